@@ -1,0 +1,35 @@
+/** The order of core's rooms: a room imports only rooms to its left. */
+const rooms = ['units', 'geometry', 'facts', 'job', 'artwork', 'blanks', 'fit', 'cut', 'tape', 'finish', 'schedule', 'cost', 'logbook', 'plan', 'jobFile'];
+const later = rooms.slice(0, -1).map((room, i) => ({
+  name: `room-order-${room}`,
+  severity: 'error',
+  comment: `core/src/${room} may import only earlier rooms`,
+  from: { path: `^core/src/${room}/` },
+  to: { path: `^core/src/(${rooms.slice(i + 1).join('|')})/` },
+}));
+module.exports = {
+  forbidden: [
+    ...later,
+    { name: 'no-circular', severity: 'error', from: {}, to: { circular: true } },
+    { name: 'core-is-alone', severity: 'error', from: { path: '^core/' }, to: { path: '^(web|server|e2e)/' } },
+    {
+      name: 'one-door-to-the-polygon-library',
+      severity: 'error',
+      from: { path: '^core/', pathNot: '^core/src/geometry/clipper\\.ts$' },
+      to: { path: 'clipper2-ts' },
+    },
+    {
+      name: 'web-uses-room-indexes',
+      severity: 'error',
+      from: { path: '^web/' },
+      to: { path: '^core/src/', pathNot: '^core/src/[a-zA-Z]+/index\\.ts$' },
+    },
+    { name: 'not-to-unresolvable', severity: 'error', from: {}, to: { couldNotResolve: true, pathNot: '(generated|\\.woff|\\?url|virtual:)' } },
+  ],
+  options: {
+    doNotFollow: { path: 'node_modules' },
+    tsPreCompilationDeps: true,
+    tsConfig: { fileName: 'web/tsconfig.json' },
+    enhancedResolveOptions: { extensions: ['.ts', '.tsx', '.mjs', '.js', '.json'], exportsFields: ['exports'], conditionNames: ['import', 'default', 'types'] },
+  },
+};
