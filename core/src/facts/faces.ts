@@ -1,0 +1,18 @@
+/** A face that ships with Kolleta; its outlines are handed to core as bytes. */
+export interface FaceFact {
+  readonly id: string;
+  readonly name: string;
+  readonly family: 'script' | 'sans' | 'serif' | 'stencil';
+  /** All are under the SIL Open Font License 1.1, which allows marks for sale. */
+  readonly licence: string;
+}
+
+const OFL = 'SIL Open Font License 1.1';
+export const FACES: readonly FaceFact[] = [
+  { id: 'pacifico', name: 'Pacifico', family: 'script', licence: OFL },
+  { id: 'dancing-script', name: 'Dancing Script', family: 'script', licence: OFL },
+  { id: 'montserrat', name: 'Montserrat', family: 'sans', licence: OFL },
+  { id: 'archivo-black', name: 'Archivo Black', family: 'sans', licence: OFL },
+  { id: 'playfair-display', name: 'Playfair Display', family: 'serif', licence: OFL },
+  { id: 'saira-stencil-one', name: 'Saira Stencil One', family: 'stencil', licence: OFL },
+];

@@ -1,0 +1,83 @@
+import { about, between, type Column, type Fact } from './fact';
+
+export type GroundId =
+  | 'glass' | 'glazedCeramic' | 'bareMetal' | 'polycarbonate' | 'pet' | 'abs' | 'pvc' | 'acrylic' | 'sealedWood' | 'enamel'
+  | 'powderCoat' | 'rawWood' | 'stainedWood' | 'card' | 'chalkPaint' | 'chalkboard' | 'polystyrene' | 'polyethylene' | 'polypropylene' | 'silicone';
+export type Contact = 'smooth' | 'satin' | 'openGrain' | 'ribbed';
+
+/** A ground that film may be put on. */
+export interface Ground {
+  readonly name: string;
+  readonly material: 'glass' | 'ceramic' | 'metal' | 'plastic' | 'wood' | 'paper';
+  /** Surface energy, mN/m. */
+  readonly energy: Fact;
+  /** How film holds on it after a day, against glass. */
+  readonly hold: Fact;
+  /** Wear of tape a use. */
+  readonly wear: 'hard' | 'sealed' | 'raw';
+  /** Whether light passes. */
+  readonly clear: boolean;
+  /** The coating that tape could lift, if any (a row of COATINGS). */
+  readonly coating?: CoatingId;
+  readonly porous: boolean;
+}
+
+export type CoatingId = 'stain' | 'acrylicCured' | 'acrylicDay' | 'sprayEnamel' | 'wallPaint' | 'chalkboard' | 'chalkPaint' | 'cardFibre';
+
+const ENERGY_SOURCE = 'surface energies as commonly tabulated for materials; coatings vary with their maker';
+export const GROUND_COLUMNS: Record<'energy' | 'hold', Column> = {
+  energy: { unit: 'mN/m', source: ENERGY_SOURCE },
+  hold: { unit: 'times glass', source: 'typical of the trade; to be corrected by use' },
+};
+
+const row = (
+  name: string,
+  material: Ground['material'],
+  energy: Fact,
+  hold: number,
+  wear: Ground['wear'],
+  more: Partial<Ground> = {},
+): Ground => ({ name, material, energy, hold: about(hold, 0.15), wear, clear: false, porous: false, ...more });
+
+export const GROUNDS: Record<GroundId, Ground> = {
+  glass: row('glass', 'glass', between(200, 250, 300), 1, 'hard', { clear: true }),
+  glazedCeramic: row('glazed ceramic', 'ceramic', between(200, 250, 300), 0.95, 'hard'),
+  bareMetal: row('bare metal', 'metal', between(200, 500, 1000), 0.95, 'hard'),
+  polycarbonate: row('polycarbonate', 'plastic', about(46, 0.05), 0.85, 'hard', { clear: true }),
+  pet: row('PET', 'plastic', about(43, 0.05), 0.95, 'hard', { clear: true }),
+  abs: row('ABS', 'plastic', about(42, 0.05), 0.85, 'hard'),
+  pvc: row('hard PVC', 'plastic', about(39, 0.05), 0.95, 'hard'),
+  acrylic: row('acrylic', 'plastic', about(38, 0.05), 0.85, 'hard', { clear: true }),
+  sealedWood: row('sealed wood', 'wood', between(38, 40, 42), 0.8, 'sealed', { coating: 'acrylicCured' }),
+  enamel: row('enamelled or painted, cured', 'metal', between(38, 40, 42), 0.85, 'sealed', { coating: 'sprayEnamel' }),
+  powderCoat: row('powder coat', 'metal', between(36, 40, 45), 0.8, 'hard'),
+  rawWood: row('raw wood', 'wood', between(36, 40, 45), 0.45, 'raw', { porous: true }),
+  stainedWood: row('stained wood', 'wood', between(36, 40, 45), 0.8, 'raw', { coating: 'stain', porous: true }),
+  card: row('card', 'paper', between(36, 40, 45), 0.8, 'raw', { coating: 'cardFibre', porous: true }),
+  chalkPaint: row('chalk-like paint', 'wood', about(36, 0.05), 0.4, 'raw', { coating: 'chalkPaint', porous: true }),
+  chalkboard: row('chalkboard paint', 'wood', about(38, 0.05), 0.5, 'sealed', { coating: 'chalkboard' }),
+  polystyrene: row('polystyrene', 'plastic', about(36, 0.05), 0.8, 'hard'),
+  polyethylene: row('polyethylene', 'plastic', about(31, 0.03), 0.3, 'hard'),
+  polypropylene: row('polypropylene', 'plastic', about(30, 0.03), 0.3, 'hard'),
+  silicone: row('silicone', 'plastic', about(22, 0.05), 0.05, 'hard'),
+};
+
+/** What share of a surface the film touches. */
+export const CONTACTS: Record<Contact, { name: string; share: Fact }> = {
+  smooth: { name: 'smooth', share: about(1, 0) },
+  satin: { name: 'satin', share: about(0.9, 0.05) },
+  openGrain: { name: 'open-grained', share: about(0.55, 0.2) },
+  ribbed: { name: 'ribbed', share: about(0.3, 0.3) },
+};
+
+/** How hard a coating on a sound ground holds, N/25 mm. */
+export const COATINGS: Record<CoatingId, { name: string; hold: Fact }> = {
+  stain: { name: 'stain', hold: about(6) },
+  acrylicCured: { name: 'cured acrylic', hold: about(5) },
+  acrylicDay: { name: 'acrylic, one day old', hold: about(3) },
+  sprayEnamel: { name: 'spray enamel', hold: about(4) },
+  wallPaint: { name: 'wall paint', hold: about(4) },
+  chalkboard: { name: 'chalkboard paint', hold: about(3) },
+  chalkPaint: { name: 'bare chalk-like paint', hold: about(1.5) },
+  cardFibre: { name: 'card fibre', hold: about(3) },
+};

@@ -1,0 +1,43 @@
+import { TRADE, type Column } from './fact';
+
+export const LIMITS_COLUMN: Column = { unit: 'as named', source: TRADE };
+
+/** Limits that readings are judged by. */
+export const LIMITS = {
+  /** A kept part under this is lost, mm². */
+  smallPart: 3,
+  /** A counter under this cannot be weeded, mm². */
+  smallCounter: 1,
+  /** Film keeps this far from a drinking rim, mm. */
+  lipBand: 20,
+  /** A zone's breathing room as a share of its smaller side: marks, and stencils. */
+  breathing: 1 / 8,
+  breathingStencil: 1 / 10,
+  /** Share of the wrap that is seen at once from the front. */
+  seenShare: 0.35,
+} as const;
+
+/** Will it stick: energy in mN/m, contact as a share, temperature in °C. */
+export const STICK = { energyFine: 36, energyWatch: 32, contactFine: 0.7, contactWatch: 0.4, leastCelsius: 10 } as const;
+
+/** Contrast: WCAG ratio and ΔE2000. */
+export const CONTRAST = { stopDifference: 15, stopRatio: 1.6, stopRatioDifference: 25, fineRatio: 3 } as const;
+
+/** Weeding in minutes; areas in mm². */
+export const WEEDING = {
+  start: 0.4,
+  piece: 0.06,
+  small: 0.12,
+  smallFrom: 15,
+  smallFull: 4,
+  metreOfEdge: 0.25,
+  staleADay: 0.25,
+  staleDays: 7,
+  onCarrier: 25,
+} as const;
+
+/** Laying out film, mm. */
+export const LAYOUT = { gap: 3, holdDown: 10, stencilBorder: 15, maskingBorder: 25 } as const;
+
+/** Stencil paint. */
+export const PAINT = { spreadDabbed: 6, loss: 0.4, leastMl: 2 } as const;

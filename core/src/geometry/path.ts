@@ -1,0 +1,92 @@
+import { FLATTEN_MM } from '../units';
+import type { Point, Ring } from './point';
+import { applyToPoint, type Transform } from './transform';
+
+/** One step of an outline. Curves are kept as curves until a size is known. */
+export type Segment =
+  | readonly ['M', Point]
+  | readonly ['L', Point]
+  | readonly ['Q', Point, Point]
+  | readonly ['C', Point, Point, Point]
+  | readonly ['Z'];
+
+/** An outline with curves, of any number of closed subpaths. */
+export type Path = readonly Segment[];
+
+const mid = (a: Point, b: Point, t: number): Point => [a[0] + (b[0] - a[0]) * t, a[1] + (b[1] - a[1]) * t];
+
+/** Steps that keep a quadratic within `tol`: √(|second difference| / 4·tol). */
+function quadraticSteps(p: Point, q: Point, r: Point, tol: number): number {
+  const d = Math.hypot(p[0] - 2 * q[0] + r[0], p[1] - 2 * q[1] + r[1]);
+  return Math.max(1, Math.ceil(Math.sqrt(d / (4 * tol))));
+}
+
+/** Steps that keep a cubic within `tol`, by Wang's bound (Wang, 1984, on the second differences of a Bézier curve). */
+function cubicSteps(p: Point, q: Point, r: Point, s: Point, tol: number): number {
+  const d = Math.max(
+    Math.hypot(p[0] - 2 * q[0] + r[0], p[1] - 2 * q[1] + r[1]),
+    Math.hypot(q[0] - 2 * r[0] + s[0], q[1] - 2 * r[1] + s[1]),
+  );
+  return Math.max(1, Math.ceil(Math.sqrt((6 * d) / (8 * tol))));
+}
+
+/**
+ * Turns an outline into rings of straight edges.
+ *
+ * @param path the outline; open subpaths are closed
+ * @param map applied first, so that the tolerance is in mm of the result
+ * @param tolerance the greatest distance between curve and ring, mm
+ * @returns rings as drawn: not yet wound or untangled; those under three points are left out
+ */
+export function flatten(path: Path, map: Transform = [1, 0, 0, 1, 0, 0], tolerance = FLATTEN_MM): Ring[] {
+  const rings: Ring[] = [];
+  let ring: Point[] = [];
+  let at: Point = [0, 0];
+  const close = () => {
+    const [first] = ring;
+    const last = ring.at(-1);
+    if (first && last && ring.length > 1 && first[0] === last[0] && first[1] === last[1]) ring.pop();
+    if (ring.length >= 3) rings.push(ring);
+    ring = [];
+  };
+  for (const segment of path) {
+    if (segment[0] === 'Z') {
+      const first = ring[0];
+      close();
+      if (first) at = first;
+      continue;
+    }
+    const points = segment.slice(1).map((p) => applyToPoint(map, p as Point));
+    const end = points.at(-1)!;
+    if (segment[0] === 'M') {
+      close();
+      ring = [end];
+    } else {
+      if (ring.length === 0) ring = [at];
+      if (segment[0] === 'L') ring.push(end);
+      else if (segment[0] === 'Q') {
+        const [q, r] = points as [Point, Point];
+        const n = quadraticSteps(at, q, r, tolerance);
+        for (let i = 1; i <= n; i++) ring.push(i === n ? r : mid(mid(at, q, i / n), mid(q, r, i / n), i / n));
+      } else {
+        const [q, r, s] = points as [Point, Point, Point];
+        const n = cubicSteps(at, q, r, s, tolerance);
+        for (let i = 1; i <= n; i++) {
+          const t = i / n;
+          const [a, b, c] = [mid(at, q, t), mid(q, r, t), mid(r, s, t)];
+          ring.push(i === n ? s : mid(mid(a, b, t), mid(b, c, t), t));
+        }
+      }
+    }
+    at = end;
+  }
+  close();
+  return rings;
+}
+
+/** Every control point of a path: a box around them holds the outline. */
+export const controlPoints = (path: Path): Point[] => path.flatMap((segment) => segment.slice(1) as Point[]);
+
+/** A path with every point mapped. */
+export const mapPath = (path: Path, map: Transform): Path =>
+  path.map((segment) => [segment[0], ...segment.slice(1).map((p) => applyToPoint(map, p as Point))] as unknown as Segment);

@@ -1,0 +1,6 @@
+export * from './event';
+export * from './ids';
+export * from './job';
+export * from './patch';
+export * from './reading';
+export * from './shop';

@@ -1,0 +1,41 @@
+import type { Patch } from './patch';
+
+export type StationId = 'measure' | 'draw' | 'fit' | 'cut' | 'weed' | 'tape' | 'prepare' | 'place' | 'paint' | 'cure' | 'log';
+export type Verdict = 'fine' | 'watch' | 'stop';
+
+/** A named change to the job that clears a reading. */
+export interface Cure {
+  label: string;
+  patch: Patch;
+}
+
+/** A computed result with its verdict. */
+export interface Reading {
+  /** `kind` or `kind:place`, the same from one plan to the next. */
+  id: string;
+  station: StationId;
+  verdict: Verdict;
+  title: string;
+  /** The figure, for a person. */
+  value: string;
+  /** What it was judged against, for a person. */
+  limit: string;
+  why: string;
+  /** Changes to the job that clear it; applying one and planning again clears it. */
+  cures: Cure[];
+  /** What helps outside the job: buy, wait, measure again. */
+  advice?: string;
+  /** Places to point at, mm in the zone. */
+  places?: readonly (readonly [number, number])[];
+  /** The reason given for going on against a stop. */
+  overridden?: string;
+}
+
+const WEIGHT: Record<Verdict, number> = { fine: 0, watch: 1, stop: 2 };
+
+/** The gravest verdict among readings. */
+export const gravest = (readings: readonly Reading[]): Verdict =>
+  readings.reduce<Verdict>((worst, { verdict, overridden }) => {
+    const own: Verdict = overridden && verdict === 'stop' ? 'watch' : verdict;
+    return WEIGHT[own] > WEIGHT[worst] ? own : worst;
+  }, 'fine');

@@ -1,0 +1,6 @@
+export * from './duration';
+export * from './length';
+export * from './money';
+export * from './result';
+export * from './temperature';
+export * from './tolerances';

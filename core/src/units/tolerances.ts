@@ -1,0 +1,11 @@
+/** Curves are flattened to this many mm: a fifth of the finest step a hobby cutter makes. */
+export const FLATTEN_MM = 0.02;
+
+/** Curves in files are flattened finer, so that the cutter's own step decides. */
+export const FLATTEN_FILE_MM = 0.01;
+
+/** Integer units a millimetre in the polygon library: a thousandth, far below any knife. */
+export const CLIPPER_PER_MM = 1000;
+
+/** Two measures closer than this many mm are equal: nobody can measure it. */
+export const SAME_MM = 0.01;

@@ -1,0 +1,31 @@
+import { describe, expect, it } from '@jest/globals';
+import { formatClock, formatDuration } from './duration';
+import { formatMoney } from './money';
+import { formatTemperature, parseTemperature } from './temperature';
+
+describe('durations and clocks', () => {
+  it.each([
+    [0.4, 'under 1 min'],
+    [12, '12 min'],
+    [170, '2 h 50'],
+    [1800, '30 h'],
+    [19.2 * 1440, '19 d'],
+    [-5, '0 min'],
+  ])('%p minutes read as %p', (minutes, text) => expect(formatDuration(minutes)).toBe(text));
+  it('counts down to nothing and no further', () => {
+    expect(formatClock(222)).toBe('03:42');
+    expect(formatClock(3822)).toBe('1:03:42');
+    expect(formatClock(-3)).toBe('00:00');
+  });
+});
+
+describe('temperature and money', () => {
+  it('reads either unit whatever is shown', () => {
+    const f = parseTemperature('64.4 F', 'C', 'Room');
+    expect(f.ok && f.value).toBeCloseTo(18, 6);
+    expect(parseTemperature('hot', 'C', 'Room').ok).toBe(false);
+    expect(parseTemperature('400', 'C', 'Room').ok).toBe(false);
+    expect(formatTemperature(18, 'F')).toBe('64 °F');
+  });
+  it('keeps money in whole minor units', () => expect(formatMoney(1240, 'EUR')).toBe('€12.40'));
+});
