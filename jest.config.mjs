@@ -1,13 +1,8 @@
 const transform = {
-  '^.+\\.tsx?$': [
-    '@swc/jest',
-    {
-      jsc: { target: 'es2022', parser: { syntax: 'typescript', tsx: true }, transform: { react: { runtime: 'automatic' } } },
-      module: { type: 'es6' },
-    },
-  ],
+  '^.+\\.tsx?$': '<rootDir>/../scripts/jestTransform.mjs',
+  'clipper2-ts.+\\.js$': '<rootDir>/../scripts/jestTransform.mjs',
 };
-const common = { transform, extensionsToTreatAsEsm: ['.ts', '.tsx'], testPathIgnorePatterns: ['/node_modules/', '/dist/'] };
+const common = { transform, transformIgnorePatterns: ['/node_modules/(?!clipper2-ts/)'], extensionsToTreatAsEsm: ['.ts', '.tsx'], testPathIgnorePatterns: ['/node_modules/', '/dist/'] };
 export default {
   projects: [
     { ...common, displayName: 'core', rootDir: 'core', testEnvironment: 'node' },

@@ -10,6 +10,8 @@ export function useMode(definition: unknown): (color: unknown) => Color | undefi
 export const modeRgb: unknown;
 export const modeLab65: unknown;
 export const modeHsl: unknown;
+export const modeLrgb: unknown;
+export const modeXyz65: unknown;
 export function parse(text: string): Color | undefined;
 export function wcagContrast(a: string | Color, b: string | Color): number;
 export function wcagLuminance(a: string | Color): number;

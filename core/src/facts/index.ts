@@ -5,6 +5,7 @@ export * from './faces';
 export * from './fact';
 export * from './filmKinds';
 export * from './grounds';
+export * from './handsOn';
 export * from './limits';
 export * from './tapeKinds';
 export * from './techniques';

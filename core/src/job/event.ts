@@ -4,7 +4,7 @@ import type { Id, JobId, StepId } from './ids';
 export type WorkEvent =
   | { id: Id; at: number; kind: 'started'; job: JobId; step: StepId; title: string }
   | { id: Id; at: number; kind: 'done'; job: JobId; step: StepId; title: string; planned: number; actual: number; note?: string }
-  | { id: Id; at: number; kind: 'wrong'; job: JobId; step: StepId; title: string; planned: number; actual: number; what: string; note?: string }
+  | { id: Id; at: number; kind: 'wrong'; job: JobId; step: StepId; title: string; planned: number; actual: number; what: string; again: boolean; note?: string }
   | { id: Id; at: number; kind: 'cut'; job: JobId; step: StepId; film: Id; length: number }
   | { id: Id; at: number; kind: 'overridden'; job: JobId; reading: string; reason: string }
   | { id: Id; at: number; kind: 'reversed'; event: Id };

@@ -25,6 +25,8 @@ export interface Piece {
   contact: Contact;
   /** Seen colour, #rrggbb. */
   colour: string;
+  /** What is seen through a clear piece, #rrggbb: a drink, a wall. */
+  behind: string;
   waxed: boolean;
   use: Use;
   /** The coat that is put on it in this job before any mark, if any. */

@@ -1,0 +1,80 @@
+import {
+  applyToRegion, boxAround, boxCentre, boxHeight, boxOfPoints, boxWidth, controlPoints, difference, flatten, mirrorAt, regionArea, regionOf, boxOf, scaling, then,
+  translation, union, type Path, type Region, type Transform,
+} from '../geometry';
+import type { Id, Mark } from '../job';
+import { layoutText, type MissingGlyph } from './text/layoutText';
+import type { Faces } from './text/face';
+
+/** The outline of a mark in one film. */
+export interface Layer {
+  readonly film: Id;
+  readonly region: Region;
+}
+
+/** A mark as outlines, centred on the origin, drawn at the size at which its box just fills the reference. */
+export interface DrawnMark {
+  /** One layer a film, in the order in which they are put down; each is one outline with its counters, none overlapping another. */
+  readonly layers: readonly Layer[];
+  /** Width and height of all layers, mm at this size. */
+  readonly width: number;
+  readonly height: number;
+  readonly missing: readonly MissingGlyph[];
+}
+
+/** Everything that paints, in painting order. */
+function shapesOf(mark: Mark, faces: Faces): { shapes: { film: Id | null; path: Path; fill: 'nonzero' | 'evenodd' }[]; missing: MissingGlyph[] } {
+  const { artwork } = mark;
+  if (artwork.kind === 'text') {
+    const text = layoutText(artwork, faces);
+    return { shapes: text.glyphs.map((path) => ({ film: mark.film, path, fill: 'nonzero' as const })), missing: text.missing };
+  }
+  const filmOf = (colour: string) => (colour in mark.colourFilms ? mark.colourFilms[colour]! : mark.film);
+  return { shapes: artwork.parts.map((part) => ({ film: filmOf(part.colour), path: part.path, fill: part.fill })), missing: [] };
+}
+
+/**
+ * Draws a mark as outlines.
+ *
+ * Letters and shapes of one film that touch become one outline. Where a later film covers an earlier one, the earlier is cut away
+ * there: what is seen is what is cut.
+ *
+ * @param mark what the user decided
+ * @param reference width and height in mm that the drawing is made to fill, so that curves are fine enough at any size up to it
+ * @param faces the faces that ship
+ * @returns outlines centred on the origin; no layers when there is nothing to cut
+ */
+export function drawMark(mark: Mark, reference: { width: number; height: number }, faces: Faces): DrawnMark {
+  const { shapes, missing } = shapesOf(mark, faces);
+  const rough = boxAround(shapes.map(({ path }) => boxOfPoints(controlPoints(path))));
+  const scale = Math.min(reference.width / boxWidth(rough), reference.height / boxHeight(rough));
+  if (!Number.isFinite(scale) || scale <= 0) return { layers: [], width: 0, height: 0, missing };
+  const [cx, cy] = boxCentre(rough);
+  const map: Transform = then(translation(-cx, -cy), scaling(scale));
+  // runs of shapes of one film are joined at once, runs of different films cut each other
+  const runs: { film: Id | null; region: Region }[] = [];
+  let group: { film: Id | null; regions: Region[] } | undefined;
+  const flush = () => {
+    if (group) runs.push({ film: group.film, region: group.regions.length === 1 ? group.regions[0]! : union(...group.regions) });
+  };
+  for (const { film, path, fill } of shapes) {
+    const region = regionOf(flatten(path, map), fill);
+    if (group && group.film === film) group.regions.push(region);
+    else {
+      flush();
+      group = { film, regions: [region] };
+    }
+  }
+  flush();
+  const seen = new Map<Id, Region>();
+  for (const { film, region } of runs) {
+    for (const [other, earlier] of seen) if (other !== film) seen.set(other, difference(earlier, region));
+    if (film !== null) seen.set(film, seen.has(film) ? union(seen.get(film)!, region) : region);
+  }
+  const layers = [...seen].filter(([, region]) => regionArea(region) > 0).map(([film, region]) => ({ film, region }));
+  const box = boxAround(layers.map((layer) => boxOf(layer.region)));
+  if (layers.length === 0 || !(boxWidth(box) > 0)) return { layers: [], width: 0, height: 0, missing };
+  // control points reach further than ink: centre on the ink itself
+  const centred: Transform = then(translation(-boxCentre(box)[0], -boxCentre(box)[1]), mark.flip ? mirrorAt(0) : [1, 0, 0, 1, 0, 0]);
+  return { layers: layers.map(({ film, region }) => ({ film, region: applyToRegion(centred, region) })), width: boxWidth(box), height: boxHeight(box), missing };
+}

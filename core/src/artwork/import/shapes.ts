@@ -1,0 +1,81 @@
+import svgpath from 'svgpath';
+import type { Path, Point, Segment } from '../../geometry';
+
+/** Path data as segments; nothing when it cannot be read. Arcs become cubics, shorthands are written out. */
+export function pathFromData(data: string): Path | undefined {
+  if (data.trim() === '') return [];
+  const segments: Segment[] = [];
+  let bad = false;
+  let at: Point = [0, 0];
+  let start: Point = [0, 0];
+  const parsed = svgpath(data).abs().unshort().unarc();
+  if ((parsed as unknown as { err: string }).err) return undefined;
+  parsed.iterate(([command, ...n]) => {
+    const number = n as number[];
+    if (!number.every(Number.isFinite)) bad = true;
+    const point = (i: number): Point => [number[i]!, number[i + 1]!];
+    if (command === 'Z' || command === 'z') {
+      segments.push(['Z']);
+      at = start;
+      return;
+    }
+    if (command === 'M') {
+      at = start = point(0);
+      segments.push(['M', at]);
+    } else if (command === 'L') segments.push(['L', (at = point(0))]);
+    else if (command === 'H') segments.push(['L', (at = [number[0]!, at[1]])]);
+    else if (command === 'V') segments.push(['L', (at = [at[0], number[0]!])]);
+    else if (command === 'Q') segments.push(['Q', point(0), (at = point(2))]);
+    else if (command === 'C') segments.push(['C', point(0), point(2), (at = point(4))]);
+  });
+  return bad ? undefined : segments;
+}
+
+/** Control length of a cubic that follows a quarter circle, for radius 1. */
+const QUARTER = (4 / 3) * (Math.SQRT2 - 1);
+
+function ellipse(cx: number, cy: number, rx: number, ry: number): Path {
+  const [kx, ky] = [rx * QUARTER, ry * QUARTER];
+  return [
+    ['M', [cx + rx, cy]],
+    ['C', [cx + rx, cy + ky], [cx + kx, cy + ry], [cx, cy + ry]],
+    ['C', [cx - kx, cy + ry], [cx - rx, cy + ky], [cx - rx, cy]],
+    ['C', [cx - rx, cy - ky], [cx - kx, cy - ry], [cx, cy - ry]],
+    ['C', [cx + kx, cy - ry], [cx + rx, cy - ky], [cx + rx, cy]],
+    ['Z'],
+  ];
+}
+
+/** A basic shape as a path; nothing when its measures cannot be read, empty when it has no size. */
+export function pathOfShape(name: string, get: (attribute: string) => string): Path | undefined {
+  const number = (key: string) => (get(key) === '' ? 0 : Number.parseFloat(get(key)));
+  if (name === 'polygon' || name === 'polyline') {
+    const n = (get('points').match(/[-+]?(?:\d+\.?\d*|\.\d+)(?:e[-+]?\d+)?/gi) ?? []).map(Number);
+    const points = Array.from({ length: Math.floor(n.length / 2) }, (_, i): Point => [n[2 * i]!, n[2 * i + 1]!]);
+    return points.length < 3 ? [] : [...points.map((p, i): Segment => [i === 0 ? 'M' : 'L', p]), ['Z']];
+  }
+  if (name === 'circle' || name === 'ellipse') {
+    const [rx, ry] = name === 'circle' ? [number('r'), number('r')] : [number('rx'), number('ry')];
+    if (![rx, ry, number('cx'), number('cy')].every(Number.isFinite)) return undefined;
+    return rx > 0 && ry > 0 ? ellipse(number('cx'), number('cy'), rx, ry) : [];
+  }
+  const [x, y, w, h] = [number('x'), number('y'), number('width'), number('height')];
+  if (![x, y, w, h].every(Number.isFinite)) return undefined;
+  if (w <= 0 || h <= 0) return [];
+  const rx = Math.min(w / 2, get('rx') === '' ? number('ry') : number('rx'));
+  const ry = Math.min(h / 2, get('ry') === '' ? rx : number('ry'));
+  if (!(rx > 0) || !(ry > 0)) return [['M', [x, y]], ['L', [x + w, y]], ['L', [x + w, y + h]], ['L', [x, y + h]], ['Z']];
+  const [kx, ky] = [rx * (1 - QUARTER), ry * (1 - QUARTER)];
+  return [
+    ['M', [x + rx, y]],
+    ['L', [x + w - rx, y]],
+    ['C', [x + w - kx, y], [x + w, y + ky], [x + w, y + ry]],
+    ['L', [x + w, y + h - ry]],
+    ['C', [x + w, y + h - ky], [x + w - kx, y + h], [x + w - rx, y + h]],
+    ['L', [x + rx, y + h]],
+    ['C', [x + kx, y + h], [x, y + h - ky], [x, y + h - ry]],
+    ['L', [x, y + ry]],
+    ['C', [x, y + ky], [x + kx, y], [x + rx, y]],
+    ['Z'],
+  ];
+}

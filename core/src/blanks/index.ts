@@ -1,0 +1,3 @@
+export * from './measureReadings';
+export * from './wall';
+export * from './zone';

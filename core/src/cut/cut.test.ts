@@ -1,0 +1,90 @@
+import { describe, expect, it } from '@jest/globals';
+import { DOMParser } from '@xmldom/xmldom';
+import fc from 'fast-check';
+import { demoShop, textMark } from '../../test/sampleJobs';
+import { importSvg } from '../artwork';
+import { boxOf, boxRegion, boxWidth, difference, flatten, regionArea, regionOf } from '../geometry';
+import { cutOutline, layoutFilm, machineFor } from './layout';
+import { packBoxes, packingFaults } from './nest/packBoxes';
+import { svgCutFile } from './toolpath/svgCutFile';
+import { smallness, weedingOf } from './weeding';
+
+const shop = demoShop();
+const white = shop.films[0]!;
+const ring = difference(boxRegion({ minX: -20, minY: -10, maxX: 30, maxY: 10 }), boxRegion({ minX: -5, minY: -5, maxX: 5, maxY: 5 }));
+
+describe('packing', () => {
+  const item = fc.record({ width: fc.double({ min: 3, max: 200, noNaN: true }), height: fc.double({ min: 3, max: 200, noNaN: true }), fixed: fc.boolean() });
+  it('every box once, none nearer than the gap, all on the film', () => {
+    fc.assert(
+      fc.property(fc.array(item, { maxLength: 25 }), fc.double({ min: 60, max: 280, noNaN: true }), fc.double({ min: 0, max: 6, noNaN: true }), (items, across, gap) => {
+        const packing = packBoxes(items.map((it2, i) => ({ ...it2, id: `${i}` })), across, gap);
+        expect(packingFaults(packing, across, gap)).toEqual([]);
+        expect([...packing.boxes.map((b) => b.id), ...packing.tooWide].sort()).toEqual(items.map((_, i) => `${i}`).sort());
+        for (const id of packing.tooWide) expect(Math.min(items[+id]!.width, items[+id]!.fixed ? Infinity : items[+id]!.height) > across || items[+id]!.fixed).toBe(true);
+        for (const box of packing.boxes) expect(box.turned && items[+box.id]!.fixed).toBeFalsy();
+      }),
+      { numRuns: 200 },
+    );
+  });
+  it('fills rows: twelve of 66 × 29 on 280 go four abreast', () => {
+    const packing = packBoxes(Array.from({ length: 12 }, (_, i) => ({ id: `${i}`, width: 66, height: 29 })), 280, 3);
+    expect(packing.length).toBeLessThanOrEqual(29 * 3 + 6 + 1e-9);
+  });
+});
+
+describe('layouts', () => {
+  const part = (copies: number) => ({ job: 'j', mark: 'm', name: 'mark', copies, region: ring });
+  it('take the film between two hold-down margins and count the knife for every copy', () => {
+    const layout = layoutFilm(white, [part(3)], shop.machines);
+    expect(layout.parts).toHaveLength(3);
+    expect(layout.taken).toBeGreaterThanOrEqual(20 + 20);
+    expect(layout.knife).toBeCloseTo(3 * (2 * 50 + 2 * 20 + 40), 3);
+    expect(layout.minutes).toBeGreaterThan(4 + layout.knife / 60 / 60);
+    expect(layoutFilm(white, [], shop.machines)).toMatchObject({ taken: 0, minutes: 0 });
+  });
+  it('a stencil gets its border, a mark seen through is mirrored', () => {
+    const stencil = cutOutline(ring, textMark('x', { technique: 'stencil' }));
+    expect(boxWidth(boxOf(stencil))).toBe(50 + 30);
+    const mirrored = cutOutline(ring, textMark('x', { seenThrough: true }));
+    expect(boxOf(mirrored)).toMatchObject({ minX: -30, maxX: 20 });
+    expect(regionArea(mirrored)).toBeCloseTo(regionArea(ring), 6);
+  });
+  it('picks the narrowest machine that takes the roll whole', () => expect(machineFor(white, shop.machines)!.id).toBe('roll-cutter'));
+});
+
+describe('the SVG cut file', () => {
+  it('is in mm, and reads back as the same outlines in the same places', () => {
+    const layout = layoutFilm(white, [{ job: 'j', mark: 'm', name: 'A & B', copies: 2, region: ring }], shop.machines);
+    const text = svgCutFile(layout, 'Tern "Point" <1>');
+    const root = new DOMParser().parseFromString(text, 'image/svg+xml').documentElement!;
+    expect(root.getAttribute('width')).toBe(`${layout.width}mm`);
+    expect(root.getAttribute('viewBox')).toBe(`0 0 ${layout.width} ${+layout.taken.toFixed(3)}`);
+    const back = importSvg(text.replaceAll('fill="none"', 'fill="#000"').replaceAll('stroke="#000"', ''), 'cut.svg', () => 'x');
+    if (!back.ok) throw new Error(back.problem.found);
+    const areas = back.value.parts.map((p) => regionArea(regionOf(flatten(p.path), 'evenodd')));
+    expect(areas).toHaveLength(2);
+    for (const area of areas) expect(area).toBeCloseTo(regionArea(ring), 1);
+    const first = boxOf(regionOf(flatten(back.value.parts[0]!.path)));
+    expect(boxWidth(first) === 50 || boxWidth(first) === 20).toBe(true);
+    // SVG runs down the page: turned up again and shifted by the page it lies where the layout has it
+    expect(first.minY + layout.taken).toBeCloseTo(10, 2);
+  });
+});
+
+describe('weeding', () => {
+  const piece = (area: number) => ({ area, at: [0, 0] as const });
+  it('follows the formula', () => {
+    const w = weedingOf({ shapes: [piece(100)], counters: [piece(50), piece(2)] }, 400, 'permanent', 'decal');
+    expect(w).toMatchObject({ wastePieces: 3, smallPieces: 1, onCarrier: false, off: 'surround and counters' });
+    expect(w.minutes).toBeCloseTo(0.4 + 0.06 * 3 + 0.12 + 0.25 * 0.4, 9);
+    expect(weedingOf({ shapes: [piece(100)], counters: [] }, 400, 'permanent', 'stencil').off).toBe('openings');
+  });
+  it('rises smoothly with smallness and with days, seven at most', () => {
+    expect([smallness(20), smallness(15), smallness(4), smallness(1)]).toEqual([0, 0, 1, 1]);
+    expect(smallness(9.5)).toBeCloseTo(0.5, 9);
+    const at = (days: number) => weedingOf({ shapes: [], counters: [] }, 100, 'glitter', 'decal', days).minutes;
+    expect(at(4)).toBeCloseTo(at(0) * 2, 9);
+    expect(at(30)).toBe(at(7));
+  });
+});

@@ -1,0 +1,117 @@
+/** A box to be laid on film, mm. */
+export interface PackItem {
+  readonly id: string;
+  readonly width: number;
+  readonly height: number;
+  /** May not be turned: its film has a direction. */
+  readonly fixed?: boolean;
+}
+
+/** Where a box lies: its lower left corner, mm from the film's; `turned` by a quarter. */
+export interface PackedBox {
+  readonly id: string;
+  readonly x: number;
+  readonly y: number;
+  readonly width: number;
+  readonly height: number;
+  readonly turned: boolean;
+}
+
+export interface Packing {
+  readonly boxes: readonly PackedBox[];
+  /** How far along the film the boxes reach, mm. */
+  readonly length: number;
+  /** Boxes wider than the film either way. */
+  readonly tooWide: readonly string[];
+}
+
+interface Step {
+  x: number;
+  y: number;
+  width: number;
+}
+
+/** The lowest place for a box on a skyline, leftmost among equals. */
+function lowest(skyline: readonly Step[], width: number, across: number): { x: number; y: number } | undefined {
+  let best: { x: number; y: number } | undefined;
+  for (let i = 0; i < skyline.length; i++) {
+    const x = skyline[i]!.x;
+    if (x + width > across + 1e-9) break;
+    let y = 0;
+    for (let k = i; k < skyline.length && skyline[k]!.x < x + width - 1e-9; k++) y = Math.max(y, skyline[k]!.y);
+    if (!best || y < best.y - 1e-9) best = { x, y };
+  }
+  return best;
+}
+
+/** Raises the skyline under a box just laid. */
+function raise(skyline: readonly Step[], box: { x: number; width: number; top: number }): Step[] {
+  const end = box.x + box.width;
+  const next: Step[] = [];
+  for (const step of skyline) {
+    const stepEnd = step.x + step.width;
+    if (step.x < box.x - 1e-9) next.push({ ...step, width: Math.min(stepEnd, box.x) - step.x });
+    if (step.x <= box.x + 1e-9 && stepEnd > box.x + 1e-9 && !next.some((s) => s.x === box.x)) next.push({ x: box.x, y: box.top, width: box.width });
+    if (stepEnd > end + 1e-9) next.push({ x: Math.max(step.x, end), y: step.y, width: stepEnd - Math.max(step.x, end) });
+  }
+  const all = next.some((s) => s.x === box.x) ? next : [...next, { x: box.x, y: box.top, width: box.width }];
+  return all.filter((s) => s.width > 1e-9).toSorted((a, b) => a.x - b.x);
+}
+
+function packInOrder(items: readonly PackItem[], across: number, gap: number, turn: (item: PackItem) => boolean): Packing {
+  let skyline: Step[] = [{ x: 0, y: 0, width: across + gap }];
+  const boxes: PackedBox[] = [];
+  const tooWide: string[] = [];
+  for (const item of items) {
+    const ways = [false, true].filter((turned) => (turned ? !item.fixed : true) && (turned ? item.height : item.width) <= across + 1e-9);
+    if (ways.length === 0) {
+      tooWide.push(item.id);
+      continue;
+    }
+    const turned = ways.includes(turn(item)) ? turn(item) : ways[0]!;
+    const [width, height] = turned ? [item.height, item.width] : [item.width, item.height];
+    // each box carries its gap to the right and above; the film is a gap wider, so none is wasted at the edge
+    const place = lowest(skyline, width + gap, across + gap)!;
+    boxes.push({ id: item.id, ...place, width, height, turned });
+    skyline = raise(skyline, { x: place.x, width: width + gap, top: place.y + height + gap });
+  }
+  return { boxes, length: boxes.reduce((most, b) => Math.max(most, b.y + b.height), 0), tooWide };
+}
+
+/**
+ * Lays boxes on film of a width, as short as several orders of the skyline method make it (bottom-left heuristic; Burke, Kendall and
+ * Whitwell, 2004, for the skyline).
+ *
+ * @param items boxes, mm
+ * @param across usable width of the film, mm
+ * @param gap between any two boxes, mm
+ * @returns every box once, none closer than the gap to another, all within the width; those too wide either way are named
+ */
+export function packBoxes(items: readonly PackItem[], across: number, gap: number): Packing {
+  const orders: ((a: PackItem, b: PackItem) => number)[] = [
+    (a, b) => b.height - a.height || b.width - a.width,
+    (a, b) => b.width - a.width || b.height - a.height,
+    (a, b) => b.width * b.height - a.width * a.height,
+  ];
+  const turns: ((item: PackItem) => boolean)[] = [() => false, () => true, (item) => item.height > item.width, (item) => item.width > item.height];
+  let best: Packing | undefined;
+  for (const order of orders) {
+    for (const turn of turns) {
+      const packing = packInOrder(items.toSorted(order), across, gap, turn);
+      if (!best || packing.length < best.length - 1e-9) best = packing;
+    }
+  }
+  return best ?? { boxes: [], length: 0, tooWide: [] };
+}
+
+/** A checker: pairs of boxes nearer than the gap, and boxes off the film. */
+export function packingFaults({ boxes }: Packing, across: number, gap: number): string[] {
+  const off = boxes.filter((b) => b.x < -1e-6 || b.y < -1e-6 || b.x + b.width > across + 1e-6).map((b) => `${b.id} is off the film`);
+  const near = boxes.flatMap((a, i) =>
+    boxes.slice(i + 1).flatMap((b) => {
+      const apart = Math.max(b.x - a.x - a.width, a.x - b.x - b.width, b.y - a.y - a.height, a.y - b.y - b.height);
+      return apart < gap - 1e-6 ? [`${a.id} and ${b.id} are ${apart.toFixed(3)} apart`] : [];
+    }),
+  );
+  return [...off, ...near];
+}

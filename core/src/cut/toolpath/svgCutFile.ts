@@ -1,0 +1,31 @@
+import { applyToRegion, type Region, type Ring } from '../../geometry';
+import type { FilmLayout } from '../layout';
+
+const at = (value: number) => value.toFixed(3).replace(/\.?0+$/, '');
+const ringData = (ring: Ring, height: number) => `M${ring.map(([x, y]) => `${at(x)} ${at(height - y)}`).join('L')}Z`;
+
+/** A region's outlines as SVG path data in mm, turned to SVG's y-down in a page of `height` mm. */
+export const regionPathData = (region: Region, height: number): string =>
+  region.flatMap((part) => [...part.holes, part.outer]).map((ring) => ringData(ring, height)).join('');
+
+const escaped = (text: string) => text.replace(/[&<>"]/g, (c) => ({ '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;' })[c]!);
+
+/**
+ * A layout as an SVG cut file: one user unit is one mm, the page is the film that is taken, every outline a closed path, inner
+ * outlines before outer ones.
+ *
+ * @param layout what lies on the film
+ * @param title shown by programs that show titles
+ */
+export function svgCutFile(layout: FilmLayout, title: string): string {
+  const [width, height] = [at(layout.width), at(layout.taken)];
+  const paths = layout.parts.map((part) => `  <path d="${regionPathData(applyToRegion(part.place, layout.outlines[part.outline]!), layout.taken)}" fill="none" stroke="#000" stroke-width="0.1"/>`);
+  return [
+    '<?xml version="1.0" encoding="UTF-8"?>',
+    `<svg xmlns="http://www.w3.org/2000/svg" width="${width}mm" height="${height}mm" viewBox="0 0 ${width} ${height}">`,
+    `  <title>${escaped(title)}</title>`,
+    ...paths,
+    '</svg>',
+    '',
+  ].join('\n');
+}

@@ -1,0 +1,40 @@
+import { FILM_KINDS, WEEDING, type FilmKindId, type TechniqueId } from '../facts';
+import type { CutPieces } from '../artwork';
+
+/** What is pulled off one mark, and how long that takes. */
+export interface Weeding {
+  /** What comes off the liner. */
+  readonly off: 'surround and counters' | 'openings';
+  readonly wastePieces: number;
+  readonly smallPieces: number;
+  /** For one mark. */
+  readonly minutes: number;
+  /** Intricate marks are weeded while the carrier holds them flat. */
+  readonly onCarrier: boolean;
+}
+
+/** How much a waste piece counts as small: 0 from 15 mm², rising smoothly to 1 at 4 mm². */
+export function smallness(area: number): number {
+  const t = Math.min(1, Math.max(0, (WEEDING.smallFrom - area) / (WEEDING.smallFrom - WEEDING.smallFull)));
+  return t * t * (3 - 2 * t);
+}
+
+/**
+ * Weeding of one layer of one mark.
+ *
+ * @param pieces what the outline cuts film into
+ * @param edge mm of edge
+ * @param days since it was cut; adhesive flows back into the cuts
+ */
+export function weedingOf(pieces: CutPieces, edge: number, kind: FilmKindId, technique: TechniqueId, days = 0): Weeding {
+  const waste = technique === 'decal' ? [...pieces.counters.map((c) => c.area), Infinity] : pieces.shapes.map((s) => s.area);
+  const small = waste.reduce((sum, area) => sum + smallness(area), 0);
+  const plain = WEEDING.start + WEEDING.piece * waste.length + WEEDING.small * small + (WEEDING.metreOfEdge * edge) / 1000;
+  return {
+    off: technique === 'decal' ? 'surround and counters' : 'openings',
+    wastePieces: waste.length,
+    smallPieces: waste.filter((area) => area < WEEDING.smallFrom).length,
+    minutes: plain * FILM_KINDS[kind].weeding.typical * (1 + WEEDING.staleADay * Math.min(days, WEEDING.staleDays)),
+    onCarrier: waste.length > WEEDING.onCarrier,
+  };
+}

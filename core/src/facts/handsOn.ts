@@ -1,0 +1,24 @@
+import { TRADE, type Column } from './fact';
+
+export const HANDS_ON_COLUMN: Column = { unit: 'min; areas in m², edges in m', source: TRADE };
+
+/** Hands-on minutes of steps: a start, and so much a piece or a square metre. */
+export const HANDS_ON = {
+  testCut: 4,
+  wipe: { start: 1, piece: 0.6, squareMetre: 4 },
+  dustOff: { start: 1, piece: 0.5, squareMetre: 3 },
+  stain: { start: 4, piece: 1, squareMetre: 14 },
+  coat: { start: 4, piece: 1, squareMetre: 16 },
+  seal: { start: 3, piece: 1, squareMetre: 12 },
+  tape: { start: 1, piece: 0.8, squareMetre: 20 },
+  dryFit: 2,
+  hinge: { start: 1, piece: 2.2, squareMetre: 30 },
+  centreOut: { start: 1, piece: 2.6, squareMetre: 40 },
+  mask: { start: 2, piece: 2, squareMetre: 6 },
+  dab: { start: 2, piece: 1.2, squareMetre: 200 },
+  pull: { start: 0.5, piece: 1, squareMetre: 12 },
+  pack: { start: 2, piece: 1 },
+} as const;
+
+/** Waits that do not scale with drying, minutes. */
+export const WAITS = { weedWithin: 24 * 60, placeAfterWipe: 60 } as const;

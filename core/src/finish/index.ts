@@ -1,0 +1,4 @@
+export * from './drying';
+export * from './finishReadings';
+export * from './recipe';
+export * from './workStep';

@@ -1,0 +1,26 @@
+import { differenceCiede2000, modeLab65, modeLrgb, modeRgb, modeXyz65, useMode, wcagContrast } from 'culori/fn';
+import { CONTRAST } from '../facts';
+import type { Verdict } from '../job';
+
+useMode(modeRgb);
+useMode(modeLab65);
+useMode(modeLrgb);
+useMode(modeXyz65);
+const deltaE = differenceCiede2000();
+
+/** How far two colours stand apart. */
+export interface Contrast {
+  /** WCAG 2 contrast ratio, 1 to 21. */
+  readonly ratio: number;
+  /** ΔE2000 (Sharma, Wu and Dalal, 2005). */
+  readonly difference: number;
+  readonly verdict: Verdict;
+}
+
+/** Judges one colour on another; both #rrggbb. */
+export function contrastOf(mark: string, ground: string): Contrast {
+  const ratio = wcagContrast(mark, ground);
+  const difference = deltaE(mark, ground);
+  const stop = difference < CONTRAST.stopDifference || (ratio < CONTRAST.stopRatio && difference < CONTRAST.stopRatioDifference);
+  return { ratio, difference, verdict: stop ? 'stop' : ratio >= CONTRAST.fineRatio ? 'fine' : 'watch' };
+}

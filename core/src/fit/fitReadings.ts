@@ -1,0 +1,12 @@
+import type { Reading } from '../job';
+import { contrastReading } from './readings/contrast';
+import { foodReading } from './readings/food';
+import { seenReading, sizeReading } from './readings/size';
+import { smallReading } from './readings/small';
+import { coldReading, stickReading, waxReading } from './readings/stick';
+import { thinReading } from './readings/thin';
+import type { FitContext } from './readings/context';
+
+/** Every reading about one fitted mark, the ones that decide most first. */
+export const fitReadings = (context: FitContext): Reading[] =>
+  [sizeReading, seenReading, thinReading, smallReading, contrastReading, stickReading, waxReading, coldReading, foodReading].flatMap((read) => read(context) ?? []);

@@ -1,0 +1,36 @@
+import { cutPieces, type CutPieces, type Layer } from '../artwork';
+import { boxAround, boxOf, boxRegion, difference, edgeLength, growBox, thickness, type Region, type Thickness } from '../geometry';
+import { FILM_KINDS } from '../facts';
+import type { Film, Mark } from '../job';
+
+/** What one layer of a mark is like to cut, around the mark's own middle. */
+export interface LayerInspection {
+  readonly film: Film;
+  /** Least stroke that this film keeps, mm. */
+  readonly limit: number;
+  /** Of the film that stays on the liner: letters of a decal, surround of a stencil. */
+  readonly strokes: Thickness;
+  readonly pieces: CutPieces;
+  /** mm of edge to cut. */
+  readonly edge: number;
+}
+
+/** The film of a layer that is kept: the shapes of a decal, what lies around and between them for a stencil. */
+export function keptFilm(region: Region, mark: Pick<Mark, 'technique'>): Region {
+  if (mark.technique === 'decal') return region;
+  return difference(boxRegion(growBox(boxAround([boxOf(region)]), 15)), region);
+}
+
+/**
+ * Inspects the layers of a shaped mark. Layers of unknown film are passed over.
+ *
+ * @param films the shop's
+ */
+export function inspectMark(layers: readonly Layer[], mark: Mark, films: readonly Film[]): LayerInspection[] {
+  return layers.flatMap(({ film: id, region }) => {
+    const film = films.find((f) => f.id === id);
+    if (!film || region.length === 0) return [];
+    const limit = FILM_KINDS[film.kind].leastStroke.typical;
+    return [{ film, limit, strokes: thickness(keptFilm(region, mark), limit * 1.25), pieces: cutPieces(region), edge: edgeLength(region) }];
+  });
+}

@@ -1,0 +1,31 @@
+import type { DrawnMark } from '../../artwork';
+import type { Usable } from '../../blanks';
+import type { Point } from '../../geometry';
+import type { Job, Mark, Reading, Shop, Zone } from '../../job';
+import type { FittedMark } from '../fitMark';
+import type { LayerInspection } from '../inspectMark';
+
+/** All that the readings of one mark look at. */
+export interface FitContext {
+  readonly job: Job;
+  readonly mark: Mark;
+  readonly zone: Zone;
+  readonly usable: Usable;
+  readonly drawn: DrawnMark;
+  readonly outline: readonly Point[];
+  readonly fitted: FittedMark;
+  readonly inspections: readonly LayerInspection[];
+  readonly shop: Pick<Shop, 'films' | 'paints' | 'climate' | 'lengths' | 'temperatures'>;
+  /** What the mark is seen against, #rrggbb, with its name. */
+  readonly behind: { colour: string; name: string };
+  /** Keeps what does not depend on where the mark lies. */
+  readonly remember: <T>(name: string, compute: () => T) => T;
+  /** mm left of each film. */
+  readonly filmLeft: (film: string) => number;
+}
+
+/** One kind of reading about a fitted mark. */
+export type FitReading = (context: FitContext) => Reading | undefined;
+
+/** How a mark is called in a reading: by name where there are several. */
+export const markLabel = ({ job, mark }: Pick<FitContext, 'job' | 'mark'>): string => (job.marks.length > 1 ? ` · ${mark.name}` : '');

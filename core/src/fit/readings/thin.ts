@@ -1,0 +1,74 @@
+import { formatLength } from '../../units';
+import type { Edit, Mark, Patch } from '../../job';
+import { inspectMark } from '../inspectMark';
+import { shapeMark, sizeMark } from '../fitMark';
+import { thickenedBy } from '../../artwork';
+import { setAt } from '../../job';
+import { markLabel, type FitContext, type FitReading } from './context';
+
+const STEP = 0.05;
+const MOST = 1.5;
+const leastOf = (inspections: FitContext['inspections']) => inspections.reduce((worst, i) => (i.strokes.least / i.limit < worst.strokes.least / worst.limit ? i : worst), inspections[0]!);
+
+/** The same mark with another thickening. */
+const withThickness = (mark: Mark, by: number): Mark => {
+  const others = mark.edits.filter((edit) => edit.kind !== 'thicken');
+  const edit: Edit = { id: 'thicken', kind: 'thicken', by };
+  return { ...mark, edits: by === 0 ? others : [edit, ...others] };
+};
+
+/** Whether a changed mark keeps all its strokes, looking at it as the plan will. */
+function keepsStrokes(context: FitContext, mark: Mark): boolean {
+  const sizing = sizeMark(context.drawn, context.outline, mark, context.usable);
+  if (sizing.scale <= 0.001) return false;
+  return inspectMark(shapeMark(context.drawn, sizing.scale, mark), mark, context.shop.films).every((i) => i.strokes.least >= i.limit);
+}
+
+/** The least change of thickness that keeps every stroke, mm per side; a stencil is slimmed, so that the film between grows. */
+function cureByThickness(context: FitContext): number | undefined {
+  const worst = leastOf(context.inspections);
+  const sign = context.mark.technique === 'decal' ? 1 : -1;
+  const now = thickenedBy(context.mark.edits);
+  const lacking = (worst.limit - worst.strokes.least) / 2;
+  for (let more = Math.max(STEP, Math.floor(lacking / STEP) * STEP), tries = 0; more <= MOST && tries < 6; more += Math.max(STEP, Math.ceil(more / 4 / STEP) * STEP), tries++) {
+    const by = Math.round((now + sign * more) / STEP) * STEP;
+    if (keepsStrokes(context, withThickness(context.mark, Math.round(by * 100) / 100))) return Math.round(by * 100) / 100;
+  }
+  return undefined;
+}
+
+/** The thinnest stroke of the film that stays, against what that film keeps. */
+export const thinReading: FitReading = (context) => {
+  const { inspections, mark, fitted, shop } = context;
+  if (inspections.length === 0) return undefined;
+  const worst = leastOf(inspections);
+  const { least } = worst.strokes;
+  const say = (mm: number) => formatLength(mm, shop.lengths, { digits: 2 });
+  const base = { id: `thin:${mark.id}`, station: 'fit' as const, title: `Thin parts${markLabel(context)}`, limit: `${say(worst.limit)} for ${worst.film.name}` };
+  const what = mark.technique === 'decal' ? 'stroke' : 'strip of film between openings';
+  if (least >= worst.limit) {
+    return { ...base, verdict: 'fine', value: Number.isFinite(least) ? say(least) : `over ${say(worst.limit)}`, why: `Every ${what} is stout enough to stay on its liner.`, cures: [] };
+  }
+  const cures: { label: string; patch: Patch }[] = [];
+  if (mark.size.mode !== 'largest' && fitted.largestWidth > fitted.width * 1.01) {
+    const width = Math.ceil(((fitted.width * worst.limit) / least) * 1.04);
+    const larger: Mark = { ...mark, size: { mode: 'width', width } };
+    if (width <= fitted.largestWidth && keepsStrokes(context, larger)) cures.push({ label: `Enlarge to ${formatLength(width, shop.lengths)} wide`, patch: setAt(['marks', mark.id, 'size'], larger.size) });
+  }
+  const by = context.remember('thicken', () => cureByThickness(context));
+  if (by !== undefined) {
+    const change = Math.abs(by - thickenedBy(mark.edits));
+    const label = mark.technique === 'decal' ? `Thicken by ${say(change)} a side` : `Slim the openings by ${say(change)} a side`;
+    cures.push({ label, patch: setAt(['marks', mark.id, 'edits'], withThickness(mark, by).edits) });
+  }
+  const count = worst.strokes.places.filter((place) => place.width < worst.limit).length;
+  return {
+    ...base,
+    verdict: least < worst.limit * 0.5 ? 'stop' : 'watch',
+    value: say(least),
+    why: `${count === 1 ? `One ${what} is` : `${count >= 24 ? 'Two dozen or more' : count} places of ${what} are`} thinner than this film keeps; ${mark.technique === 'decal' ? 'they lift with the waste' : 'they tear or shift when the paint is dabbed'}.`,
+    cures,
+    advice: cures.length === 0 ? 'Choose a stouter face, fewer words, or a larger place.' : undefined,
+    places: worst.strokes.places.map(({ at }) => [at[0] + fitted.at[0], at[1] + fitted.at[1]] as const),
+  };
+};

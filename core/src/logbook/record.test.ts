@@ -1,0 +1,14 @@
+import { describe, expect, it } from '@jest/globals';
+import type { WorkEvent } from '../job';
+import { logOf, logTotals } from './record';
+
+const done = (id: string, at: number, planned: number, actual: number, job = 'a'): WorkEvent => ({ id, at, kind: 'done', job, step: `${job}/${id}`, title: id, planned, actual });
+const events: WorkEvent[] = [done('one', 1, 10, 12), done('two', 5, 5, 4, 'b'), { ...done('three', 3, 8, 20), kind: 'wrong', what: 'A part was lost', again: true } as WorkEvent, { id: 'r', at: 9, kind: 'reversed', event: 'one' }];
+
+describe('the log', () => {
+  it('is newest first, of one job or all, without what was reversed', () => {
+    expect(logOf(events).map((r) => r.title)).toEqual(['two', 'three']);
+    expect(logOf(events, 'a')).toMatchObject([{ outcome: 'wrong', what: 'A part was lost' }]);
+  });
+  it('adds up planned and actual', () => expect(logTotals(logOf(events))).toEqual({ planned: 13, actual: 24, wrong: 1 }));
+});

@@ -1,0 +1,30 @@
+import { standing, type Id, type JobId, type WorkEvent } from '../job';
+
+/** One line of the log: what was done, how long it was to take and took, and how it came out. */
+export interface LogRecord {
+  readonly event: Id;
+  readonly at: number;
+  readonly job: JobId;
+  readonly title: string;
+  readonly planned: number;
+  readonly actual: number;
+  readonly outcome: 'done' | 'wrong';
+  /** What went wrong. */
+  readonly what?: string;
+  readonly note?: string;
+}
+
+/** The log of the workshop or of one job, newest first. Reversed entries are left out. */
+export function logOf(events: readonly WorkEvent[], job?: JobId): LogRecord[] {
+  return standing(events)
+    .flatMap((event): LogRecord[] => {
+      if ((event.kind !== 'done' && event.kind !== 'wrong') || (job !== undefined && event.job !== job)) return [];
+      const { id, at, title, planned, actual, note } = event;
+      return [{ event: id, at, job: event.job, title, planned, actual, outcome: event.kind, note, ...(event.kind === 'wrong' ? { what: event.what } : {}) }];
+    })
+    .toReversed();
+}
+
+/** Planned against actual over records: minutes, and how many went wrong. */
+export const logTotals = (records: readonly LogRecord[]): { planned: number; actual: number; wrong: number } =>
+  records.reduce((sum, r) => ({ planned: sum.planned + r.planned, actual: sum.actual + r.actual, wrong: sum.wrong + (r.outcome === 'wrong' ? 1 : 0) }), { planned: 0, actual: 0, wrong: 0 });

@@ -1,0 +1,118 @@
+import { DAY, MINUTE_MS } from '../units';
+import { standing, type Id, type Job, type JobId, type Reading, type Shop, type StepId, type WorkEvent } from '../job';
+import type { PlacedStep, Schedule, StepFact } from '../schedule';
+
+/** Something on the drying rack. */
+export interface RackItem {
+  readonly id: string;
+  readonly job: JobId;
+  /** What is waited for. */
+  readonly what: string;
+  /** UTC ms: when it is ready, or when the window that is open closes. */
+  readonly until: number;
+  readonly state: 'drying' | 'open' | 'care';
+  /** What comes then. */
+  readonly next?: string;
+}
+
+/** Something to keep an eye on. */
+export interface WatchItem {
+  readonly id: string;
+  readonly job?: JobId;
+  readonly verdict: 'fine' | 'watch' | 'stop';
+  readonly lead: string;
+  readonly text: string;
+  readonly station?: Reading['station'];
+}
+
+/** What the Bench shows. */
+export interface Bench {
+  /** The step for hands now, or the next one when the workshop is closed or everything dries. */
+  readonly now?: PlacedStep;
+  /** Whether its time has come. */
+  readonly due: boolean;
+  readonly then: readonly PlacedStep[];
+  readonly rack: readonly RackItem[];
+  readonly watch: readonly WatchItem[];
+}
+
+/** What events say about steps. */
+export function stepFacts(events: readonly WorkEvent[]): Map<StepId, StepFact> {
+  const facts = new Map<StepId, StepFact>();
+  for (const event of standing(events)) {
+    if (event.kind === 'started') facts.set(event.step, { ...facts.get(event.step), startedAt: event.at });
+    else if (event.kind === 'done' || (event.kind === 'wrong' && !event.again)) facts.set(event.step, { startedAt: facts.get(event.step)?.startedAt ?? event.at - event.actual * MINUTE_MS, doneAt: event.at });
+    else if (event.kind === 'wrong') facts.delete(event.step);
+  }
+  return facts;
+}
+
+function rackOf(schedule: Schedule, now: number): RackItem[] {
+  const items: RackItem[] = [];
+  for (const job of schedule.jobs.values()) {
+    const at = new Map(job.steps.map((s) => [s.step.id, s]));
+    for (const placed of job.steps.filter((s) => s.state === 'waiting')) {
+      for (const lag of placed.step.after) {
+        const other = at.get(lag.step);
+        if (other?.state !== 'done') continue;
+        const ready = other.end + lag.least * MINUTE_MS;
+        const closes = lag.most === undefined ? undefined : other.end + lag.most * MINUTE_MS;
+        const id = `${placed.step.id}<${lag.step}`;
+        if (lag.least > 0 && ready > now) items.push({ id, job: job.job, what: lag.why, until: ready, state: 'drying', next: placed.step.short });
+        else if (lag.least > 0 && closes !== undefined && closes > now) items.push({ id, job: job.job, what: `${placed.step.short} now`, until: closes, state: 'open', next: placed.step.short });
+      }
+    }
+    for (const care of job.care) if (care.from <= now && care.until > now && at.size > 0) items.push({ id: `${job.job}:${care.what}`, job: job.job, what: care.what, until: care.until, state: 'care' });
+  }
+  const done = new Set(schedule.steps.filter((s) => s.state === 'done').map((s) => s.end));
+  return items.filter((item) => item.state !== 'care' || done.size > 0).toSorted((a, b) => a.until - b.until);
+}
+
+/**
+ * What hands should do now, what dries, what follows, what to watch.
+ *
+ * @param readings of all open jobs
+ * @param filmLeft and what open jobs need, mm
+ */
+export function benchOf(
+  schedule: Schedule,
+  jobs: readonly Job[],
+  readings: ReadonlyMap<JobId, readonly Reading[]>,
+  events: readonly WorkEvent[],
+  shop: Shop,
+  films: readonly { film: Id; left: number; needed: number }[],
+  now: number,
+  say: (mm: number) => string,
+): Bench {
+  const open = schedule.steps.filter((s) => s.state !== 'done');
+  const running = open.find((s) => s.state === 'running');
+  const current = running ?? open[0];
+  const rest = open.filter((s) => s !== current);
+  const lastNow = current ? Math.max(now, current.start) + DAY * MINUTE_MS : 0;
+  const watch: WatchItem[] = [];
+  const facts = stepFacts(events);
+  for (const job of jobs) {
+    const placed = schedule.jobs.get(job.id)?.steps ?? [];
+    for (const weed of placed.filter((s) => s.step.station === 'weed' && s.state === 'waiting')) {
+      const cut = weed.step.after.map((lag) => facts.get(lag.step)?.doneAt).find((at) => at !== undefined);
+      const hours = cut === undefined ? 0 : (now - cut) / MINUTE_MS / 60;
+      if (hours >= 20) watch.push({ id: `stale:${weed.step.id}`, job: job.id, verdict: 'watch', lead: `Cut ${Math.round(hours)} h ago, not weeded:`, text: `${job.name}. The cuts close up with time; weed today.`, station: 'weed' });
+    }
+    for (const reading of readings.get(job.id) ?? []) {
+      if (reading.verdict === 'fine' || reading.overridden) continue;
+      watch.push({ id: `${job.id}:${reading.id}`, job: job.id, verdict: reading.verdict, lead: `${job.name}:`, text: `${reading.title.replace(/ · .*/, '')}, ${reading.value}. ${reading.why}`, station: reading.station });
+    }
+  }
+  for (const { film, left, needed } of films) {
+    if (left >= needed) continue;
+    watch.push({ id: `roll:${film}`, verdict: 'watch', lead: `${shop.films.find((f) => f.id === film)?.name ?? film}:`, text: `${say(left)} left, open jobs need ${say(needed)}.` });
+  }
+  const weight = { stop: 0, watch: 1, fine: 2 };
+  return {
+    now: current,
+    due: current !== undefined && (current.state === 'running' || current.start <= now + 5 * MINUTE_MS),
+    then: rest.filter((s) => s.start < lastNow).slice(0, 12),
+    rack: rackOf(schedule, now),
+    watch: watch.filter((item) => !item.id.includes(':film:')).toSorted((a, b) => weight[a.verdict] - weight[b.verdict]),
+  };
+}

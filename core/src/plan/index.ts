@@ -1,0 +1,5 @@
+export * from './bench';
+export { Memo } from './memo';
+export type { LayerPlan } from './planJob';
+export type { MarkPlan } from './planMark';
+export * from './planWorkshop';

@@ -1,0 +1,107 @@
+import { applyToRegion, boxCentre, regionArea, translation } from '../geometry';
+import { cutOutline, layoutFilm, weedingOf, type CutPart, type FilmLayout, type Weeding } from '../cut';
+import { chooseTape, gripReading, gripWindow, tapePieces, tapeUses, transferOf, type GripWindow, type TapeChoice, type TapePieces, type TapeUses } from '../tape';
+import { TECHNIQUES } from '../facts';
+import { formatLength } from '../units';
+import type { Film, Id, Job, Mark, Reading, Shop } from '../job';
+import { recipeFor, type Recipe, type RecipeLayer } from '../finish';
+import type { MarkPlan } from './planMark';
+import { keyOf, type Memo } from './memo';
+
+/** One layer through weeding and tape. */
+export interface LayerPlan {
+  readonly mark: Id;
+  readonly markName: string;
+  readonly film: Film;
+  readonly weeding: Weeding;
+  readonly window: GripWindow;
+  readonly tapes: readonly { readonly tape: Id; readonly uses: TapeUses }[];
+  readonly choice?: TapeChoice;
+  readonly pieces?: TapePieces;
+  readonly width: number;
+  readonly height: number;
+}
+
+/** What the cutter gets of one layer of a job. */
+export function cutParts(job: Job, marks: readonly MarkPlan[]): { film: Film; part: CutPart }[] {
+  return marks.flatMap(({ mark, fitted, inspections }) =>
+    inspections.map(({ film }) => {
+      const region = fitted.layers.find((layer) => layer.film === film.id)!.region;
+      const [cx, cy] = boxCentre(fitted.box);
+      return { film, part: { job: job.id, mark: mark.id, name: mark.name, copies: job.count, region: cutOutline(applyToRegion(translation(-cx, -cy), region), mark) } };
+    }),
+  );
+}
+
+/** Layouts of one job by itself, one a film. */
+export function ownLayouts(job: Job, marks: readonly MarkPlan[], shop: Shop, memo: Memo): FilmLayout[] {
+  const parts = cutParts(job, marks);
+  const films = [...new Map(parts.map(({ film }) => [film.id, film])).values()];
+  return films.map((film) => {
+    const own = parts.filter((p) => p.film.id === film.id).map((p) => p.part);
+    return memo.get(keyOf('layout', film, own, shop.machines), () => layoutFilm(film, own, shop.machines));
+  });
+}
+
+/** Weeding and tape of every layer. */
+export function planLayers(job: Job, marks: readonly MarkPlan[], shop: Shop): { layers: LayerPlan[]; readings: Reading[] } {
+  const readings: Reading[] = [];
+  const layers = marks.flatMap(({ mark, fitted, inspections }) =>
+    inspections.map((inspection): LayerPlan => {
+      const { film } = inspection;
+      const window = gripWindow(transferOf(job, film));
+      const choice = chooseTape(shop.tapes, window, film.finish);
+      readings.push(gripReading(job, mark, film, shop.tapes, shop.films));
+      return {
+        mark: mark.id,
+        markName: mark.name,
+        film,
+        weeding: weedingOf(inspection.pieces, inspection.edge, film.kind, mark.technique),
+        window,
+        tapes: shop.tapes.map((tape) => ({ tape: tape.id, uses: tapeUses(tape.kind, window, film.finish) })),
+        choice,
+        pieces: choice ? tapePieces(fitted, job.count, choice) : undefined,
+        width: fitted.width,
+        height: fitted.height,
+      };
+    }),
+  );
+  return { layers, readings };
+}
+
+const weedWords = (mark: Mark, weeding: Weeding): string =>
+  `${TECHNIQUES[mark.technique].says} ${weeding.wastePieces} pieces come off a mark${weeding.smallPieces > 0 ? `, ${weeding.smallPieces} of them small` : ''}. ${weeding.onCarrier ? 'Leave the liner on the carrier while you weed.' : 'Count the counters when you are done.'}`;
+
+function tapeWords(layer: LayerPlan, shop: Shop): string {
+  const { choice, pieces } = layer;
+  if (!choice || !pieces) return 'No tape in stock works here; see the Tape station.';
+  const say = (mm: number) => formatLength(Math.ceil(mm), shop.lengths);
+  const dull = choice.dull > 0 ? ` Press it on clean cloth ${choice.dull === 1 ? 'once' : `${choice.dull} times`} first.` : '';
+  return `${choice.tape.name}: ${pieces.pieces === 1 ? 'one piece' : `${pieces.pieces} pieces`} of ${say(pieces.width)} × ${say(pieces.height)}, used ${pieces.usesEach === 1 ? 'once' : `up to ${pieces.usesEach} times`} each.${dull} Burnish both sides; peel the liner away flat.`;
+}
+
+/** The steps of a job from what its earlier stations found. */
+export function planRecipe(job: Job, marks: readonly MarkPlan[], layers: readonly LayerPlan[], layouts: readonly FilmLayout[], shop: Shop): { recipe: Recipe; inputs: RecipeLayer[] } {
+  const perFilm = (film: Id) => layers.filter((layer) => layer.film.id === film).length;
+  const inputs = layers.map((layer): RecipeLayer => {
+    const plan = marks.find((m) => m.mark.id === layer.mark)!;
+    const layout = layouts.find((l) => l.film.id === layer.film.id)!;
+    const region = plan.fitted.layers.find((l) => l.film === layer.film.id)!.region;
+    return {
+      mark: plan.mark,
+      film: layer.film,
+      width: layer.width,
+      height: layer.height,
+      area: regionArea(region),
+      foot: plan.fitted.box.minY,
+      cutMinutes: layout.minutes / perFilm(layer.film.id),
+      taken: layout.taken / perFilm(layer.film.id),
+      weedMinutes: layer.weeding.minutes,
+      weedText: weedWords(plan.mark, layer.weeding),
+      tapeText: tapeWords(layer, shop),
+      tapePieces: layer.pieces?.pieces ?? 0,
+    };
+  });
+  return { recipe: recipeFor({ job, layers: inputs, climate: shop.climate, paints: shop.paints, lengths: shop.lengths }), inputs };
+}
+

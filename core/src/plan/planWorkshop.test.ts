@@ -1,0 +1,166 @@
+import { beforeAll, describe, expect, it } from '@jest/globals';
+import fc from 'fast-check';
+import { shippedFaces } from '../../test/faces';
+import { DEMO_START, demoWorkshop, plateJob, textMark } from '../../test/sampleJobs';
+import type { Faces } from '../artwork';
+import { usableOf } from '../blanks';
+import { GROUNDS, type Contact, type GroundId } from '../facts';
+import { applyPatch, type Job, type Reading, type WorkEvent } from '../job';
+import type { Workshop } from '../jobFile';
+import { brokenWaits } from '../schedule';
+import { Memo } from './memo';
+import { planWorkshop } from './planWorkshop';
+
+let faces: Faces;
+let demo: Workshop;
+beforeAll(() => {
+  faces = shippedFaces();
+  demo = demoWorkshop();
+});
+const plan = (jobs: Job[], events: WorkEvent[] = [], now = DEMO_START, shop = demo.shop) => planWorkshop(jobs, shop, events, now, faces);
+const readingsOf = (job: Job, shop = demo.shop) => plan([job], [], DEMO_START, shop).jobs.get(job.id)!.readings;
+const find = (readings: readonly Reading[], kind: string) => readings.find((r) => r.id.split(':')[0] === kind);
+
+const job = fc
+  .record({
+    word: fc.constantFrom('Tern', 'Fionn i.', 'Boat→27', 'wave'),
+    face: fc.constantFrom('pacifico', 'dancing-script', 'archivo-black', 'playfair-display', 'saira-stencil-one'),
+    ground: fc.constantFrom(...(Object.keys(GROUNDS) as GroundId[])),
+    contact: fc.constantFrom<Contact>('smooth', 'satin', 'openGrain', 'ribbed'),
+    film: fc.constantFrom('white-gloss', 'harbour-blue', 'ink-matt', 'brick-glitter', 'stencil', 'white-removable'),
+    technique: fc.constantFrom('decal' as const, 'stencil' as const),
+    colour: fc.constantFrom('#22302f', '#f5f5f0', '#8a8f90', '#1f4e79'),
+    size: fc.constantFrom({ mode: 'largest' as const }, { mode: 'width' as const, width: 40 }, { mode: 'width' as const, width: 190 }, { mode: 'height' as const, height: 9 }),
+    offset: fc.constantFrom({ x: 0, y: 0 }, { x: 30, y: -8 }),
+    round: fc.boolean(),
+    drink: fc.boolean(),
+    food: fc.boolean(),
+    waxed: fc.boolean(),
+    breathing: fc.constantFrom(2, 8, 70),
+    lipBand: fc.constantFrom(0, 20),
+    zoneWidth: fc.constantFrom(120, 200, 260),
+    paint: fc.constantFrom('cream', 'moss', undefined),
+    count: fc.constantFrom(1, 8),
+    deadline: fc.constantFrom(undefined, DEMO_START + 3_600_000, DEMO_START + 4 * 86_400_000),
+    coat: fc.constantFrom(undefined, 'waterStain' as const, 'chalkPaint' as const),
+  })
+  .map(({ word, face, ground, contact, colour, round, drink, food, waxed, breathing, lipBand, zoneWidth, count, deadline, coat, ...mark }): Job => {
+    const piece: Job['piece'] = { name: 'piece', shape: round ? { kind: 'cylinder', diameter: 80, height: 120 } : { kind: 'flat', width: 220, height: 120 }, ground, contact, colour, behind: colour, waxed, use: { drink, food, dryShort: false }, sealedFirst: false, ...(coat ? { coat } : {}) };
+    return plateJob(textMark(word, mark, face), { piece, count, zones: [{ id: 'z', name: 'Front', x: 0, y: 0, width: zoneWidth, height: 120, breathing, lipBand }], ...(deadline === undefined ? {} : { deadline }) });
+  });
+
+describe('the law of cures', () => {
+  it('applying a cure and planning again clears its reading', () => {
+    const met = new Set<string>();
+    const memo = new Memo();
+    fc.assert(
+      fc.property(job, (sample) => {
+        const before = planWorkshop([sample], demo.shop, [], DEMO_START, faces, memo).jobs.get('j')!.readings;
+        for (const reading of before) {
+          for (const cure of reading.cures) {
+            met.add(reading.id.split(':')[0]!);
+            const cured = applyPatch(sample, cure.patch).document;
+            const after = planWorkshop([cured], demo.shop, [], DEMO_START, faces, memo).jobs.get('j')!.readings.find((r) => r.id === reading.id);
+            if (after && after.verdict !== 'fine') throw new Error(`${reading.id} (${reading.value}; ${reading.why}) by "${cure.label}" became ${after.verdict}: ${after.value}; ${after.why}`);
+          }
+        }
+      }),
+      { numRuns: 60, seed: 20261201, endOnFailure: true },
+    );
+    // what the sampling met: every kind of reading that offers a cure
+    expect([...met].sort()).toEqual(expect.arrayContaining(['contrast', 'date', 'edge', 'food', 'glyphs', 'grip', 'kind', 'paint', 'size', 'small', 'stick', 'thin', 'wax', 'zone']));
+  });
+  it('a roll with too little offers another that has enough', () => {
+    const long = plateJob(textMark('REGATTA', { film: 'harbour-blue' }), { count: 40 });
+    const film = find(readingsOf(long), 'film')!;
+    expect(film.verdict).toBe('stop');
+    const cured = applyPatch(long, film.cures[0]!.patch).document;
+    expect(readingsOf(cured).filter((r) => r.id.startsWith('film:')).map((r) => r.verdict)).toEqual(['fine']);
+  });
+  it('a mark wider than roll and machine is made to fit them', () => {
+    const wide = plateJob(textMark('O', { size: { mode: 'width', width: 420 } }), { piece: { ...plateJob(textMark('O')).piece, shape: { kind: 'flat', width: 900, height: 900 } }, zones: [{ id: 'z', name: 'Front', x: 0, y: 0, width: 900, height: 900, breathing: 10, lipBand: 0 }] });
+    const reading = find(readingsOf(wide), 'wide')!;
+    expect(reading.verdict).toBe('stop');
+    expect(find(readingsOf(applyPatch(wide, reading.cures[0]!.patch).document), 'wide')).toBeUndefined();
+  });
+  it('a stop that the user answers for is kept as overridden, with the reason', () => {
+    const food = plateJob(textMark('Tern'), { overrides: [{ reading: 'food:m', reason: 'A display plate' }] });
+    food.piece = { ...food.piece, use: { ...food.piece.use, food: true } };
+    expect(readingsOf(food).find((r) => r.id === 'food:m')).toMatchObject({ verdict: 'stop', overridden: 'A display plate' });
+  });
+});
+
+describe('the demo workshop', () => {
+  it('has its four jobs planned, placed and packed in time', () => {
+    const all = plan(demo.jobs, demo.events);
+    expect([...all.jobs.keys()]).toEqual(['regatta-prizes', 'honour-board', 'crew-flasks', 'boat-numbers']);
+    for (const { job: id, schedule, marks } of all.jobs.values()) {
+      const { deadline } = demo.jobs.find((j) => j.id === id)!;
+      expect(schedule.packed).toBeLessThan(deadline ?? Infinity);
+      expect(marks.every((mark) => mark.fitted.layers.length > 0)).toBe(true);
+      if (schedule.latestStart !== undefined) expect(schedule.slack).toBeGreaterThan(0);
+    }
+  });
+  it('marks keep their breathing room, and glasses their lip band', () => {
+    for (const job of demo.jobs) {
+      for (const { fitted, usable } of plan([job]).jobs.get(job.id)!.marks) {
+        const inner = usable.inner!;
+        expect(fitted.box.minX).toBeGreaterThan(inner.minX - 0.01);
+        expect(fitted.box.maxX).toBeLessThan(inner.maxX + 0.01);
+        expect(fitted.box.maxY).toBeLessThan(inner.maxY + 0.01);
+      }
+    }
+    expect(usableOf(demo.jobs[0]!.zones[0]!, demo.jobs[0]!.piece).clear.maxY).toBe(148 - 24);
+  });
+  it('respects every wait but the one that the weekend broke, and says that one', () => {
+    const all = plan(demo.jobs, demo.events);
+    const broken = [...all.jobs.values()].flatMap((j) => j.schedule.broken);
+    expect(broken.map((b) => b.step)).toEqual(['boat-numbers/weed:number:white-gloss']);
+    expect(brokenWaits(all.schedule.steps).filter((fault) => !fault.startsWith('boat-numbers/weed:number'))).toEqual([]);
+    expect(all.bench.watch.some((w) => /Cut 66 h ago/.test(w.lead))).toBe(true);
+  });
+  it('white numbers are judged against the petrol that lies behind them', () => {
+    const numbers = plan(demo.jobs).jobs.get('boat-numbers')!;
+    expect(numbers.marks[0]!.behind.name).toBe('Petrol');
+    expect(numbers.marks[1]!.behind.name).toBe('what stands behind it');
+  });
+  it('takes cuts off the rolls once, and back on when they are undone', () => {
+    const cut = demo.events.find((e) => e.kind === 'cut')!;
+    const had = plan(demo.jobs, demo.events).filmLeft.get('silver')!;
+    expect(plan(demo.jobs, [...demo.events, { id: 'r', at: DEMO_START, kind: 'reversed', event: cut.id }]).filmLeft.get('silver')).toBe(had + 62);
+    expect(plan(demo.jobs, demo.events).layouts.some((l) => l.film.id === 'silver')).toBe(false);
+  });
+  it('a step done moves the Bench on, a step that has to be done again comes back', () => {
+    const first = plan(demo.jobs, demo.events).bench.now!.step;
+    const done: WorkEvent = { id: 'd', at: DEMO_START + 60_000, kind: 'done', job: first.job, step: first.id, title: first.title, planned: first.hands, actual: 1 };
+    expect(plan(demo.jobs, [...demo.events, done], DEMO_START + 60_000).bench.now!.step.id).not.toBe(first.id);
+    const wrong: WorkEvent = { ...done, kind: 'wrong', what: 'A part was lost', again: true };
+    expect(plan(demo.jobs, [...demo.events, wrong], DEMO_START + 60_000).bench.now!.step.id).toBe(first.id);
+  });
+  it('gives the same plan with and without what it remembers', () => {
+    const memo = new Memo();
+    planWorkshop(demo.jobs, demo.shop, demo.events, DEMO_START, faces, memo);
+    const moved = demo.jobs.map((j) => (j.id === 'boat-numbers' ? { ...j, marks: j.marks.map((m) => (m.id === 'number' ? { ...m, offset: { x: 3, y: 1 } } : m)) } : j));
+    const remembered = planWorkshop(moved, demo.shop, demo.events, DEMO_START, faces, memo);
+    const fresh = planWorkshop(moved, demo.shop, demo.events, DEMO_START, faces);
+    expect(JSON.stringify([...remembered.jobs])).toBe(JSON.stringify([...fresh.jobs]));
+  });
+});
+
+describe('sizes', () => {
+  it('a typed width is the finished width, thickened or not', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 30, max: 150 }), fc.constantFrom(0, 0.2, 0.5), (width, by) => {
+        const sample = plateJob(textMark('Tern', { size: { mode: 'width', width }, edits: by ? [{ id: 'thicken', kind: 'thicken', by }] : [] }));
+        expect(plan([sample]).jobs.get('j')!.marks[0]!.fitted.width).toBeCloseTo(width, 1);
+      }),
+      { numRuns: 12 },
+    );
+  });
+  it('cold rooms stop film and slow drying', () => {
+    const cold = { ...demo.shop, climate: { celsius: 6, humidity: 0.8 } };
+    const readings = readingsOf(plateJob(textMark('Tern')), cold);
+    expect(find(readings, 'cold')!.verdict).toBe('stop');
+    expect(find(readings, 'climate')!.verdict).toBe('watch');
+  });
+});

@@ -1,0 +1,47 @@
+import { TZDate } from '@date-fns/tz';
+import { MINUTE_MS } from '../units';
+import type { Hours } from '../job';
+
+/** A span of working time, UTC instants in ms. */
+export interface Window {
+  readonly start: number;
+  readonly end: number;
+}
+
+/**
+ * The working windows from a moment on, in the workshop's own zone: a change of clocks moves them with the wall clock.
+ *
+ * @param hours working times a weekday
+ * @param from UTC ms; a window that has begun starts there
+ * @param days how many days to look ahead
+ */
+export function workingWindows(hours: Hours, from: number, days: number): Window[] {
+  const local = new TZDate(from, hours.zone);
+  const windows: Window[] = [];
+  for (let d = 0; d <= days; d++) {
+    const day = new TZDate(local.getFullYear(), local.getMonth(), local.getDate() + d, hours.zone);
+    for (const [start, end] of hours.week[day.getDay()] ?? []) {
+      const at = (minutes: number) => new TZDate(day.getFullYear(), day.getMonth(), day.getDate(), Math.floor(minutes / 60), minutes % 60, hours.zone).getTime();
+      const window = { start: Math.max(from, at(start)), end: at(end) };
+      if (window.end - window.start >= MINUTE_MS) windows.push(window);
+    }
+  }
+  return windows;
+}
+
+/** Free spans left when busy ones are taken out; both sorted. */
+export function freeOf(windows: readonly Window[], busy: readonly Window[]): Window[] {
+  const free: Window[] = [];
+  const sorted = busy.toSorted((a, b) => a.start - b.start);
+  for (const window of windows) {
+    let start = window.start;
+    for (const taken of sorted) {
+      if (taken.end <= start) continue;
+      if (taken.start >= window.end) break;
+      if (taken.start > start) free.push({ start, end: taken.start });
+      start = Math.max(start, taken.end);
+    }
+    if (start < window.end) free.push({ start, end: window.end });
+  }
+  return free;
+}

@@ -1,0 +1,4 @@
+export * from './calendar';
+export * from './placeSteps';
+export * from './scheduleReadings';
+export * from './solve';

@@ -1,0 +1,146 @@
+import { MINUTE_MS } from '../units';
+import type { WorkStep } from '../finish';
+import type { StepId } from '../job';
+import type { Window } from './calendar';
+import { freeOf } from './calendar';
+
+/** Starts fall on whole fives of minutes. */
+export const GRAIN_MS = 5 * MINUTE_MS;
+
+/** A step in time, UTC ms. A step that pauses has more than one span. */
+export interface PlacedStep {
+  readonly step: WorkStep;
+  readonly start: number;
+  readonly end: number;
+  readonly spans: readonly Window[];
+  readonly state: 'done' | 'running' | 'waiting';
+}
+
+/** What is known of steps that have begun. */
+export interface StepFact {
+  readonly startedAt?: number;
+  readonly doneAt?: number;
+}
+
+export interface Placement {
+  readonly steps: readonly PlacedStep[];
+  /** Greatest waits that could not be kept: because the clock has passed them, or hours leave no room. */
+  readonly broken: readonly { readonly step: StepId; readonly after: StepId; readonly why: string }[];
+}
+
+/** A step is put off at most so often for the sake of one wait: about two weeks of days. */
+const MOST_PUTS = 24;
+const MOST_REPAIRS = 2000;
+
+const ceilTo = (time: number, grain: number) => Math.ceil(time / grain) * grain;
+
+/** The earliest spans of free time for a step; undefined when the calendar ends first. */
+function findSpans(free: readonly Window[], from: number, minutes: number, mayPause: boolean): Window[] | undefined {
+  const need = Math.max(1, minutes) * MINUTE_MS;
+  const longest = free.reduce((most, window) => Math.max(most, window.end - window.start), 0);
+  const pause = mayPause || need > longest;
+  let spans: Window[] = [];
+  let left = need;
+  for (const window of free) {
+    if (window.end <= from) continue;
+    const start = window.start >= from ? window.start : Math.min(window.end, ceilTo(from, GRAIN_MS));
+    const room = window.end - start;
+    if (room <= 0) continue;
+    // a step that may pause still begins where it fits whole, unless it never would
+    if (room >= left) return [...spans, { start, end: start + left }];
+    if (pause && (need > longest || room >= need / 3) && room >= Math.min(need, 10 * MINUTE_MS)) {
+      spans = [...spans, { start, end: window.end }];
+      left -= room;
+    } else if (spans.length > 0 && pause) {
+      spans = [...spans, { start, end: window.end }];
+      left -= room;
+    }
+  }
+  return undefined;
+}
+
+/**
+ * Places the steps of one job one after another in free time, least waits kept and greatest ones too: where a step would come too late after
+ * another, the other is put off until both fit.
+ *
+ * @param steps in an order in which each comes after those it waits for
+ * @param windows working time from now on
+ * @param busy taken by other jobs
+ * @param from nothing begins before, UTC ms
+ * @param facts what has begun or is done
+ * @param now a step that runs ends no sooner than now
+ * @returns undefined when the calendar is too short
+ */
+export function placeSteps(steps: readonly WorkStep[], windows: readonly Window[], busy: readonly Window[], from: number, facts: ReadonlyMap<StepId, StepFact>, now: number): Placement | undefined {
+  const free = freeOf(windows, busy);
+  const notBefore = new Map<StepId, number>();
+  const given = new Set<string>();
+  const puts = new Map<string, number>();
+  for (let repair = 0; repair < MOST_REPAIRS; repair++) {
+    const placed = new Map<StepId, PlacedStep>();
+    const broken: { step: StepId; after: StepId; why: string }[] = [];
+    const own: Window[] = [];
+    let again = false;
+    for (const step of steps) {
+      const fact = facts.get(step.id);
+      if (fact?.doneAt !== undefined) {
+        const start = fact.startedAt ?? fact.doneAt - step.hands * MINUTE_MS;
+        placed.set(step.id, { step, start, end: fact.doneAt, spans: [{ start, end: fact.doneAt }], state: 'done' });
+        continue;
+      }
+      if (fact?.startedAt !== undefined) {
+        const end = Math.max(now, fact.startedAt + step.hands * MINUTE_MS);
+        placed.set(step.id, { step, start: fact.startedAt, end, spans: [{ start: fact.startedAt, end }], state: 'running' });
+        own.push({ start: fact.startedAt, end });
+        continue;
+      }
+      const earliest = step.after.reduce((time, lag) => Math.max(time, (placed.get(lag.step)?.end ?? from) + lag.least * MINUTE_MS), Math.max(from, notBefore.get(step.id) ?? 0));
+      const spans = findSpans(own.length ? freeOf(free, own) : free, earliest, step.hands, step.mayPause);
+      if (!spans) return undefined;
+      const start = spans[0]!.start;
+      for (const lag of step.after) {
+        const other = placed.get(lag.step);
+        if (lag.most === undefined || !other || start <= other.end + lag.most * MINUTE_MS) continue;
+        const key = `${step.id}<${lag.step}`;
+        const fixed = other.state !== 'waiting' || given.has(key);
+        if (fixed) broken.push({ step: step.id, after: lag.step, why: lag.why });
+        else {
+          const times = (puts.get(key) ?? 0) + 1;
+          puts.set(key, times);
+          if (times > MOST_PUTS) {
+            // no day that was tried leaves room: begin as early as can be, and say that this wait is broken
+            given.add(key);
+            notBefore.clear();
+          } else {
+            const put = ceilTo(start - lag.most * MINUTE_MS - (other.end - other.start), GRAIN_MS);
+            notBefore.set(lag.step, Math.max(notBefore.get(lag.step) ?? 0, put, other.start + GRAIN_MS));
+          }
+          again = true;
+        }
+      }
+      if (again) break;
+      placed.set(step.id, { step, start, end: spans.at(-1)!.end, spans, state: 'waiting' });
+      own.push(...spans);
+    }
+    if (!again) return { steps: [...placed.values()], broken };
+  }
+  return undefined;
+}
+
+/** A checker: every wait that a placement does not keep, and every overlap of hands. */
+export function brokenWaits(steps: readonly PlacedStep[]): string[] {
+  const at = new Map(steps.map((s) => [s.step.id, s]));
+  const waits = steps.filter((s) => s.state === 'waiting').flatMap((s) =>
+    s.step.after.flatMap((lag) => {
+      const other = at.get(lag.step);
+      if (!other) return [];
+      const gap = (s.start - other.end) / MINUTE_MS;
+      if (gap < lag.least - 1e-6) return [`${s.step.id} begins ${gap} min after ${lag.step}, at least ${lag.least}`];
+      if (lag.most !== undefined && gap > lag.most + 1e-6) return [`${s.step.id} begins ${gap} min after ${lag.step}, at most ${lag.most}`];
+      return [];
+    }),
+  );
+  const spans = steps.filter((s) => s.state === 'waiting').flatMap((s) => s.spans.map((span) => ({ ...span, id: s.step.id }))).toSorted((a, b) => a.start - b.start);
+  const overlaps = spans.slice(1).flatMap((span, i) => (span.start < spans[i]!.end - 1 ? [`${spans[i]!.id} and ${span.id} need the same hands`] : []));
+  return [...waits, ...overlaps];
+}

@@ -1,0 +1,99 @@
+import { describe, expect, it } from '@jest/globals';
+import fc from 'fast-check';
+import type { WorkStep } from '../finish';
+import type { Hours } from '../job';
+import { freeOf, workingWindows } from './calendar';
+import { brokenWaits, placeSteps } from './placeSteps';
+import { formatMoment } from './scheduleReadings';
+import { solveSchedule, type JobToPlace } from './solve';
+
+const HOURS: Hours = { zone: 'Europe/Dublin', week: [[], [], ...Array.from({ length: 5 }, (): [number, number][] => [[540, 750], [810, 1080]])] };
+const NOW = Date.parse('2026-12-01T09:40:00Z');
+const MIN = 60_000;
+const windows = workingWindows(HOURS, NOW, 60);
+const step = (id: string, hands: number, after: WorkStep['after'] = [], mayPause = false): WorkStep => ({ id, job: 'j', station: 'place', title: id, short: id, text: '', hands, after, cautions: [], mayPause });
+const none = new Map<string, never>();
+const place = (steps: WorkStep[], from = NOW) => placeSteps(steps, windows, [], from, none, NOW)!;
+const todo = (job: string, steps: WorkStep[], deadline?: number): JobToPlace => ({ job, name: job, priority: 0, createdAt: 0, steps: steps.map((s) => ({ ...s, job })), care: [], ...(deadline === undefined ? {} : { deadline }) });
+
+describe('working hours', () => {
+  it('are those of the shop, in its own zone, with lunch', () => {
+    expect(windows.slice(0, 3).map((w) => formatMoment(w.start, 'Europe/Dublin'))).toEqual(['Tue 1 Dec 09:40', 'Tue 1 Dec 13:30', 'Wed 2 Dec 09:00']);
+  });
+  it('keep to the wall clock when the clocks change', () => {
+    const spring = workingWindows(HOURS, Date.parse('2027-03-26T00:00:00Z'), 4);
+    expect(spring.map((w) => formatMoment(w.start, 'Europe/Dublin').slice(-5))).toEqual(['09:00', '13:30', '09:00', '13:30', '09:00', '13:30']);
+    expect(new Date(spring.at(-1)!.start).getUTCHours()).toBe(12);
+  });
+  it('taken time is not free', () => {
+    expect(freeOf([{ start: 0, end: 10 }], [{ start: 2, end: 4 }, { start: 6, end: 12 }])).toEqual([{ start: 0, end: 2 }, { start: 4, end: 6 }]);
+  });
+});
+
+describe('placing steps', () => {
+  const chain = fc.array(fc.record({ hands: fc.integer({ min: 1, max: 90 }), least: fc.integer({ min: 0, max: 600 }), width: fc.option(fc.integer({ min: 30, max: 900 })), pause: fc.boolean() }), { minLength: 1, maxLength: 7 });
+  it('keeps every wait that hours allow, never doubles hands, never works at night', () => {
+    fc.assert(
+      fc.property(chain, (links) => {
+        const steps = links.map((l, i) => step(`s${i}`, l.hands, i === 0 ? [] : [{ step: `s${i - 1}`, least: l.least, ...(l.width === null ? {} : { most: l.least + l.width }), why: 'dries' }], l.pause));
+        const placed = place(steps);
+        const broken = new Set(placed.broken.map((b) => b.step));
+        expect(brokenWaits(placed.steps).filter((fault) => ![...broken].some((id) => fault.startsWith(`${id} `)))).toEqual([]);
+        for (const span of placed.steps.flatMap((s) => s.spans)) expect(windows.some((w) => w.start <= span.start && span.end <= w.end)).toBe(true);
+      }),
+      { numRuns: 150 },
+    );
+  });
+  it('puts a coat off to the morning when its stencil could only be pulled at night', () => {
+    const steps = [step('coat', 10), step('pull', 5, [{ step: 'coat', least: 30, most: 60, why: 'half dry' }])];
+    const late = Date.parse('2026-12-01T17:30:00Z');
+    const placed = place(steps, late);
+    expect(placed.broken).toEqual([]);
+    expect(formatMoment(placed.steps[0]!.start, 'Europe/Dublin')).toBe('Wed 2 Dec 09:00');
+  });
+  it('a wait that no working time can keep is said, not hidden', () => {
+    const steps = [step('coat', 10), step('pull', 5, [{ step: 'coat', least: 10 * 60, most: 10 * 60 + 20, why: 'dry' }])];
+    expect(place(steps).broken.map((b) => b.step)).toEqual(['pull']);
+  });
+  it('work longer than any opening goes on after the break', () => {
+    const [weed] = place([step('weed', 400, [], true)]).steps;
+    expect(weed!.spans.length).toBeGreaterThan(1);
+    expect(weed!.spans.reduce((sum, s) => sum + s.end - s.start, 0)).toBe(400 * MIN);
+  });
+});
+
+describe('solving for the workshop', () => {
+  it('gives the nearer date the hands first and uses waits for other work', () => {
+    const a = todo('a', [step('a1', 20), step('a2', 20, [{ step: 'a1', least: 120, why: 'dries' }])], NOW + 8 * 60 * MIN);
+    const b = todo('b', [step('b1', 60)], NOW + 2 * 60 * MIN);
+    const { jobs, steps } = solveSchedule([a, b], windows, none, NOW);
+    expect(brokenWaits(steps)).toEqual([]);
+    expect(jobs.get('b')!.packed).toBeLessThanOrEqual(NOW + 2 * 60 * MIN);
+    expect(jobs.get('a')!.packed).toBeLessThanOrEqual(NOW + 8 * 60 * MIN);
+  });
+  it('says the latest start, and from five minutes later it is too late', () => {
+    const steps = [step('s1', 30), step('s2', 30, [{ step: 's1', least: 90, why: 'dries' }])];
+    const deadline = Date.parse('2026-12-03T12:30:00Z');
+    const job = solveSchedule([todo('a', steps, deadline)], windows, none, NOW).jobs.get('a')!;
+    expect(formatMoment(job.latestStart!, 'Europe/Dublin')).toBe('Thu 3 Dec 10:00');
+    const late = placeSteps(steps, windows, [], job.latestStart! + 5 * MIN, none, NOW)!;
+    expect(Math.max(...late.steps.map((s) => s.end))).toBeGreaterThan(deadline);
+  });
+  it('names what makes a date impossible: a wait, closed hours, or other jobs', () => {
+    const soon = NOW + 60 * MIN;
+    const waits = solveSchedule([todo('a', [step('s1', 5), step('s2', 5, [{ step: 's1', least: 150, why: 'stain dries' }])], soon)], windows, none, NOW).jobs.get('a')!;
+    expect(waits.holdup).toMatchObject({ kind: 'waits', why: expect.stringContaining('stain dries') });
+    const weekend = Date.parse('2026-12-05T17:50:00Z');
+    const closed = solveSchedule([todo('a', [step('s1', 30)], weekend + 60 * MIN)], workingWindows(HOURS, weekend, 20), none, weekend).jobs.get('a')!;
+    expect(closed.holdup?.kind).toBe('hours');
+    const others = solveSchedule([todo('a', [step('a1', 50)], soon), todo('b', [step('b1', 50)], soon)], windows, none, NOW);
+    expect([...others.jobs.values()].filter((j) => j.holdup?.kind === 'others')).toHaveLength(1);
+  });
+  it('what runs keeps its start, what is done its end', () => {
+    const steps = [step('s1', 30), step('s2', 30, [{ step: 's1', least: 60, why: 'dries' }])];
+    const facts = new Map([['s1', { startedAt: NOW - 50 * MIN, doneAt: NOW - 20 * MIN }]]);
+    const { steps: placed } = solveSchedule([todo('a', steps)], windows, facts, NOW);
+    expect(placed[0]).toMatchObject({ state: 'done', end: NOW - 20 * MIN });
+    expect(placed[1]!.start).toBe(NOW + 40 * MIN);
+  });
+});

@@ -1,0 +1,4 @@
+export * from './chooseTape';
+export * from './grip';
+export * from './gripReading';
+export * from './tapePieces';
