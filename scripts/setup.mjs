@@ -1,0 +1,49 @@
+// Installs what is missing: packages when the lock or Node changed, the validators, and Chromium when asked for.
+import { createHash } from 'node:crypto';
+import { spawnSync } from 'node:child_process';
+import { existsSync, readFileSync, writeFileSync } from 'node:fs';
+import { dirname, resolve } from 'node:path';
+import { fileURLToPath } from 'node:url';
+
+export const root = resolve(dirname(fileURLToPath(import.meta.url)), '..');
+const stamp = resolve(root, 'node_modules/.kolleta-stamp');
+
+/** Runs a command in the project's folder; ends this process with its code when it fails. */
+export function run(command, args, options = {}) {
+  const { status } = spawnSync(command, args, { cwd: root, stdio: 'inherit', ...options });
+  if (status !== 0) process.exit(status ?? 1);
+}
+
+function installPackages() {
+  const wanted = createHash('sha256').update(readFileSync(resolve(root, 'package-lock.json'))).update(process.version).digest('hex');
+  if (existsSync(stamp) && readFileSync(stamp, 'utf8') === wanted) return;
+  console.log('Installing packages…');
+  run('npm', ['ci']);
+  writeFileSync(stamp, wanted);
+}
+
+/** Where Chromium is, or undefined. */
+export function findChromium() {
+  const candidates = [process.env.CHROMIUM_PATH, '/usr/bin/chromium', '/usr/bin/chromium-browser', '/usr/bin/google-chrome'];
+  return candidates.find((path) => path && existsSync(path));
+}
+
+/** Installs Debian's Chromium when there is none and it may. */
+export function needChromium() {
+  if (findChromium()) return;
+  if (process.getuid?.() !== 0 || spawnSync('apt-get', ['--version']).status !== 0) {
+    console.error('The browser tests need Chromium. Install it (Debian: apt-get install chromium) or set CHROMIUM_PATH.');
+    process.exit(1);
+  }
+  console.log('Installing Chromium…');
+  run('apt-get', ['update', '-qq'], { stdio: ['ignore', 'ignore', 'inherit'] });
+  run('apt-get', ['install', '-y', '-qq', 'chromium'], { stdio: ['ignore', 'ignore', 'inherit'], env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' } });
+}
+
+export async function setup() {
+  installPackages();
+  const { writeValidators } = await import('./validators.mjs');
+  await writeValidators();
+}
+
+if (process.argv[1] === fileURLToPath(import.meta.url)) await setup();

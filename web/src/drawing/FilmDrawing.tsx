@@ -1,0 +1,57 @@
+import { memo } from 'react';
+import type { FilmLayout } from '@kolleta/core/cut';
+import { formatLength, type LengthSystem } from '@kolleta/core/units';
+import { Dimension } from './Dimension';
+import { regionPath } from './regionPath';
+import { InMm, Scaled } from './Scaled';
+import { MmRect } from './WallDrawing';
+
+interface Props {
+  layout: FilmLayout;
+  /** Parts of other jobs are drawn faint. */
+  job?: string;
+  system: LengthSystem;
+  className?: string;
+  pad?: [number, number, number, number];
+}
+
+/** Film laid across, the length that is taken running up; the hold-down margins shaded. */
+export const FilmDrawing = memo(function FilmDrawing({ layout, job, system, className, pad = [26, 78, 40, 20] }: Props) {
+  const { film, width, taken } = layout;
+  const more = Math.min(60, taken * 0.25 + 15);
+  const sheet = { minX: 0, maxX: width, minY: 0, maxY: taken };
+  return (
+    <Scaled box={{ ...sheet, maxY: taken + more }} pad={pad} className={className} label={`${film.name}: ${layout.parts.length} marks on ${formatLength(taken, system)} of film`} most={5}>
+      <defs>
+        <linearGradient id="roll" x1="0" x2="0" y1="0" y2="1">
+          <stop offset="0" stopColor={film.colour} stopOpacity="0.15" />
+          <stop offset="1" stopColor={film.colour} />
+        </linearGradient>
+      </defs>
+      <MmRect box={{ ...sheet, minY: taken, maxY: taken + more }} fill="url(#roll)" />
+      <MmRect box={sheet} fill={film.colour} stroke="var(--color-base-content)" />
+      <MmRect box={{ ...sheet, maxX: 10 }} fill="var(--color-base-content)" fillOpacity={0.09} />
+      <MmRect box={{ ...sheet, minX: width - 10 }} fill="var(--color-base-content)" fillOpacity={0.09} />
+      <MmRect box={{ ...sheet, maxY: 10 }} fill="var(--color-base-content)" fillOpacity={0.09} />
+      <MmRect box={{ ...sheet, minY: taken - 10 }} fill="var(--color-base-content)" fillOpacity={0.09} />
+      <InMm>
+        {layout.parts.map((part) => (
+          <path
+            key={`${part.job}${part.mark}${part.copy}`}
+            d={regionPath(layout.outlines[part.outline]!)}
+            transform={`matrix(${part.place.join(' ')})`}
+            fill="var(--color-base-100)"
+            fillOpacity={0.3}
+            fillRule="evenodd"
+            stroke={job === undefined || part.job === job ? '#b3261e' : 'var(--color-base-content)'}
+            strokeOpacity={job === undefined || part.job === job ? 1 : 0.45}
+            strokeWidth={0.9}
+            vectorEffect="non-scaling-stroke"
+          />
+        ))}
+      </InMm>
+      <Dimension from={[0, 0]} to={[width, 0]} beside={12} system={system} />
+      <Dimension from={[width, 0]} to={[width, taken]} beside={12} system={system} />
+    </Scaled>
+  );
+});

@@ -1,0 +1,75 @@
+import type { ReactNode } from 'react';
+import { wallBox, usableOf, zoneBox } from '@kolleta/core/blanks';
+import { boxHeight, boxWidth, type Box } from '@kolleta/core/geometry';
+import type { Piece, Zone } from '@kolleta/core/job';
+import { formatLength, type LengthSystem } from '@kolleta/core/units';
+import { pieceFill } from './pieceLook';
+import { useScale } from './Scaled';
+
+interface RectProps {
+  box: Box;
+  fill?: string;
+  fillOpacity?: number;
+  stroke?: string;
+  dash?: string;
+  className?: string;
+}
+
+/** A box in mm as a rectangle. */
+export function MmRect({ box, fill = 'none', fillOpacity, stroke = 'none', dash, className }: RectProps) {
+  const { x, y, k } = useScale();
+  return <rect className={className} x={x(box.minX)} y={y(box.maxY)} width={Math.max(0, k * boxWidth(box))} height={Math.max(0, k * boxHeight(box))} fill={fill} fillOpacity={fillOpacity} stroke={stroke} strokeDasharray={dash} />;
+}
+
+interface Props {
+  piece: Piece;
+  zones: readonly Zone[];
+  /** The zone that is worked on. */
+  active?: string;
+  system: LengthSystem;
+  children?: ReactNode;
+  /** Words on the zones. */
+  words?: boolean;
+}
+
+/** A piece's wall laid flat, with its zones, lip bands and breathing room. */
+export function WallDrawing({ piece, zones, active, system, children, words = true }: Props) {
+  const { x, y, k } = useScale();
+  const wall = wallBox(piece.shape);
+  const look = pieceFill(piece);
+  const round = piece.shape.kind === 'cylinder';
+  return (
+    <g>
+      <MmRect box={wall} fill={look.fill} fillOpacity={look.opacity} stroke="var(--color-base-content)" />
+      {round &&
+        [wall.minX, wall.maxX].map((edge) => <line key={edge} x1={x(edge)} x2={x(edge)} y1={y(wall.maxY)} y2={y(0)} stroke="var(--color-base-content)" strokeDasharray="2 4" />)}
+      {zones.map((zone) => {
+        const { clear, inner } = usableOf(zone, piece);
+        const box = zoneBox(zone);
+        const lip: Box | undefined = zone.lipBand > 0 ? { minX: wall.minX, maxX: wall.maxX, minY: wall.maxY - zone.lipBand, maxY: wall.maxY } : undefined;
+        const on = zone.id === active || zones.length === 1;
+        return (
+          <g key={zone.id} opacity={on ? 1 : 0.55}>
+            {lip && <MmRect box={lip} fill="var(--color-error)" fillOpacity={0.16} />}
+            {lip && words && (
+              <text x={x(wall.minX) + 8} y={y(wall.maxY - zone.lipBand / 2) + 4} fontSize={12} fill="var(--color-error)">
+                lip band {formatLength(zone.lipBand, system)} — keep clear
+              </text>
+            )}
+            <MmRect box={{ ...box, maxY: Math.max(box.minY, clear.maxY) }} fill="var(--color-base-100)" fillOpacity={0.22} stroke="var(--color-primary)" dash="7 4" />
+            {inner && <MmRect box={inner} stroke="var(--color-primary)" dash="2 3" />}
+            {words && zones.length > 1 && (
+              <text x={x(box.minX) + 4} y={y(box.maxY) + 14} fontSize={11.5} fill="var(--color-primary)" stroke="var(--color-base-100)" strokeWidth={3} paintOrder="stroke">
+                {zone.name}
+              </text>
+            )}
+            {on && k * boxWidth(clear) > 0 && round && (
+              <line x1={x(zone.x)} x2={x(zone.x)} y1={y(wall.maxY) - 6} y2={y(0) + 6} stroke="var(--wait)" strokeDasharray="9 4 2 4" />
+            )}
+          </g>
+        );
+      })}
+      {children}
+    </g>
+  );
+}

@@ -1,0 +1,147 @@
+import { useEffect, useRef, useState } from 'react';
+import { Link } from 'react-router';
+import { CAUTIONS } from '@kolleta/core/facts';
+import type { PlacedStep } from '@kolleta/core/schedule';
+import { formatMoment, formatTime } from '@kolleta/core/schedule';
+import { formatClock, formatDuration } from '@kolleta/core/units';
+import type { Bench, RackItem } from '@kolleta/core/plan';
+import type { Job, Shop } from '@kolleta/core/job';
+import { loadDemo } from '../../storage/workshop';
+import { useWorkshop } from '../../storage/useWorkshop';
+import { useTell } from '../../ui/toasts';
+import { VerdictMark } from '../../ui/Verdict';
+import { usePlan } from '../../workers/usePlan';
+import { StepButtons } from '../steps/StepCards';
+import { Rack } from './Rack';
+import { ring } from './ring';
+import { useNow } from './useNow';
+
+const STATION_WORD: Record<string, string> = { measure: 'Measure', draw: 'Draw', fit: 'Fit', cut: 'Cut', weed: 'Weed', tape: 'Tape', prepare: 'Prepare', place: 'Place', paint: 'Paint', cure: 'Pack', log: 'Log' };
+
+/** The wait that a step stands at, if nothing but a short one holds it up. */
+function waitFor(placed: PlacedStep, rack: readonly RackItem[]): RackItem | undefined {
+  return rack.find((item) => item.id.startsWith(`${placed.step.id}<`) && item.state === 'drying');
+}
+
+function NowCard({ bench, jobs, shop, now }: { bench: Bench; jobs: readonly Job[]; shop: Shop; now: number }) {
+  const tell = useTell();
+  const placed = bench.now;
+  const told = useRef<string>(undefined);
+  const over = placed?.state === 'running' ? (now - placed.start) / 60_000 - placed.step.hands : undefined;
+  useEffect(() => {
+    if (!placed || over === undefined || over < 0 || told.current === placed.step.id) return;
+    told.current = placed.step.id;
+    // a reload long after the time is over does not ring again
+    if (over < 1) ring();
+    tell(`Time is up: ${placed.step.title.toLowerCase()}.`);
+  }, [over, placed, tell]);
+  if (!placed) {
+    return (
+      <div className="bg-primary text-primary-content flex flex-col justify-center rounded-xl p-6">
+        <h1 className="text-3xl font-extrabold">Nothing to do just now</h1>
+        <p className="mt-2 text-lg">{jobs.length === 0 ? 'No job is open. Begin with one word on one piece, or lay out a whole job.' : 'Every open job is done or waits for its mark.'}</p>
+        <div className="mt-4 flex flex-wrap gap-2">
+          <Link to="/quick" className="btn btn-lg border-0 bg-white text-[#0e3f44]">Quick mark</Link>
+          <Link to="/jobs" className="btn btn-lg border-white/70 bg-transparent text-white">A new job</Link>
+          {jobs.length === 0 && <button type="button" className="btn btn-lg border-white/70 bg-transparent text-white" onClick={() => void loadDemo()}>Open the demo workshop</button>}
+        </div>
+      </div>
+    );
+  }
+  const job = jobs.find((j) => j.id === placed.step.job);
+  const wait = waitFor(placed, bench.rack);
+  const running = placed.state === 'running';
+  const left = placed.step.hands * 60 - (now - placed.start) / 1000;
+  return (
+    <section aria-label="Now" className="now-card flex flex-col rounded-xl bg-[#0e5a61] p-6 text-white">
+      <p className="text-[0.95rem] font-bold text-white/90">
+        {bench.due ? (running ? 'NOW, RUNNING' : 'NOW') : `NEXT, ${formatMoment(placed.start, shop.hours.zone)}`} · <Link className="underline decoration-white/40 underline-offset-4 hover:decoration-white" to={`/job/${placed.step.job}/${placed.step.station}`}>{job?.name}</Link> · hands needed {formatDuration(placed.step.hands)}
+      </p>
+      <h1 className="mt-1 text-[2.1rem] leading-10 font-extrabold text-balance">{placed.step.title}</h1>
+      <p className="mt-2 text-[1.12rem] leading-7">{placed.step.text}</p>
+      {placed.step.cautions.length > 0 && <p className="mt-2 border-l-4 border-[#e9b35a] pl-3 text-[0.98rem] leading-snug">{placed.step.cautions.map((c) => CAUTIONS[c]).join(' ')}</p>}
+      <div className="mt-auto flex flex-wrap items-end gap-x-5 gap-y-3 pt-5">
+        <div role="timer" aria-label={running ? 'Time left for this step' : 'Time for this step'}>
+          <p className="text-[0.95rem] leading-4 font-bold text-white/90">{wait ? `wait: ${wait.what}` : running ? (left >= 0 ? 'left' : 'over by') : 'takes'}</p>
+          <p className="measure text-[3.1rem] leading-none tracking-tight">{wait ? formatClock((wait.until - now) / 1000) : running ? formatClock(Math.abs(left)) : formatClock(placed.step.hands * 60)}</p>
+        </div>
+        <StepButtons placed={placed} large />
+      </div>
+      {running && <p className="mt-2 text-[0.85rem] text-white/85">It rings while this page is open; a closed page cannot.</p>}
+    </section>
+  );
+}
+
+/** The home of the workshop: what hands do now, what dries, what follows, what to watch. */
+export function BenchPage() {
+  const { jobs, shop } = useWorkshop();
+  const plan = usePlan();
+  const now = useNow();
+  const [all, setAll] = useState(false);
+  const rung = useRef(new Set<string>());
+  const tell = useTell();
+  const bench = plan?.bench;
+  useEffect(() => {
+    for (const item of bench?.rack ?? []) {
+      if (item.state !== 'drying' || item.until > now || rung.current.has(item.id)) continue;
+      rung.current.add(item.id);
+      ring();
+      tell(`${jobs.find((j) => j.id === item.job)?.name ?? 'A piece'}: ${item.what}, ready${item.next ? ` to ${item.next}` : ''}.`);
+    }
+  }, [bench, now, jobs, tell]);
+  if (!bench) return <p className="sheet p-6" role="status">Laying out the bench…</p>;
+  const open = jobs.filter((j) => !j.closed);
+  const today = (at: number) => formatMoment(at, shop.hours.zone).slice(0, -6) === formatMoment(now, shop.hours.zone).slice(0, -6);
+  const then = bench.then.slice(0, all ? 12 : 5);
+  const watch = bench.watch.slice(0, all ? 20 : 5);
+  return (
+    <div className="grid gap-4 lg:grid-cols-[minmax(0,1fr)_minmax(0,1.08fr)]">
+      <NowCard bench={bench} jobs={open} shop={shop} now={now} />
+      <section aria-label="Drying rack" className="sheet flex min-h-72 flex-col px-4 pt-3 pb-4">
+        <h2 className="mb-2 text-lg font-bold">Drying rack</h2>
+        <Rack items={bench.rack} jobs={open} shop={shop} now={now} />
+      </section>
+      <section aria-label="Then" className="sheet px-4 pt-3 pb-2">
+        <h2 className="mb-1 text-lg font-bold">Then{bench.then[0] && today(bench.then[0].start) ? ', today' : ''}</h2>
+        {then.length === 0 && <p className="quiet pb-3">Nothing follows.</p>}
+        <ol>
+          {then.map((placed) => (
+            <li key={placed.step.id} className="border-base-300/60 border-b last:border-0">
+              <Link to={`/job/${placed.step.job}/${placed.step.station}`} className="flex min-h-11 items-baseline gap-3 py-2 hover:underline">
+                <span className="measure w-[5.2rem] shrink-0 text-[0.98rem]">{today(placed.start) ? formatTime(placed.start, shop.hours.zone) : formatMoment(placed.start, shop.hours.zone).replace(/ \d+ \w+ /, ' ')}</span>
+                <span className="min-w-0 flex-1 leading-snug">
+                  <strong>{STATION_WORD[placed.step.station]}</strong> {jobs.find((j) => j.id === placed.step.job)?.name} <span className="quiet">— {placed.step.title[0]!.toLowerCase() + placed.step.title.slice(1)}</span>
+                </span>
+                <span className="quiet measure shrink-0 text-[0.9rem]">{formatDuration(placed.step.hands)}</span>
+              </Link>
+            </li>
+          ))}
+        </ol>
+      </section>
+      <section aria-label="Keep an eye on" className="sheet px-4 pt-3 pb-2">
+        <h2 className="mb-1 text-lg font-bold">Keep an eye on</h2>
+        {watch.length === 0 && <p className="quiet pb-3">Everything is as it should be.</p>}
+        <ul>
+          {watch.map((item) => {
+            const line = (
+              <>
+                <span className="pt-0.5"><VerdictMark verdict={item.verdict} size={15} /></span>
+                <span className="min-w-0 flex-1 leading-snug"><strong>{item.lead}</strong> {item.text}</span>
+              </>
+            );
+            return (
+              <li key={item.id} className="border-base-300/60 border-b last:border-0">
+                {item.job ? <Link className="flex min-h-11 gap-3 py-2 hover:underline" to={`/job/${item.job}/${item.station ?? 'fit'}`}>{line}</Link> : <Link className="flex min-h-11 gap-3 py-2 hover:underline" to="/stock">{line}</Link>}
+              </li>
+            );
+          })}
+        </ul>
+      </section>
+      {(bench.then.length > 5 || bench.watch.length > 5) && (
+        <button type="button" className="btn btn-sm btn-ghost border-base-300 justify-self-start lg:col-span-2" aria-expanded={all} onClick={() => setAll(!all)}>
+          {all ? 'Show less' : `Show ${Math.max(0, bench.then.length - 5) + Math.max(0, bench.watch.length - 5)} more`}
+        </button>
+      )}
+    </div>
+  );
+}

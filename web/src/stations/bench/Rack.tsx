@@ -1,0 +1,85 @@
+import { formatClock, formatDuration } from '@kolleta/core/units';
+import { formatMoment } from '@kolleta/core/schedule';
+import type { Job, Shop } from '@kolleta/core/job';
+import type { RackItem } from '@kolleta/core/plan';
+import { Link } from 'react-router';
+import { isWood, pieceFill } from '../../drawing/pieceLook';
+
+const HEIGHT = 84;
+
+/** One piece as it stands on the rack, drawn to its own proportions. */
+function Piece({ job, item, now }: { job: Job; item: RackItem; now: number }) {
+  const { shape } = job.piece;
+  const [w, h] = shape.kind === 'flat' ? [shape.width, shape.height] : [shape.diameter, shape.height];
+  const k = Math.min(HEIGHT / h, 130 / w);
+  const look = pieceFill(job.piece);
+  const left = (item.until - now) / 60_000;
+  const text = left < 60 ? formatClock(left * 60) : formatDuration(left);
+  const shown = Math.min(job.count, shape.kind === 'cylinder' ? 3 : 1);
+  const width = Math.max(96, k * w * shown + 10 * (shown - 1));
+  const start = (width - (k * w * shown + 10 * (shown - 1))) / 2;
+  const hexDark = Number.parseInt(job.piece.colour.slice(1, 3), 16) * 0.3 + Number.parseInt(job.piece.colour.slice(3, 5), 16) * 0.6 + Number.parseInt(job.piece.colour.slice(5, 7), 16) * 0.1 < 120 && look.opacity === 1;
+  return (
+    <svg width={width} height={HEIGHT} role="img" aria-label={`${job.piece.name}, ${text}`} className="block">
+      <defs>
+        <pattern id="grain" width="9" height="9" patternUnits="userSpaceOnUse" patternTransform="rotate(60)">
+          <rect width="2" height="9" fill="#000" opacity="0.12" />
+        </pattern>
+      </defs>
+      {Array.from({ length: shown }, (_, i) => {
+        const [x, y] = [start + i * (k * w + 10), HEIGHT - k * h];
+        return (
+          <g key={i} stroke="var(--color-base-content)" strokeOpacity={0.6}>
+            <rect x={x + 0.5} y={y + 0.5} width={k * w - 1} height={k * h} rx={shape.kind === 'flat' ? 2 : 5} fill={look.fill} fillOpacity={look.opacity} />
+            {isWood(job.piece) && <rect x={x} y={y} width={k * w} height={k * h} fill="url(#grain)" stroke="none" />}
+            {shape.kind === 'cylinder' && <ellipse cx={x + (k * w) / 2} cy={y + 4} rx={(k * w) / 2 - 1} ry={4} fill="var(--color-base-100)" fillOpacity={0.5} />}
+          </g>
+        );
+      })}
+      <text x={width / 2} y={HEIGHT - (k * h) / 2 + 6} textAnchor="middle" className="measure" fontSize={15} fontWeight={700} fill={hexDark ? '#ffffff' : '#22302f'} stroke={hexDark ? '#22302f' : '#ffffff'} strokeWidth={hexDark ? 0 : 3} paintOrder="stroke">
+        {text}
+      </text>
+    </svg>
+  );
+}
+
+/** The drying rack: pieces on shelves with the time that each still needs. */
+export function Rack({ items, jobs, shop, now }: { items: readonly RackItem[]; jobs: readonly Job[]; shop: Shop; now: number }) {
+  const shown = items.flatMap((item) => {
+    const job = jobs.find((j) => j.id === item.job);
+    return job ? [{ item, job }] : [];
+  });
+  if (shown.length === 0) {
+    return (
+      <div className="flex flex-1 flex-col justify-end">
+        <p className="quiet max-w-md pb-4">Nothing dries just now. When a coat, a sealer or an adhesive needs time, the piece stands here with the minutes that are left.</p>
+        <div className="mb-3 h-1.5 rounded" style={{ background: 'var(--shelf)' }} />
+      </div>
+    );
+  }
+  const shelves = [shown.slice(0, 3), shown.slice(3, 6)].filter((shelf) => shelf.length > 0);
+  return (
+    <div className="flex flex-1 flex-col justify-around gap-2">
+      {shelves.map((shelf, i) => (
+        <div key={i}>
+          <ul className="flex flex-wrap items-end justify-around gap-x-4 gap-y-3 px-1">
+            {shelf.map(({ item, job }) => (
+              <li key={item.id} className="flex flex-col items-center">
+                <Link to={`/job/${job.id}/cure`} className="flex flex-col items-center" title={`until ${formatMoment(item.until, shop.hours.zone)}`}>
+                  <span className={`mb-1.5 max-w-52 text-center text-[0.82rem] leading-tight font-bold ${item.state === 'open' ? 'text-error' : ''}`}>
+                    {item.state === 'open' ? '■ ' : ''}
+                    {job.name} — {item.what}
+                    {item.state === 'open' ? ', window open' : ''}
+                  </span>
+                  <Piece job={job} item={item} now={now} />
+                </Link>
+              </li>
+            ))}
+          </ul>
+          <div className="h-1.5 rounded" style={{ background: 'var(--shelf)' }} />
+        </div>
+      ))}
+      {shown.length > 6 && <p className="quiet text-sm">and {shown.length - 6} more</p>}
+    </div>
+  );
+}

@@ -1,0 +1,97 @@
+import { useState } from 'react';
+import { LAYOUT, TECHNIQUES } from '@kolleta/core/facts';
+import { gravest } from '@kolleta/core/job';
+import { formatDuration, formatLength } from '@kolleta/core/units';
+import { FilmDrawing } from '../../drawing/FilmDrawing';
+import { download, fileName } from '../../storage/download';
+import { useTell } from '../../ui/toasts';
+import { VerdictMark } from '../../ui/Verdict';
+import { callPlanner } from '../../workers/plannerClient';
+import { usePlan } from '../../workers/usePlan';
+import { DrawingHead, Readings, StationLayout, type StationProps } from '../job/station';
+import { StepCards } from '../steps/StepCards';
+
+/** The film that is taken, and the file for the cutter. */
+export function CutStation({ job, plan, shop, edit, mark }: StationProps) {
+  const whole = usePlan();
+  const tell = useTell();
+  const [film, setFilm] = useState<string>();
+  const [alone, setAlone] = useState(false);
+  const system = shop.lengths;
+  const own = plan.layouts.find((l) => l.film.id === film) ?? plan.layouts[0];
+  const shared = whole?.layouts.find((l) => l.film.id === own?.film.id);
+  const done = plan.schedule.steps.some((s) => s.state === 'done' && s.step.takes?.film === own?.film.id);
+  const others = shared && shared.parts.some((p) => p.job !== job.id);
+  const layout = own && (alone || !shared || done ? own : shared);
+  const marks = job.marks.filter((m) => plan.layers.some((l) => l.mark === m.id && l.film.id === own?.film.id));
+  const stops = plan.readings.filter((r) => r.verdict === 'stop' && !r.overridden && ['measure', 'draw', 'fit', 'cut'].includes(r.station));
+  const save = async () => {
+    if (!layout) return;
+    const title = `${job.name} — ${layout.film.name}`;
+    try {
+      download(`${fileName(title)}.svg`, await callPlanner((planner) => planner.cutFile(layout, title)), 'image/svg+xml');
+      tell(`The cut file is saved: ${formatLength(layout.width, system)} × ${formatLength(layout.taken, system)}, one unit is one mm.`);
+    } catch (error) {
+      tell(error instanceof Error ? error.message : String(error), { tone: 'error' });
+    }
+  };
+  const drawing = layout ? (
+    <>
+      <DrawingHead title={`${layout.film.name}, as it lies on the roll`} text={done ? 'This job has been cut from it.' : `red is the knife · shaded is held down, ${formatLength(LAYOUT.holdDown, system)} each side${others && !alone ? ' · grey belongs to other jobs' : ''}`}>
+        {others && !done && (
+          <button type="button" className="btn btn-xs btn-ghost border-base-300" aria-pressed={alone} onClick={() => setAlone(!alone)}>
+            {alone ? 'With the other open jobs' : 'This job alone'}
+          </button>
+        )}
+      </DrawingHead>
+      <FilmDrawing layout={layout} job={job.id} system={system} className="h-[24rem] flex-1 lg:h-auto" />
+      <dl className="border-base-300 measure grid grid-cols-2 gap-x-4 border-t px-4 py-2.5 text-[0.86rem] sm:grid-cols-4">
+        {[
+          ['film taken', formatLength(layout.taken, system)],
+          ['knife down', formatLength(layout.knife, system, { digits: 0 })],
+          ['knife up', formatLength(layout.travel, system, { digits: 0 })],
+          ['with loading', formatDuration(layout.minutes)],
+        ].map(([name, value]) => (
+          <div key={name}>
+            <dt className="quiet font-sans">{name}</dt>
+            <dd className="text-base font-semibold">{value}</dd>
+          </div>
+        ))}
+      </dl>
+    </>
+  ) : (
+    <p className="m-auto max-w-sm p-6 text-center">Nothing to cut yet. Give the job a mark at the Draw station.</p>
+  );
+  return (
+    <StationLayout title="Cut" drawing={drawing}>
+      {plan.layouts.length > 1 && (
+        <div className="flex flex-wrap gap-1.5" role="group" aria-label="Films">
+          {plan.layouts.map((l) => (
+            <button key={l.film.id} type="button" aria-pressed={l.film.id === own?.film.id} className={`btn btn-sm ${l.film.id === own?.film.id ? 'btn-neutral' : 'btn-ghost border-base-300'}`} onClick={() => setFilm(l.film.id)}>
+              <span className="border-base-300 inline-block size-3.5 rounded-sm border" style={{ background: l.film.colour }} />
+              {l.film.name}
+            </button>
+          ))}
+        </div>
+      )}
+      {layout && (
+        <div className="sheet px-4 py-3">
+          <p className="text-[1.02rem] leading-7">
+            Cut <strong>{layout.parts.length}</strong> {layout.parts.length === 1 ? 'mark' : 'marks'} on the <strong>{layout.machine?.name ?? 'cutter'}</strong>, film colour side up,{' '}
+            <strong>{marks.some((m) => m.seenThrough) ? 'mirrored: they are seen through the piece' : 'as they are read, not mirrored'}</strong>
+            {marks.some((m) => m.flip) ? ', flipped as you asked' : ''}. {[...new Set(marks.map((m) => TECHNIQUES[m.technique].says))].join(' ')}
+          </p>
+          {stops.length > 0 && (
+            <p className="mt-1 flex items-start gap-2 text-sm">
+              <VerdictMark verdict={gravest(stops)} size={18} />
+              <span>{stops.length === 1 ? 'Something says stop' : `${stops.length} things say stop`}: {stops.map((s) => s.title.toLowerCase()).join(', ')}. Look there before you spend film.</span>
+            </p>
+          )}
+          <button type="button" className="btn btn-primary mt-2" onClick={() => void save()}>Save the cut file (SVG, mm)</button>
+        </div>
+      )}
+      <Readings plan={plan} edit={edit} mark={mark} stations={['cut']} />
+      <StepCards plan={plan} shop={shop} stations={['cut']} />
+    </StationLayout>
+  );
+}

@@ -1,0 +1,195 @@
+import { useState, type KeyboardEvent, type PointerEvent } from 'react';
+import { usableOf, wallBox, wallOf } from '@kolleta/core/blanks';
+import { handySizeBelow } from '@kolleta/core/fit';
+import { boxCentre, growBox } from '@kolleta/core/geometry';
+import { setAt, type MarkSize, type Patch } from '@kolleta/core/job';
+import type { MarkPlan } from '@kolleta/core/plan';
+import { formatLength, good } from '@kolleta/core/units';
+import { Dimension } from '../../drawing/Dimension';
+import { FrontView, inViewOrder } from '../../drawing/FrontView';
+import { MarkShapes } from '../../drawing/MarkShapes';
+import { Rulers } from '../../drawing/Rulers';
+import { Scaled, useScale } from '../../drawing/Scaled';
+import { MmRect, WallDrawing } from '../../drawing/WallDrawing';
+import { Choice, LengthWord, Sentence, Switch } from '../../ui/tokens';
+import { DrawingHead, MarkTabs, Readings, StationLayout, type StationProps } from '../job/station';
+
+/** A mark dragged nearer than this to the middle of its zone jumps there, pixels. */
+const SNAP_PX = 7;
+const NUDGE = 0.5;
+
+/** A mark that moves keeps its size. */
+function moveTo(plan: MarkPlan, x: number, y: number): Patch {
+  const { mark, fitted } = plan;
+  const keep: Patch = mark.size.mode === 'largest' ? setAt(['marks', mark.id, 'size'], { mode: 'width', width: Math.round(fitted.width * 100) / 100 }) : [];
+  return [...keep, ...setAt(['marks', mark.id, 'offset'], { x: Math.round(x * 100) / 100, y: Math.round(y * 100) / 100 })];
+}
+
+interface DragProps extends Pick<StationProps, 'edit' | 'shop' | 'chooseMark'> {
+  plan: MarkPlan;
+  chosen: boolean;
+}
+
+/** A mark that hands can move: dragged, or nudged with the arrow keys. */
+function Movable({ plan, edit, shop, chosen, chooseMark }: DragProps) {
+  const { k, x, y, width, height } = useScale();
+  const [drag, setDrag] = useState<{ fromX: number; fromY: number; dx: number; dy: number }>();
+  const { mark, fitted, usable } = plan;
+  const shift: [number, number] = drag ? [drag.dx, drag.dy] : [0, 0];
+  const snapped = (value: number) => (Math.abs(value) * k < SNAP_PX ? 0 : value);
+  const down = (event: PointerEvent<SVGGElement>) => {
+    if (event.button !== 0) return;
+    event.currentTarget.setPointerCapture(event.pointerId);
+    chooseMark(mark.id);
+    setDrag({ fromX: event.clientX, fromY: event.clientY, dx: 0, dy: 0 });
+  };
+  const move = (event: PointerEvent<SVGGElement>) => {
+    if (!drag) return;
+    const [dx, dy] = [(event.clientX - drag.fromX) / k, -(event.clientY - drag.fromY) / k];
+    setDrag({ ...drag, dx: snapped(mark.offset.x + dx) - mark.offset.x, dy: snapped(mark.offset.y + dy) - mark.offset.y });
+  };
+  const up = () => {
+    if (drag && (Math.abs(drag.dx) > 0.05 || Math.abs(drag.dy) > 0.05)) edit(moveTo(plan, mark.offset.x + drag.dx, mark.offset.y + drag.dy), `Move ${mark.name}`);
+    setDrag(undefined);
+  };
+  const keys = (event: KeyboardEvent<SVGGElement>) => {
+    const step = event.shiftKey ? NUDGE * 10 : NUDGE;
+    const by = { ArrowLeft: [-step, 0], ArrowRight: [step, 0], ArrowUp: [0, step], ArrowDown: [0, -step] }[event.key];
+    if (by) {
+      event.preventDefault();
+      edit(moveTo(plan, mark.offset.x + by[0]!, mark.offset.y + by[1]!), `Nudge ${mark.name}`);
+    }
+    if (event.key === 'Home') edit(setAt(['marks', mark.id, 'offset'], { x: 0, y: 0 }), `Centre ${mark.name}`);
+  };
+  const middle = boxCentre(usable.inner ?? usable.clear);
+  const { box } = fitted;
+  const moved = { minX: box.minX + shift[0], maxX: box.maxX + shift[0], minY: box.minY + shift[1], maxY: box.maxY + shift[1] };
+  return (
+    <g>
+      {drag && mark.offset.x + drag.dx === 0 && <line x1={x(middle[0])} x2={x(middle[0])} y1={0} y2={height} stroke="var(--wait)" strokeDasharray="6 4" />}
+      {drag && mark.offset.y + drag.dy === 0 && <line x1={0} x2={width} y1={y(middle[1])} y2={y(middle[1])} stroke="var(--wait)" strokeDasharray="6 4" />}
+      <g
+        tabIndex={0}
+        role="button"
+        aria-label={`${mark.name}, ${formatLength(fitted.width, shop.lengths)} by ${formatLength(fitted.height, shop.lengths)}. Arrow keys move it, Home centres it.`}
+        className="cursor-grab touch-none active:cursor-grabbing"
+        onPointerDown={down}
+        onPointerMove={move}
+        onPointerUp={up}
+        onPointerCancel={() => setDrag(undefined)}
+        onKeyDown={keys}
+        onFocus={() => chooseMark(mark.id)}
+      >
+        <MmRect box={growBox(moved, 1)} fill="transparent" stroke={chosen ? 'var(--color-primary)' : 'none'} dash="5 4" />
+        <MarkShapes plan={plan} shop={shop} shift={shift} />
+      </g>
+      {chosen && !drag && (
+        <>
+          <Dimension from={[box.minX, box.minY]} to={[box.maxX, box.minY]} beside={12} system={shop.lengths} />
+          <Dimension from={[box.maxX, box.minY]} to={[box.maxX, box.maxY]} beside={12} system={shop.lengths} />
+        </>
+      )}
+    </g>
+  );
+}
+
+function Places({ places }: { places: readonly (readonly [number, number])[] }) {
+  const { x, y } = useScale();
+  return (
+    <g aria-hidden="true" pointerEvents="none">
+      {places.map(([px, py], i) => (
+        <circle key={i} cx={x(px)} cy={y(py)} r={8} fill="none" stroke="var(--color-error)" strokeWidth={2} />
+      ))}
+    </g>
+  );
+}
+
+/** What the drawing of Fit looks at: the zones in use with room around them, or the whole wall when it is not much larger. */
+function viewOf(job: StationProps['job'], whole: boolean) {
+  const wall = wallBox(job.piece.shape);
+  if (whole || job.piece.shape.kind === 'flat') return wall;
+  const reach = Math.max(...job.zones.map((z) => Math.abs(z.x) + z.width / 2)) * 1.5;
+  return { ...wall, minX: Math.max(wall.minX, -reach), maxX: Math.min(wall.maxX, reach) };
+}
+
+/** Size and place of the marks in their zones. */
+export function FitStation({ job, plan, shop, edit, mark, chooseMark }: StationProps) {
+  const [shown, setShown] = useState<string>();
+  const [whole, setWhole] = useState(false);
+  const system = shop.lengths;
+  const chosen = plan.marks.find((m) => m.mark.id === mark?.id);
+  const reading = plan.readings.find((r) => r.id === shown);
+  const handy = chosen ? handySizeBelow(chosen.fitted.width, system) : 0;
+  const sizing = (size: MarkSize, label: string) => mark && edit(setAt(['marks', mark.id, 'size'], size), label);
+  const zone = job.zones.find((z) => z.id === mark?.zone) ?? job.zones[0]!;
+  const round = job.piece.shape.kind === 'cylinder';
+  const drawing = (
+    <>
+      <DrawingHead title={round ? 'Wall laid flat, to scale' : 'Face, to scale'} text={`${job.piece.name} · ${round ? `${formatLength((job.piece.shape as { diameter: number }).diameter, system)} across · ` : ''}${formatLength(job.piece.shape.height, system)} tall`}>
+        {round && (
+          <button type="button" className="btn btn-xs btn-ghost border-base-300" aria-pressed={whole} onClick={() => setWhole(!whole)}>
+            {whole ? 'Only the front' : 'The whole wrap'}
+          </button>
+        )}
+      </DrawingHead>
+      <div className="grid flex-1 grid-cols-1 sm:grid-cols-[minmax(0,1fr)_11rem]">
+        <Scaled box={viewOf(job, whole)} pad={[32, 60, 26, 46]} className="h-[22rem] sm:h-full sm:min-h-[24rem]" label="The marks in their zones, to scale" most={9}>
+          <Rulers system={system} />
+          <WallDrawing piece={job.piece} zones={job.zones} active={zone.id} system={system} />
+          {inViewOrder(plan.marks).map((m) => (
+            <Movable key={m.mark.id} plan={m} edit={edit} shop={shop} chosen={m.mark.id === mark?.id} chooseMark={chooseMark} />
+          ))}
+          {reading?.places && <Places places={reading.places} />}
+        </Scaled>
+        <div className="flex flex-col gap-2 px-3 pb-3">
+          <h3 className="text-[0.86rem] font-bold">As it is seen</h3>
+          <FrontView piece={job.piece} marks={plan.marks} shop={shop} className={round ? 'h-56' : 'h-36'} />
+          {chosen && round && (
+            <p className="quiet text-[0.8rem] leading-snug">
+              Foot stop {formatLength(chosen.fitted.box.minY, system)}
+              {job.count > 1 ? `, the same on all ${job.count}` : ''}. The wrap is {formatLength(wallOf(job.piece.shape).width, system)}.
+            </p>
+          )}
+          {chosen && chosen.fitted.layers.length > 0 && (
+            <>
+              <button type="button" className="btn btn-sm btn-outline btn-primary" onClick={() => sizing({ mode: 'width', width: handy }, 'Next size down')}>
+                Next size down: {formatLength(handy, system)}
+              </button>
+              <button type="button" className="btn btn-sm btn-outline btn-primary" onClick={() => mark && edit(setAt(['marks', mark.id, 'offset'], { x: 0, y: 0 }), 'Centre the mark')}>
+                Centre it
+              </button>
+            </>
+          )}
+        </div>
+      </div>
+    </>
+  );
+  const inner = usableOf(zone, job.piece).inner;
+  return (
+    <StationLayout title="Fit" drawing={drawing}>
+      <MarkTabs job={job} mark={mark} chooseMark={chooseMark} />
+      {mark && chosen && (
+        <div className="sheet px-4 py-3">
+          <Sentence>
+            Put <strong>{mark.name}</strong> on each of {job.count === 1 ? '' : job.count} {job.piece.name},{' '}
+            <Choice
+              label="Size"
+              value={mark.size.mode}
+              options={[{ value: 'largest', label: 'as large as fits' }, { value: 'width', label: 'with a width of' }, { value: 'height', label: 'with a height of' }]}
+              onChange={(mode) => sizing(mode === 'largest' ? { mode } : mode === 'width' ? { mode, width: Math.round(chosen.fitted.width * 10) / 10 } : { mode, height: Math.round(chosen.fitted.height * 10) / 10 }, 'Change the size')}
+            />{' '}
+            {mark.size.mode === 'width' && <LengthWord label="Width of the mark" value={mark.size.width} system={system} least={1} check={good} onChange={(width) => sizing({ mode: 'width', width }, 'Type a width')} />}
+            {mark.size.mode === 'height' && <LengthWord label="Height of the mark" value={mark.size.height} system={system} least={1} onChange={(height) => sizing({ mode: 'height', height }, 'Type a height')} />}
+            {' '}in{' '}
+            <Choice label="Zone" value={zone.id} options={job.zones.map((z) => ({ value: z.id, label: z.name.toLowerCase() }))} onChange={(id) => edit(setAt(['marks', mark.id, 'zone'], id), 'Choose the zone')} /> with{' '}
+            <LengthWord label="Breathing room" value={zone.breathing} system={system} onChange={(mm) => edit(setAt(['zones', zone.id, 'breathing'], mm), 'Change the breathing room')} /> of breathing room,{' '}
+            {mark.offset.x === 0 && mark.offset.y === 0 ? 'centred' : `moved ${formatLength(Math.abs(mark.offset.x), system)} ${mark.offset.x < 0 ? 'left' : 'right'} and ${formatLength(Math.abs(mark.offset.y), system)} ${mark.offset.y < 0 ? 'down' : 'up'}`}, put on{' '}
+            <Switch label="Side" on={mark.seenThrough} yes="the back, seen through" no="the front" onChange={(on) => edit(setAt(['marks', mark.id, 'seenThrough'], on), 'Change the side')} />.
+          </Sentence>
+          {!inner && <p className="text-error text-sm">The zone is smaller than its breathing room: see Measure.</p>}
+        </div>
+      )}
+      <Readings plan={plan} edit={edit} mark={mark} stations={['fit', 'draw']} shown={shown} onShow={(r) => setShown(shown === r.id ? undefined : r.id)} />
+    </StationLayout>
+  );
+}

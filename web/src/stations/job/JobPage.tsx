@@ -1,0 +1,137 @@
+import { useCallback, useState } from 'react';
+import { Link, useNavigate, useParams } from 'react-router';
+import { formatDuration } from '@kolleta/core/units';
+import { formatMoment } from '@kolleta/core/schedule';
+import { setAt, type Patch, type StationId } from '@kolleta/core/job';
+import { download, fileName } from '../../storage/download';
+import { editJob } from '../../storage/editJob';
+import { now } from '../../storage/clock';
+import { useWorkshop } from '../../storage/useWorkshop';
+import { useTell } from '../../ui/toasts';
+import { TextWord } from '../../ui/tokens';
+import { Strip } from '../../ui/Strip';
+import { useJobPlan, usePlan } from '../../workers/usePlan';
+import { CutStation } from '../cut/CutStation';
+import { DrawStation } from '../draw/DrawStation';
+import { FitStation } from '../fit/FitStation';
+import { LogStation } from '../log/LogStation';
+import { MeasureStation } from '../measure/MeasureStation';
+import { StepsStation } from '../steps/StepsStation';
+import { TapeStation } from '../tape/TapeStation';
+import { WeedStation } from '../weed/WeedStation';
+import { JobRibbon } from './JobRibbon';
+import { fromField, toField } from './dates';
+import type { StationProps } from './station';
+import { attentionAt, isPeeled, stationsOf } from './stationList';
+
+const VIEWS: Record<StationId, (props: StationProps & { station: StationId }) => React.ReactNode> = {
+  measure: MeasureStation,
+  draw: DrawStation,
+  fit: FitStation,
+  cut: CutStation,
+  weed: WeedStation,
+  tape: TapeStation,
+  prepare: StepsStation,
+  place: StepsStation,
+  paint: StepsStation,
+  cure: StepsStation,
+  log: LogStation,
+};
+
+/** One job: its time, its stations, and the station that is worked at. */
+export function JobPage() {
+  const { id = '', station = 'fit' } = useParams();
+  const { jobs, shop } = useWorkshop();
+  const job = jobs.find((j) => j.id === id);
+  const plan = useJobPlan(id);
+  const whole = usePlan();
+  const tell = useTell();
+  const navigate = useNavigate();
+  const [chosen, setChosen] = useState<string>();
+  const edit = useCallback(
+    (patch: Patch, label: string) => {
+      editJob(id, patch, label).catch((error: unknown) => tell(`The change was not kept: ${error instanceof Error ? error.message : String(error)} Try again, or reload.`, { tone: 'error' }));
+    },
+    [id, tell],
+  );
+  if (!job) {
+    return (
+      <div className="sheet p-6">
+        <h1 className="text-xl font-bold">This job is not here</h1>
+        <p className="mb-3">It may have been on another device, or taken out of the workshop.</p>
+        <Link className="btn btn-primary" to="/jobs">All jobs</Link>
+      </div>
+    );
+  }
+  const { zone } = shop.hours;
+  const mark = job.marks.find((m) => m.id === chosen) ?? job.marks[0];
+  const current = (stationsOf(job).find((s) => s.id === station)?.id ?? 'fit') as StationId;
+  const View = VIEWS[current];
+  const late = job.deadline !== undefined && plan !== undefined && plan.schedule.packed > job.deadline;
+  const wash = plan?.schedule.care.find((c) => /first wash/.test(c.what));
+  const exportJob = async () => {
+    const { writeJobFile } = await import('@kolleta/core/jobFile');
+    download(`${fileName(job.name)}.kolleta-job.json`, writeJobFile(job), 'application/json');
+  };
+  const close = () => {
+    edit(setAt(['closed'], true), 'Close the job');
+    tell(`${job.name} is closed and off the bench.`, { action: { label: 'Undo', run: () => void editJob(job.id, setAt(['closed'], false), 'Open the job again') } });
+    void navigate('/jobs');
+  };
+  return (
+    <div className="flex flex-col gap-3">
+      <div className="flex flex-wrap items-end justify-between gap-x-6 gap-y-1">
+        <div className="min-w-0">
+          <h1 className="text-[1.65rem] leading-8 font-extrabold break-words [&_.token]:text-base-content [&_.token]:border-transparent hover:[&_.token]:border-primary">
+            <TextWord label="Name of the job" value={job.name} onChange={(name) => edit(setAt(['name'], name), 'Name the job')} />
+          </h1>
+          <p className="quiet text-[0.9rem] [&_.token]:font-normal [&_.token]:text-inherit [&_.token]:border-transparent">
+            <TextWord label="Client" value={job.client} empty="no client" onChange={(client) => edit(setAt(['client'], client), 'Name the client')} /> · {job.count === 1 ? '' : `${job.count} `}
+            {job.piece.name}, {job.marks.length === 1 ? 'one mark' : `${job.marks.length} marks`} each
+          </p>
+        </div>
+        <div className="text-right">
+          <p className="text-[0.98rem]">
+            wanted{' '}
+            <input
+              type="datetime-local"
+              className="token measure text-[0.86rem]"
+              aria-label="Wanted"
+              value={job.deadline === undefined ? '' : toField(job.deadline, zone)}
+              onChange={(event) => {
+                const read = event.target.value ? fromField(event.target.value, zone) : undefined;
+                if (!read) edit([{ op: 'remove', path: ['deadline'] }], 'Take the date off');
+                else if (read.ok) edit(setAt(['deadline'], read.value), 'Set the date');
+              }}
+            />
+            {plan && plan.schedule.steps.length > 0 && (
+              <>
+                {' '}· packed <strong className={`font-head text-[1.05rem] ${late ? 'text-error' : 'text-success'}`}>{formatMoment(plan.schedule.packed, zone)}{late && ' — too late'}</strong>
+              </>
+            )}
+          </p>
+          {plan && (
+            <p className="quiet text-[0.86rem]">
+              {formatDuration(plan.handsLeft)} of hands-on work{plan.schedule.latestStart ? ` · start by ${formatMoment(plan.schedule.latestStart, zone)}` : ''}
+              {plan.schedule.slack !== undefined ? ` · ${formatDuration(plan.schedule.slack)} of slack` : ''}
+              {wash ? ` · first wash ${formatMoment(wash.until, zone)}` : ''}
+            </p>
+          )}
+        </div>
+      </div>
+      {plan && whole && plan.schedule.steps.length > 0 && <JobRibbon job={job} plan={plan} whole={whole} shop={shop} />}
+      <Strip stations={stationsOf(job).map((s) => ({ ...s, to: `/job/${job.id}/${s.id}`, current: s.id === current, peeled: isPeeled(s.id, plan), attention: attentionAt(s.id, plan) }))} />
+      {plan ? <View job={job} plan={plan} shop={shop} edit={edit} mark={mark} chooseMark={setChosen} station={current} /> : <p className="sheet p-6">{job.closed ? 'This job is closed.' : 'Working it out…'}</p>}
+      <div className="flex flex-wrap gap-2">
+        <button type="button" className="btn btn-sm btn-ghost border-base-300" onClick={() => void exportJob()}>Save as job file</button>
+        <button type="button" className="btn btn-sm btn-ghost border-base-300" onClick={() => window.print()}>Print</button>
+        {job.closed ? (
+          <button type="button" className="btn btn-sm btn-ghost border-base-300" onClick={() => edit(setAt(['closed'], false), 'Open the job again')}>Open it again</button>
+        ) : (
+          <button type="button" className="btn btn-sm btn-ghost border-base-300" onClick={close}>Close the job</button>
+        )}
+        <span className="quiet ml-auto self-center text-sm">Kept in this browser as you go. {whole ? `Planned ${formatMoment(Math.min(whole.at, now()), zone)}.` : ''}</span>
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,48 @@
+import { useMemo } from 'react';
+import { formatDuration } from '@kolleta/core/units';
+import { formatMoment } from '@kolleta/core/schedule';
+import type { Job, Shop } from '@kolleta/core/job';
+import type { JobPlan, Plan } from '@kolleta/core/plan';
+import { Ribbon, type RibbonBlock, type RibbonWait } from '../../ui/Ribbon';
+
+const FILM_STATIONS = new Set(['cut', 'weed', 'tape']);
+
+/** One job's time: film in the upper lane, the piece in the middle, what goes on after the last step below. */
+export function JobRibbon({ job, plan, whole, shop }: { job: Job; plan: JobPlan; whole: Plan; shop: Shop }) {
+  const { zone } = shop.hours;
+  const { blocks, waits } = useMemo(() => {
+    const at = new Map(plan.schedule.steps.map((s) => [s.step.id, s]));
+    const made: RibbonBlock[] = plan.schedule.steps.map((s) => ({
+      id: s.step.id,
+      lane: FILM_STATIONS.has(s.step.station) ? 0 : 1,
+      spans: s.spans,
+      label: `${s.step.short} ${s.step.hands}`,
+      title: `${s.step.title}: ${formatMoment(s.start, zone)}, ${formatDuration(s.step.hands)}`,
+      state: s.state,
+      tone: s.step.id.endsWith('/pack') ? 'last' : 'work',
+    }));
+    const between: RibbonWait[] = plan.schedule.steps.flatMap((s) =>
+      s.step.after.flatMap((lag): RibbonWait[] => {
+        const other = at.get(lag.step);
+        return other && lag.least >= 3 ? [{ id: `${s.step.id}<${lag.step}`, lane: 1, start: other.end, end: other.end + lag.least * 60_000, label: lag.why }] : [];
+      }),
+    );
+    const after = plan.schedule.care.map((c): RibbonWait => ({ id: c.what, lane: 2, start: c.from, end: c.until, label: `${c.what} ${formatMoment(c.until, zone)}${c.packed ? ' — may be packed meanwhile' : ''}` }));
+    const longest = after.toSorted((a, b) => a.end - b.end)[0];
+    return { blocks: made, waits: [...between, ...(longest ? [longest] : [])] };
+  }, [plan, zone]);
+  const dayName = (moment: number) => formatMoment(moment, zone).replace(/ \d\d:\d\d$/, '');
+  const hands = formatDuration(plan.handsLeft);
+  const done = plan.schedule.steps.filter((s) => s.state === 'done').flatMap((s) => s.spans);
+  const windows = [...done, ...whole.schedule.windows].toSorted((a, b) => a.start - b.start);
+  return <Ribbon blocks={blocks} waits={waits} windows={merged(windows)} now={whole.at} deadline={job.deadline} dayName={dayName} label={`Time of ${job.name}: ${hands} of hands left, packed ${formatMoment(plan.schedule.packed, zone)}${job.deadline ? `, wanted ${formatMoment(job.deadline, zone)}` : ''}`} />;
+}
+
+/** Overlapping spans joined. */
+function merged(spans: readonly { start: number; end: number }[]): { start: number; end: number }[] {
+  return spans.reduce<{ start: number; end: number }[]>((all, span) => {
+    const last = all.at(-1);
+    if (last && span.start <= last.end) return [...all.slice(0, -1), { start: last.start, end: Math.max(last.end, span.end) }];
+    return [...all, { start: span.start, end: span.end }];
+  }, []);
+}

@@ -1,0 +1,82 @@
+import type { ReactNode } from 'react';
+import type { Job, Mark, Patch, Reading, Shop, StationId } from '@kolleta/core/job';
+import type { JobPlan } from '@kolleta/core/plan';
+import { ReadingCard } from '../../ui/ReadingCard';
+
+/** What every station of a job gets. */
+export interface StationProps {
+  job: Job;
+  plan: JobPlan;
+  shop: Shop;
+  /** Changes the job, undoable under the label. */
+  edit: (patch: Patch, label: string) => void;
+  /** The mark that is worked on. */
+  mark: Mark | undefined;
+  chooseMark: (id: string) => void;
+}
+
+/** The drawing on the left, sentences and readings on the right. */
+export function StationLayout({ drawing, children, title }: { drawing: ReactNode; children: ReactNode; title: string }) {
+  return (
+    <div className="grid gap-4 lg:grid-cols-[minmax(0,1.8fr)_minmax(20rem,1fr)]">
+      <section aria-label={`${title}, drawing`} className="sheet flex min-h-[20rem] flex-col overflow-hidden lg:min-h-[28rem]">
+        {drawing}
+      </section>
+      <section aria-label={title} className="flex flex-col gap-2.5">
+        {children}
+      </section>
+    </div>
+  );
+}
+
+const ORDER = { stop: 0, watch: 1, fine: 2 };
+
+interface ReadingsProps extends Pick<StationProps, 'plan' | 'edit' | 'mark'> {
+  stations: readonly StationId[];
+  shown?: string;
+  onShow?: (reading: Reading) => void;
+}
+
+/** The readings of some stations: of the mark in hand and of the whole piece, the gravest first. */
+export function Readings({ plan, edit, stations, mark, shown, onShow }: ReadingsProps) {
+  const others = plan.marks.filter((m) => m.mark.id !== mark?.id).map((m) => m.mark.id);
+  const own = plan.readings.filter((r) => stations.includes(r.station) && !others.some((id) => r.id.split(':').includes(id)));
+  const sorted = own.toSorted((a, b) => ORDER[a.verdict] - ORDER[b.verdict]);
+  return (
+    <>
+      {sorted.map((reading) => (
+        <ReadingCard key={reading.id} reading={reading} onCure={(cure) => edit(cure.patch, cure.label)} onShow={onShow} shown={shown === reading.id} />
+      ))}
+    </>
+  );
+}
+
+/** Which mark is worked on, where there are several. */
+export function MarkTabs({ job, mark, chooseMark, children }: Pick<StationProps, 'job' | 'mark' | 'chooseMark'> & { children?: ReactNode }) {
+  if (job.marks.length < 2 && !children) return null;
+  return (
+    <div className="flex flex-wrap items-center gap-1.5" role="group" aria-label="Marks">
+      {job.marks.length > 1 &&
+        job.marks.map((m) => (
+          <button key={m.id} type="button" className={`btn btn-sm ${m.id === mark?.id ? 'btn-neutral' : 'btn-ghost border-base-300'}`} aria-pressed={m.id === mark?.id} onClick={() => chooseMark(m.id)}>
+            {m.name}
+          </button>
+        ))}
+      {children}
+    </div>
+  );
+}
+
+/** A small head over a drawing. */
+export function DrawingHead({ title, text, children }: { title: string; text?: string; children?: ReactNode }) {
+  return (
+    <div className="flex flex-wrap items-start justify-between gap-2 px-4 pt-3">
+      <div>
+        <h2 className="text-[0.95rem] font-bold">{title}</h2>
+        {text && <p className="quiet text-[0.83rem]">{text}</p>}
+      </div>
+      {children}
+    </div>
+  );
+}
+

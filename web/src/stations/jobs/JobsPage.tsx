@@ -1,0 +1,124 @@
+import { useRef, useState } from 'react';
+import { Link, useNavigate } from 'react-router';
+import { BLANKS, GROUNDS, type Blank } from '@kolleta/core/facts';
+import { formatMoment } from '@kolleta/core/schedule';
+import { formatDuration, formatLength } from '@kolleta/core/units';
+import { FrontView } from '../../drawing/FrontView';
+import { now } from '../../storage/clock';
+import { db } from '../../storage/db';
+import { newId } from '../../storage/newId';
+import { useWorkshop } from '../../storage/useWorkshop';
+import { loadDemo } from '../../storage/workshop';
+import { useTell } from '../../ui/toasts';
+import { VerdictMark } from '../../ui/Verdict';
+import { usePlan } from '../../workers/usePlan';
+import { gravest } from '@kolleta/core/job';
+import { newJob, pieceOf } from './newJob';
+
+const wide = (blank: Blank) => (blank.shape.kind === 'flat' ? blank.shape.width : blank.shape.diameter);
+
+/** The open jobs, each with its piece as it will look, and the shelf of blanks for a new one. */
+export function JobsPage() {
+  const { jobs, shop } = useWorkshop();
+  const plan = usePlan();
+  const tell = useTell();
+  const navigate = useNavigate();
+  const input = useRef<HTMLInputElement>(null);
+  const [problem, setProblem] = useState<string>();
+  const open = jobs.filter((j) => !j.closed);
+  const closed = jobs.filter((j) => j.closed);
+  const begin = async (blank: Blank) => {
+    const job = newJob(shop, blank, now());
+    await db.jobs.add(job);
+    await navigate(`/job/${job.id}/measure`);
+  };
+  const take = async (file: File | undefined) => {
+    if (!file) return;
+    setProblem(undefined);
+    const { readJobFile } = await import('@kolleta/core/jobFile');
+    const read = readJobFile(await file.text(), file.name);
+    if (input.current) input.current.value = '';
+    if (!read.ok) {
+      setProblem(`${read.problem.found} ${read.problem.wayOut}`);
+      return;
+    }
+    const taken = (await db.jobs.get(read.value.id)) !== undefined;
+    const job = taken ? { ...read.value, id: newId(), name: `${read.value.name} (from file)` } : read.value;
+    await db.jobs.add(job);
+    tell(`${job.name} is here${taken ? '; the job of the same origin was left as it is' : ''}.`);
+    await navigate(`/job/${job.id}/fit`);
+  };
+  return (
+    <div className="flex flex-col gap-5">
+      <div className="flex flex-wrap items-center gap-2">
+        <h1 className="mr-auto text-[1.65rem] font-extrabold">Jobs</h1>
+        <button type="button" className="btn btn-outline" onClick={() => input.current?.click()}>Open a job file</button>
+        <input ref={input} type="file" accept=".json,application/json" className="hidden" aria-label="Job file" onChange={(event) => void take(event.target.files?.[0])} />
+      </div>
+      {problem && <p role="alert" className="bg-error text-error-content rounded px-3 py-2">{problem}</p>}
+      {open.length === 0 && (
+        <div className="sheet p-6">
+          <h2 className="text-xl font-bold">No job is open</h2>
+          <p className="mb-3">A job is one set of equal pieces with their marks: what goes on, how large, from which film, by when. Choose a blank below to begin one.</p>
+          <button type="button" className="btn btn-outline btn-primary" onClick={() => void loadDemo()}>Open the demo workshop</button>
+        </div>
+      )}
+      <ul className="grid gap-3 xl:grid-cols-2">
+        {open.map((job) => {
+          const own = plan?.jobs.get(job.id);
+          const late = own && job.deadline !== undefined && own.schedule.packed > job.deadline;
+          const next = own?.schedule.steps.find((s) => s.state !== 'done');
+          return (
+            <li key={job.id}>
+              <Link to={`/job/${job.id}/fit`} className="sheet hover:border-primary grid min-h-36 grid-cols-[10rem_minmax(0,1fr)] gap-3 p-3">
+                {own && <FrontView piece={job.piece} marks={own.marks} shop={shop} className="h-36" pad={[4, 4, 8, 4]} />}
+                <div className="col-start-2 min-w-0">
+                  <div className="flex items-start gap-2">
+                    <h2 className="min-w-0 flex-1 text-lg leading-6 font-bold break-words">{job.name}</h2>
+                    {own && <VerdictMark verdict={gravest(own.readings)} />}
+                  </div>
+                  <p className="quiet text-sm">{job.client}{job.client && ' · '}{job.count === 1 ? '' : `${job.count} `}{job.piece.name}</p>
+                  {own && own.schedule.steps.length > 0 && (
+                    <p className="mt-1.5 text-[0.95rem]">
+                      packed <strong className={late ? 'text-error' : 'text-success'}>{formatMoment(own.schedule.packed, shop.hours.zone)}{late && ', too late'}</strong>
+                      {job.deadline !== undefined && <> · wanted {formatMoment(job.deadline, shop.hours.zone)}</>}
+                    </p>
+                  )}
+                  {next && <p className="quiet text-sm">next: {next.step.title[0]!.toLowerCase() + next.step.title.slice(1)} · {formatDuration(own!.handsLeft)} of hands left</p>}
+                </div>
+              </Link>
+            </li>
+          );
+        })}
+      </ul>
+      <section aria-label="A new job">
+        <h2 className="mb-1 text-lg font-bold">Begin a job with a blank</h2>
+        <p className="quiet mb-2 text-sm">All drawn to one scale. The measures are only to start from: measure your own piece.</p>
+        <ul className="sheet flex flex-wrap items-end justify-around gap-x-5 gap-y-4 px-4 pt-4 pb-3">
+          {BLANKS.map((blank) => (
+            <li key={blank.id}>
+              <button type="button" className="hover:text-primary flex w-full min-w-24 flex-col items-center gap-1" onClick={() => void begin(blank)}>
+                <span style={{ width: Math.max(30, wide(blank) * 0.55 + 6), height: blank.shape.height * 0.55 + 12 }} className="block">
+                  <FrontView piece={pieceOf(blank)} marks={[]} shop={shop} className="size-full" pad={[2, 2, 2, 2]} />
+                </span>
+                <span className="max-w-32 text-center text-sm leading-tight font-bold">{blank.name}</span>
+                <span className="quiet measure text-[0.74rem]">{blank.shape.kind === 'cylinder' ? 'ø ' : ''}{formatLength(wide(blank), shop.lengths, { unit: false, digits: 0 })} × {formatLength(blank.shape.height, shop.lengths, { digits: 0 })}</span>
+                <span className="sr-only">{GROUNDS[blank.ground].name}</span>
+              </button>
+            </li>
+          ))}
+        </ul>
+      </section>
+      {closed.length > 0 && (
+        <section aria-label="Closed jobs">
+          <h2 className="mb-1 text-lg font-bold">Closed</h2>
+          <ul className="flex flex-wrap gap-2">
+            {closed.map((job) => (
+              <li key={job.id}><Link className="btn btn-sm btn-ghost border-base-300" to={`/job/${job.id}/log`}>{job.name}</Link></li>
+            ))}
+          </ul>
+        </section>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,62 @@
+import { GRIP_LIMITS } from '@kolleta/core/facts';
+import { growBox } from '@kolleta/core/geometry';
+import { formatLength } from '@kolleta/core/units';
+import { Dimension } from '../../drawing/Dimension';
+import { MarkShapes } from '../../drawing/MarkShapes';
+import { Scaled } from '../../drawing/Scaled';
+import { MmRect } from '../../drawing/WallDrawing';
+import { DrawingHead, MarkTabs, Readings, StationLayout, type StationProps } from '../job/station';
+import { StepCards } from '../steps/StepCards';
+import { GripChart } from './GripChart';
+
+/** The tape that carries each mark over, and how much of it. */
+export function TapeStation({ job, plan, shop, edit, mark, chooseMark }: StationProps) {
+  const layers = plan.layers.filter((l) => l.mark === mark?.id);
+  const fitted = plan.marks.find((m) => m.mark.id === mark?.id);
+  const system = shop.lengths;
+  const drawing =
+    layers.length > 0 && fitted ? (
+      <>
+        <DrawingHead title="The grip window" text="Green is the grip that lifts the film off its liner and still lets go of it on the piece. Each dot is one use of a piece of tape, the first the largest; deep green is preferred." />
+        <div className="px-3">
+          {layers.map((layer) => (
+            <div key={layer.film.id}>
+              {layers.length > 1 && <h3 className="px-1 text-sm font-bold">{layer.film.name}</h3>}
+              <GripChart layer={layer} shop={shop} />
+            </div>
+          ))}
+        </div>
+        <Scaled box={growBox(fitted.fitted.box, GRIP_LIMITS.margin)} pad={[14, 66, 30, 24]} className="min-h-44 flex-1" label="The piece of tape over the mark, to scale" most={4}>
+          <MmRect box={growBox(fitted.fitted.box, GRIP_LIMITS.margin)} fill="var(--liner)" fillOpacity={0.9} stroke="var(--color-primary)" dash="8 4" />
+          <MarkShapes plan={fitted} shop={shop} />
+          <Dimension from={[fitted.fitted.box.minX - GRIP_LIMITS.margin, fitted.fitted.box.minY - GRIP_LIMITS.margin]} to={[fitted.fitted.box.maxX + GRIP_LIMITS.margin, fitted.fitted.box.minY - GRIP_LIMITS.margin]} beside={10} system={system} />
+          <Dimension from={[fitted.fitted.box.maxX + GRIP_LIMITS.margin, fitted.fitted.box.minY - GRIP_LIMITS.margin]} to={[fitted.fitted.box.maxX + GRIP_LIMITS.margin, fitted.fitted.box.maxY + GRIP_LIMITS.margin]} beside={10} system={system} />
+        </Scaled>
+      </>
+    ) : (
+      <p className="m-auto p-6">Nothing to lift yet.</p>
+    );
+  return (
+    <StationLayout title="Tape" drawing={drawing}>
+      <MarkTabs job={job} mark={mark} chooseMark={chooseMark} />
+      {layers.map(({ choice, pieces, film }) =>
+        choice && pieces ? (
+          <div key={film.id} className="sheet px-4 py-3">
+            <h2 className="text-[0.98rem] font-bold">{film.name}</h2>
+            <p className="text-[1.05rem] leading-7">
+              Take <strong>{choice.tape.name}</strong>: {pieces.pieces === 1 ? 'one piece' : `${pieces.pieces} pieces`} of{' '}
+              <strong className="measure text-[0.94em]">{formatLength(Math.ceil(pieces.width), system, { unit: false })} × {formatLength(Math.ceil(pieces.height), system)}</strong>
+              {pieces.strips > 1 ? `, laid in ${pieces.strips} strips` : ''}, {pieces.usesEach === 1 ? 'used once' : `used up to ${pieces.usesEach} times each`}. {choice.why}
+            </p>
+            <p className="quiet text-sm">
+              A piece works from use {choice.uses.from} to {choice.uses.to}; {formatLength(pieces.length, system, { digits: 0 })} comes off the roll.
+              {choice.dull > 0 ? ` Press it on clean cloth or glass ${choice.dull === 1 ? 'once' : `${choice.dull} times`} first.` : ''} A substitute only as the last resort.
+            </p>
+          </div>
+        ) : null,
+      )}
+      <Readings plan={plan} edit={edit} mark={mark} stations={['tape']} />
+      <StepCards plan={plan} shop={shop} stations={['tape']} />
+    </StationLayout>
+  );
+}

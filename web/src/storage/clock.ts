@@ -1,0 +1,17 @@
+import { db } from './db';
+
+let offset = 0;
+
+/** Now, UTC ms: the real clock, or the demo's, which ticks from where the demo begins. */
+export const now = (): number => Date.now() + offset;
+
+/** Reads the demo's offset once at the start. */
+export async function readClock(): Promise<void> {
+  offset = (await db.settings.get('clockOffset'))?.value ?? 0;
+}
+
+/** Sets the clock so that it now shows a moment, or back to the real one. */
+export async function setClock(at: number | undefined): Promise<void> {
+  offset = at === undefined ? 0 : at - Date.now();
+  await db.settings.put({ key: 'clockOffset', value: offset });
+}

@@ -1,0 +1,46 @@
+import type { Shop } from '@kolleta/core/job';
+import type { Workshop } from '@kolleta/core/jobFile';
+import { setClock } from './clock';
+import { db } from './db';
+
+/** Where the demo's clock starts: Tuesday 1 December 2026, 09:40 in Dublin. */
+export const DEMO_START = Date.parse('2026-12-01T09:40:00Z');
+
+/** Puts a whole workshop in the place of what is there, all of it or nothing. */
+export async function replaceWorkshop({ shop, jobs, events }: Workshop, isDemo: boolean): Promise<void> {
+  await db.transaction('rw', [db.jobs, db.shop, db.events, db.history, db.settings], async () => {
+    await Promise.all([db.jobs.clear(), db.events.clear(), db.history.clear()]);
+    await db.shop.put({ id: 'shop', shop });
+    await db.jobs.bulkPut(jobs);
+    await db.events.bulkPut(events);
+    await db.settings.put({ key: 'isDemo', value: isDemo ? 1 : 0 });
+  });
+  await setClock(isDemo ? DEMO_START : undefined);
+}
+
+/** Loads the demo workshop from the file that ships. */
+export async function loadDemo(): Promise<void> {
+  const [{ readWorkshopFile }, demo] = await Promise.all([import('@kolleta/core/jobFile'), import('../../../demo/workshop.json?raw')]);
+  const read = readWorkshopFile(demo.default, 'the demo workshop');
+  if (!read.ok) throw new Error(read.problem.found);
+  await replaceWorkshop(read.value, true);
+}
+
+/** Keeps films, tapes, machines and hours, and begins without jobs and log. */
+export async function startEmpty(): Promise<void> {
+  const shop = (await db.shop.get('shop'))?.shop;
+  if (shop) await replaceWorkshop({ shop: { ...shop, name: 'My workshop' }, jobs: [], events: [] }, false);
+}
+
+/** Changes the shop. */
+export async function editShop(change: (shop: Shop) => Shop): Promise<void> {
+  await db.transaction('rw', db.shop, async () => {
+    const entry = await db.shop.get('shop');
+    if (entry) await db.shop.put({ id: 'shop', shop: change(entry.shop) });
+  });
+}
+
+/** At the very first start the demo workshop is there. */
+export async function prepareFirstStart(): Promise<void> {
+  if (!(await db.shop.get('shop'))) await loadDemo();
+}

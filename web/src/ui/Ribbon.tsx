@@ -1,0 +1,136 @@
+import { scaleLinear } from 'd3-scale';
+import { useMemo } from 'react';
+import { useSize } from '../drawing/useSize';
+
+/** Something on the ribbon; times are UTC ms. */
+export interface RibbonBlock {
+  id: string;
+  lane: 0 | 1;
+  spans: readonly { start: number; end: number }[];
+  label: string;
+  title: string;
+  state: 'done' | 'running' | 'waiting';
+  tone: 'work' | 'last';
+}
+export interface RibbonWait {
+  id: string;
+  lane: 0 | 1 | 2;
+  start: number;
+  end: number;
+  label: string;
+}
+
+interface Props {
+  blocks: readonly RibbonBlock[];
+  waits: readonly RibbonWait[];
+  /** Working windows; time between them is shaded and pressed together. */
+  windows: readonly { start: number; end: number }[];
+  now: number;
+  deadline?: number;
+  dayName: (at: number) => string;
+  label: string;
+}
+
+/** Closed hours take this share of the room that working hours take. */
+const CLOSED = 0.12;
+const LANE = 21;
+const TOP = 24;
+
+/** The job's real time: hands solid, waits hatched, closed hours shaded and pressed together, the now-line, the flag of the date. */
+export function Ribbon({ blocks, waits, windows, now, deadline, dayName, label }: Props) {
+  const [ref, size] = useSize<HTMLDivElement>();
+  const width = size?.width ?? 0;
+  const ends = blocks.flatMap((b) => b.spans.map((s) => s.end));
+  const from = Math.min(now, ...blocks.flatMap((b) => b.spans.map((s) => s.start))) - 10 * 60_000;
+  const until = Math.max(now + 3_600_000, ...ends, deadline !== undefined && deadline > now ? deadline : 0) + 45 * 60_000;
+  const scale = useMemo(() => {
+    const inside = windows.filter((w) => w.end > from && w.start < until);
+    const marks: [time: number, weight: number][] = [[from, 0]];
+    let sum = 0;
+    let at = from;
+    const go = (to: number, rate: number) => {
+      if (to <= at) return;
+      sum += (to - at) * rate;
+      at = to;
+      marks.push([at, sum]);
+    };
+    for (const window of inside) {
+      go(Math.min(until, window.start), at < now && window.start <= now ? 1 : CLOSED);
+      go(Math.min(until, window.end), 1);
+    }
+    go(until, CLOSED);
+    return scaleLinear().domain(marks.map(([t]) => t)).range(marks.map(([, w]) => 8 + (w / Math.max(1, sum)) * Math.max(0, width - 16)));
+  }, [windows, from, until, now, width]);
+  const x = (at: number) => scale(Math.min(until, Math.max(from, at)));
+  const closed = windows.filter((w) => w.end > from && w.start < until).flatMap((w, i, all) => {
+    const next = all[i + 1]?.start ?? until;
+    return next - w.end > 3 * 3_600_000 ? [{ start: w.end, end: Math.min(next, until) }] : [];
+  });
+  const days = [...new Map(windows.filter((w) => w.end > from && w.start < until).map((w) => [dayName(w.start), w.start])).entries()];
+  const height = TOP + 3 * LANE + 6;
+  return (
+    <div ref={ref} className="sheet overflow-hidden">
+      {width > 0 && (
+        <svg width={width} height={height} role="img" aria-label={label} className="block">
+          <defs>
+            <pattern id="wait" width="8" height="8" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+              <rect width="4" height="8" fill="var(--wait)" opacity="0.65" />
+            </pattern>
+          </defs>
+          {closed.map((c) => (
+            <rect key={c.start} x={x(c.start)} y={0} width={Math.max(2, x(c.end) - x(c.start))} height={height} fill="var(--night)" />
+          ))}
+          {days.map(([name, at], i) => {
+            const left = i === 0 ? Math.max(6, x(at) + 4) : x(at) + 4;
+            const next = days[i + 1] ? x(days[i + 1]![1]) : width;
+            return next - left > 30 ? (
+              <text key={name} x={left} y={15} fontSize={12} fill="var(--quiet)">
+                {next - left > 64 ? name : name.split(' ')[0]}
+              </text>
+            ) : null;
+          })}
+          {waits.map((wait) => {
+            const [a, b] = [x(wait.start), x(wait.end)];
+            if (b - a < 2) return null;
+            return (
+              <g key={wait.id}>
+                <title>{wait.label}</title>
+                <rect x={a} y={TOP + wait.lane * LANE + 2} width={b - a} height={LANE - 5} fill="url(#wait)" opacity={0.85} rx={2} />
+                {b - a > wait.label.length * 6.2 && (
+                  <text x={(a + b) / 2} y={TOP + wait.lane * LANE + 14} fontSize={11.5} textAnchor="middle" fill="var(--color-base-content)" stroke="var(--color-base-100)" strokeWidth={3.5} paintOrder="stroke">
+                    {wait.label}
+                  </text>
+                )}
+              </g>
+            );
+          })}
+          {blocks.map((block) =>
+            block.spans.map((span, i) => {
+              const [a, b] = [x(span.start), Math.max(x(span.end), x(span.start) + 3)];
+              const fill = block.state === 'done' ? 'var(--color-base-300)' : block.tone === 'last' ? 'var(--color-success)' : 'var(--color-primary)';
+              return (
+                <g key={`${block.id}${i}`}>
+                  <title>{block.title}</title>
+                  <rect x={a} y={TOP + block.lane * LANE} width={Math.max(3, b - a - 0.8)} height={LANE - 3} rx={2.5} fill={fill} stroke={block.state === 'running' ? 'var(--color-accent)' : 'var(--color-base-100)'} strokeWidth={block.state === 'running' ? 2 : 0.6} />
+                  {b - a > block.label.length * 6.4 + 8 && (
+                    <text x={a + 5} y={TOP + block.lane * LANE + 13} fontSize={11.5} fill={block.state === 'done' ? 'var(--color-base-content)' : 'var(--color-primary-content)'}>
+                      {block.label}
+                    </text>
+                  )}
+                </g>
+              );
+            }),
+          )}
+          {deadline !== undefined && deadline > from && (
+            <g>
+              <line x1={x(deadline)} x2={x(deadline)} y1={6} y2={height} stroke="var(--color-base-content)" strokeWidth={2} />
+              <path d={`M${x(deadline)} 5 h-26 l5 6 l-5 6 h26z`} fill="var(--color-base-content)" />
+            </g>
+          )}
+          <line x1={x(now)} x2={x(now)} y1={2} y2={height} stroke="var(--color-error)" strokeWidth={2} />
+          <circle cx={x(now)} cy={4} r={4} fill="var(--color-error)" />
+        </svg>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,137 @@
+import { useId, useState, type KeyboardEvent, type ReactNode } from 'react';
+import { formatLength, parseLength, type LengthSystem, type Problem, type Result } from '@kolleta/core/units';
+
+/** A sentence with words in it that can be changed. */
+export function Sentence({ children, className = '' }: { children: ReactNode; className?: string }) {
+  return <div className={`text-[1.04rem] leading-8 ${className}`}>{children}</div>;
+}
+
+interface ChoiceProps<T extends string> {
+  label: string;
+  value: T;
+  options: readonly { value: T; label: string; group?: string }[];
+  onChange: (value: T) => void;
+}
+
+/** A word that is one of several. */
+export function Choice<T extends string>({ label, value, options, onChange }: ChoiceProps<T>) {
+  const groups = [...new Set(options.map((o) => o.group ?? ''))];
+  return (
+    <select className="token" aria-label={label} value={value} onChange={(event) => onChange(event.target.value as T)}>
+      {groups.map((group) => {
+        const own = options.filter((o) => (o.group ?? '') === group).map((o) => (
+          <option key={o.value} value={o.value}>
+            {o.label}
+          </option>
+        ));
+        return group ? <optgroup key={group} label={group}>{own}</optgroup> : own;
+      })}
+    </select>
+  );
+}
+
+interface TypedProps<T> {
+  label: string;
+  shown: string;
+  read: (text: string) => Result<T>;
+  onChange: (value: T) => void;
+  width?: string;
+}
+
+/** A word that is typed: read when it is left or on Enter, put back on Escape; what cannot be read is said, and kept to be mended. */
+export function Typed<T>({ label, shown, read, onChange, width }: TypedProps<T>) {
+  const [draft, setDraft] = useState<string>();
+  const [problem, setProblem] = useState<Problem>();
+  const id = useId();
+  const commit = () => {
+    if (draft === undefined) return;
+    if (draft.trim() === shown.trim()) {
+      setDraft(undefined);
+      setProblem(undefined);
+      return;
+    }
+    const result = read(draft);
+    if (result.ok) {
+      setDraft(undefined);
+      setProblem(undefined);
+      onChange(result.value);
+    } else setProblem(result.problem);
+  };
+  const keys = (event: KeyboardEvent<HTMLInputElement>) => {
+    if (event.key === 'Enter') commit();
+    if (event.key === 'Escape') {
+      setDraft(undefined);
+      setProblem(undefined);
+    }
+  };
+  return (
+    <span className="relative">
+      <input
+        className="token measure text-[0.94em]"
+        style={width ? { width } : undefined}
+        aria-label={label}
+        aria-invalid={problem ? true : undefined}
+        aria-describedby={problem ? id : undefined}
+        value={draft ?? shown}
+        onChange={(event) => setDraft(event.target.value)}
+        onFocus={(event) => event.target.select()}
+        onBlur={commit}
+        onKeyDown={keys}
+        spellCheck={false}
+        autoComplete="off"
+      />
+      {problem && (
+        <span id={id} role="alert" className="bg-error text-error-content block rounded px-2 py-1 text-sm leading-snug">
+          {problem.found} {problem.wayOut}
+        </span>
+      )}
+    </span>
+  );
+}
+
+interface LengthProps {
+  label: string;
+  value: number;
+  system: LengthSystem;
+  least?: number;
+  check?: (mm: number) => Result<number>;
+  onChange: (mm: number) => void;
+}
+
+/** A length in a sentence: typed in either unit, shown in the user's. */
+export function LengthWord({ label, value, system, least = 0, check, onChange }: LengthProps) {
+  const read = (text: string): Result<number> => {
+    const length = parseLength(text, system, label, least);
+    return length.ok && check ? check(length.value) : length;
+  };
+  return <Typed label={label} shown={formatLength(value, system)} read={read} onChange={onChange} />;
+}
+
+/** A whole number in a sentence. */
+export function CountWord({ label, value, least = 1, most = 500, onChange }: { label: string; value: number; least?: number; most?: number; onChange: (n: number) => void }) {
+  const read = (text: string): Result<number> => {
+    const n = Number(text.trim());
+    if (Number.isInteger(n) && n >= least && n <= most) return { ok: true, value: n };
+    return { ok: false, problem: { found: `"${text}" is not a count.`, expected: `${least} to ${most}`, where: label, wayOut: `Type a whole number from ${least} to ${most}.` } };
+  };
+  return <Typed label={label} shown={`${value}`} read={read} onChange={onChange} />;
+}
+
+/** Words in a sentence; empty is allowed where `empty` says what it means. */
+export function TextWord({ label, value, onChange, empty }: { label: string; value: string; onChange: (text: string) => void; empty?: string }) {
+  const read = (text: string): Result<string> => {
+    const words = text.trim().slice(0, 200);
+    if (words || empty !== undefined) return { ok: true, value: words };
+    return { ok: false, problem: { found: 'A name is wanted.', expected: 'some words', where: label, wayOut: 'Type a few words.' } };
+  };
+  return (
+    <span className="[&_.measure]:font-[inherit]">
+      <Typed label={label} shown={value || (empty ?? '')} read={(text) => read(text === empty ? '' : text)} onChange={onChange} />
+    </span>
+  );
+}
+
+/** A word that is one of two. */
+export function Switch({ label, on, yes, no, onChange }: { label: string; on: boolean; yes: string; no: string; onChange: (on: boolean) => void }) {
+  return <Choice label={label} value={on ? 'yes' : 'no'} options={[{ value: 'yes', label: yes }, { value: 'no', label: no }]} onChange={(v) => onChange(v === 'yes')} />;
+}

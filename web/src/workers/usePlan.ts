@@ -1,0 +1,66 @@
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { createContext, useContext, useEffect, useState } from 'react';
+import type { Job } from '@kolleta/core/job';
+import type { JobPlan, Plan } from '@kolleta/core/plan';
+import { now } from '../storage/clock';
+import { useWorkshop, type WorkshopState } from '../storage/useWorkshop';
+import { requestPlan } from './plannerClient';
+
+/** Timers longer than this are set again when they ring: browsers take no more. */
+const LONGEST_TIMER_MS = 6 * 3_600_000;
+
+const revisions = new WeakMap<object, number>();
+let lastRevision = 0;
+/** A number for a state of the workshop: the same object, the same number. */
+function revisionOf(state: object): number {
+  const known = revisions.get(state);
+  if (known !== undefined) return known;
+  lastRevision += 1;
+  revisions.set(state, lastRevision);
+  return lastRevision;
+}
+
+/** The next moment at which the plan says something else: a wait is over, a step is due. */
+function nextTurn(plan: Plan, at: number): number | undefined {
+  const moments = [...plan.bench.rack.map((item) => item.until), ...(plan.bench.now ? [plan.bench.now.start] : [])].filter((moment) => moment > at);
+  return moments.length > 0 ? Math.min(...moments) : undefined;
+}
+
+/** The plan of a workshop: again on every edit and event and when a wait ends, not on ticks. */
+export function usePlanOf(state: WorkshopState): { plan: Plan | undefined; error: Error | null } {
+  const [turn, setTurn] = useState(0);
+  const { data, error } = useQuery({
+    queryKey: ['plan', revisionOf(state), turn],
+    queryFn: () => requestPlan('workshop', { jobs: state.jobs, shop: state.shop, events: state.events, now: now() }),
+    placeholderData: keepPreviousData,
+    staleTime: Infinity,
+    gcTime: 10_000,
+    retry: false,
+  });
+  useEffect(() => {
+    const next = data && nextTurn(data, now());
+    if (next === undefined) return undefined;
+    const timer = setTimeout(() => setTurn((n) => n + 1), Math.min(LONGEST_TIMER_MS, Math.max(250, next - now() + 200)));
+    return () => clearTimeout(timer);
+  }, [data]);
+  return { plan: data, error };
+}
+
+export const PlanContext = createContext<Plan | undefined>(undefined);
+export const usePlan = (): Plan | undefined => useContext(PlanContext);
+export const useJobPlan = (id: string): JobPlan | undefined => useContext(PlanContext)?.jobs.get(id);
+
+/** The plan of a job that is not kept: a quick mark. */
+export function useDraftPlan(job: Job | undefined): { plan: JobPlan | undefined; error: Error | null; working: boolean } {
+  const { shop } = useWorkshop();
+  const { data, error, isFetching } = useQuery({
+    queryKey: ['draft', JSON.stringify(job), shop],
+    queryFn: () => requestPlan('draft', { jobs: [job!], shop, events: [], now: now() }),
+    enabled: job !== undefined,
+    placeholderData: keepPreviousData,
+    staleTime: Infinity,
+    gcTime: 5_000,
+    retry: false,
+  });
+  return { plan: job ? data?.jobs.get(job.id) : undefined, error, working: isFetching };
+}
