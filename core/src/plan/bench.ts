@@ -47,6 +47,13 @@ export function stepFacts(events: readonly WorkEvent[]): Map<StepId, StepFact> {
   return facts;
 }
 
+/** Whether a station's work is done, so that its readings are of no more use. */
+function isBehind(station: Reading['station'], placed: readonly PlacedStep[]): boolean {
+  const before = station === 'measure' || station === 'draw' || station === 'fit' ? 'place' : station;
+  const own = placed.filter((s) => s.step.station === before);
+  return own.length > 0 && own.every((s) => s.state === 'done');
+}
+
 function rackOf(schedule: Schedule, now: number): RackItem[] {
   const items: RackItem[] = [];
   for (const job of schedule.jobs.values()) {
@@ -98,9 +105,12 @@ export function benchOf(
       const hours = cut === undefined ? 0 : (now - cut) / MINUTE_MS / 60;
       if (hours >= 20) watch.push({ id: `stale:${weed.step.id}`, job: job.id, verdict: 'watch', lead: `Cut ${Math.round(hours)} h ago, not weeded:`, text: `${job.name}. The cuts close up with time; weed today.`, station: 'weed' });
     }
-    for (const reading of readings.get(job.id) ?? []) {
-      if (reading.verdict === 'fine' || reading.overridden) continue;
-      watch.push({ id: `${job.id}:${reading.id}`, job: job.id, verdict: reading.verdict, lead: `${job.name}:`, text: `${reading.title.replace(/ · .*/, '')}, ${reading.value}. ${reading.why}`, station: reading.station });
+    const speaking = (readings.get(job.id) ?? []).filter((r) => r.verdict !== 'fine' && !r.overridden && !/^(film|missed):/.test(r.id) && !isBehind(r.station, placed));
+    for (const verdict of ['stop', 'watch'] as const) {
+      const [first, ...others] = speaking.filter((r) => r.verdict === verdict);
+      if (!first) continue;
+      const more = others.length === 0 ? '' : ` And ${others.map((r) => r.title.replace(/ · .*/, '').toLowerCase()).filter((title, i, all) => all.indexOf(title) === i).join(', ')}.`;
+      watch.push({ id: `${job.id}:${first.id}`, job: job.id, verdict, lead: `${job.name}:`, text: `${first.title.replace(/ · .*/, '')}, ${first.value}. ${first.why}${more}`, station: first.station });
     }
   }
   for (const { film, left, needed } of films) {
@@ -113,6 +123,6 @@ export function benchOf(
     due: current !== undefined && (current.state === 'running' || current.start <= now + 5 * MINUTE_MS),
     then: rest.filter((s) => s.start < lastNow).slice(0, 12),
     rack: rackOf(schedule, now),
-    watch: watch.filter((item) => !item.id.includes(':film:')).toSorted((a, b) => weight[a.verdict] - weight[b.verdict]),
+    watch: watch.toSorted((a, b) => weight[a.verdict] - weight[b.verdict]),
   };
 }

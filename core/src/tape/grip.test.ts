@@ -77,5 +77,6 @@ describe('choosing tape', () => {
     expect(tapePieces({ width: 66, height: 29 }, 12, choice)).toEqual({ width: 82, height: 45, pieces: 1, usesEach: 12, length: 45, strips: 1 });
     expect(tapePieces({ width: 66, height: 29 }, 30, choice).pieces).toBe(3);
     expect(tapePieces({ width: 300, height: 200 }, 1, choice).strips).toBeGreaterThan(1);
+    expect(tapePieces({ width: 540, height: 45 }, 1, choice)).toMatchObject({ strips: 1, length: 556 });
   });
 });

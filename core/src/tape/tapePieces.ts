@@ -25,9 +25,9 @@ export function tapePieces(mark: { width: number; height: number }, count: numbe
   const [width, height] = [mark.width + 2 * GRIP_LIMITS.margin, mark.height + 2 * GRIP_LIMITS.margin];
   const usesEach = Math.min(count, uses.to! - uses.from! + 1);
   const pieces = Math.ceil(count / usesEach);
-  // the side that lies across the roll: whichever takes less length
+  // the side that lies across the roll: in one strip if it can be, then whichever takes less length
   const across = (side: number, along: number) => ({ strips: Math.ceil(side / tape.width), length: Math.ceil(side / tape.width) * along });
   const [a, b] = [across(width, height), across(height, width)];
-  const best = a.length <= b.length ? a : b;
+  const best = a.strips < b.strips || (a.strips === b.strips && a.length <= b.length) ? a : b;
   return { width, height, pieces, usesEach, length: best.length * pieces, strips: best.strips };
 }

@@ -43,6 +43,9 @@ export function parseLength(text: string, system: LengthSystem, where: string, l
   return good(mm);
 }
 
+/** Writes a long way of a knife or a roll: metres with two digits, or feet with one. */
+export const formatWay = (mm: number, system: LengthSystem): string => (system === 'mm' ? (mm < 1000 ? `${Math.round(mm)} mm` : `${(mm / 1000).toFixed(2)} m`) : `${(mm / 304.8).toFixed(1)} ft`);
+
 /** Removes what is common from top and bottom. */
 function lowestTerms(top: number, bottom: number): [number, number] {
   let [a, b] = [top, bottom];

@@ -11,7 +11,8 @@ export function Rulers({ system }: { system: LengthSystem }) {
   const up = scaleLinear().domain([inverse(height, y(0), -1), inverse(22, y(0), -1)]).ticks(Math.max(3, Math.floor(height / 70)));
   const label = (n: number) => `${n}`.replace('-', '−');
   return (
-    <g aria-hidden="true" fontSize={10.5} fill="var(--quiet)" stroke="var(--color-base-300)" className="measure">
+    <g aria-hidden="true" pointerEvents="none" fontSize={10.5} fill="var(--quiet)" stroke="var(--color-base-300)" className="measure">
+      <path d={`M0 0H${width}V22H34V${height}H0Z`} fill="var(--color-base-100)" stroke="none" />
       <line x1={0} x2={width} y1={22} y2={22} />
       <line x1={34} x2={34} y1={0} y2={height} />
       {across.map((n) => (

@@ -3,7 +3,7 @@ import { wallBox, usableOf, zoneBox } from '@kolleta/core/blanks';
 import { boxHeight, boxWidth, type Box } from '@kolleta/core/geometry';
 import type { Piece, Zone } from '@kolleta/core/job';
 import { formatLength, type LengthSystem } from '@kolleta/core/units';
-import { pieceFill } from './pieceLook';
+import { isWood, pieceFill } from './pieceLook';
 import { useScale } from './Scaled';
 
 interface RectProps {
@@ -41,6 +41,17 @@ export function WallDrawing({ piece, zones, active, system, children, words = tr
   return (
     <g>
       <MmRect box={wall} fill={look.fill} fillOpacity={look.opacity} stroke="var(--color-base-content)" />
+      {look.opacity < 1 && <MmRect box={wall} fill={piece.behind} fillOpacity={0.5} />}
+      {isWood(piece) && (
+        <>
+          <defs>
+            <pattern id="wall-grain" width="64" height="11" patternUnits="userSpaceOnUse">
+              <path d="M0 3q16 -3 32 0t32 0M0 8q20 2 34 0t30 0" fill="none" stroke="#000" strokeOpacity="0.1" />
+            </pattern>
+          </defs>
+          <MmRect box={wall} fill="url(#wall-grain)" />
+        </>
+      )}
       {round &&
         [wall.minX, wall.maxX].map((edge) => <line key={edge} x1={x(edge)} x2={x(edge)} y1={y(wall.maxY)} y2={y(0)} stroke="var(--color-base-content)" strokeDasharray="2 4" />)}
       {zones.map((zone) => {
@@ -52,12 +63,14 @@ export function WallDrawing({ piece, zones, active, system, children, words = tr
           <g key={zone.id} opacity={on ? 1 : 0.55}>
             {lip && <MmRect box={lip} fill="var(--color-error)" fillOpacity={0.16} />}
             {lip && words && (
-              <text x={x(wall.minX) + 8} y={y(wall.maxY - zone.lipBand / 2) + 4} fontSize={12} fill="var(--color-error)">
+              <text x={x(wall.minX) + 8} y={y(wall.maxY - zone.lipBand / 2) + 4} fontSize={12} fill="var(--color-error)" stroke="var(--color-base-100)" strokeWidth={3.5} paintOrder="stroke">
                 lip band {formatLength(zone.lipBand, system)} — keep clear
               </text>
             )}
-            <MmRect box={{ ...box, maxY: Math.max(box.minY, clear.maxY) }} fill="var(--color-base-100)" fillOpacity={0.22} stroke="var(--color-primary)" dash="7 4" />
-            {inner && <MmRect box={inner} stroke="var(--color-primary)" dash="2 3" />}
+            <MmRect box={{ ...box, maxY: Math.max(box.minY, clear.maxY) }} fill="#ffffff" fillOpacity={0.12} stroke="#ffffff" />
+            <MmRect box={{ ...box, maxY: Math.max(box.minY, clear.maxY) }} stroke="#0e5a61" dash="7 4" />
+            {inner && <MmRect box={inner} stroke="#ffffff" />}
+            {inner && <MmRect box={inner} stroke="#0e5a61" dash="2 3" />}
             {words && zones.length > 1 && (
               <text x={x(box.minX) + 4} y={y(box.maxY) + 14} fontSize={11.5} fill="var(--color-primary)" stroke="var(--color-base-100)" strokeWidth={3} paintOrder="stroke">
                 {zone.name}

@@ -33,10 +33,25 @@ interface Props {
 
 /** Closed hours take this share of the room that working hours take. */
 const CLOSED = 0.12;
+/** Hours in which hands are busy take at least this share of the width. */
+const BUSY_SHARE = 0.55;
+/** Busy times nearer than this are shown as one, ms. */
+const JOIN = 45 * 60_000;
 const LANE = 21;
 const TOP = 24;
 
-/** The job's real time: hands solid, waits hatched, closed hours shaded and pressed together, the now-line, the flag of the date. */
+/** Spans nearer to each other than JOIN made one. */
+function joined(spans: readonly { start: number; end: number }[]): { start: number; end: number }[] {
+  return spans
+    .toSorted((a, b) => a.start - b.start)
+    .reduce<{ start: number; end: number }[]>((all, span) => {
+      const last = all.at(-1);
+      if (last && span.start - last.end < JOIN) return [...all.slice(0, -1), { start: last.start, end: Math.max(last.end, span.end) }];
+      return [...all, span];
+    }, []);
+}
+
+/** The job's real time, busy hours drawn wider: hands solid, waits hatched, closed hours shaded and pressed together, the now-line, the flag of the date. */
 export function Ribbon({ blocks, waits, windows, now, deadline, dayName, label }: Props) {
   const [ref, size] = useSize<HTMLDivElement>();
   const width = size?.width ?? 0;
@@ -48,11 +63,23 @@ export function Ribbon({ blocks, waits, windows, now, deadline, dayName, label }
     const marks: [time: number, weight: number][] = [[from, 0]];
     let sum = 0;
     let at = from;
-    const go = (to: number, rate: number) => {
+    const busy = joined(blocks.flatMap((b) => b.spans.map((s) => ({ start: s.start - 60_000, end: s.end + 60_000 }))));
+    const open = inside.reduce((total, w) => total + Math.min(until, w.end) - Math.max(from, w.start), 0);
+    const work = busy.reduce((total, b) => total + b.end - b.start, 0);
+    const wide = work > 0 && open > work ? Math.max(1, (BUSY_SHARE * (open - work)) / ((1 - BUSY_SHARE) * work)) : 1;
+    const step = (to: number, rate: number) => {
       if (to <= at) return;
       sum += (to - at) * rate;
       at = to;
       marks.push([at, sum]);
+    };
+    const go = (to: number, rate: number) => {
+      for (const b of busy) {
+        if (b.end <= at || b.start >= to) continue;
+        step(Math.min(to, b.start), rate);
+        step(Math.min(to, b.end), wide);
+      }
+      step(to, rate);
     };
     for (const window of inside) {
       go(Math.min(until, window.start), at < now && window.start <= now ? 1 : CLOSED);
@@ -60,13 +87,13 @@ export function Ribbon({ blocks, waits, windows, now, deadline, dayName, label }
     }
     go(until, CLOSED);
     return scaleLinear().domain(marks.map(([t]) => t)).range(marks.map(([, w]) => 8 + (w / Math.max(1, sum)) * Math.max(0, width - 16)));
-  }, [windows, from, until, now, width]);
+  }, [windows, blocks, from, until, now, width]);
   const x = (at: number) => scale(Math.min(until, Math.max(from, at)));
   const closed = windows.filter((w) => w.end > from && w.start < until).flatMap((w, i, all) => {
     const next = all[i + 1]?.start ?? until;
     return next - w.end > 3 * 3_600_000 ? [{ start: w.end, end: Math.min(next, until) }] : [];
   });
-  const days = [...new Map(windows.filter((w) => w.end > from && w.start < until).map((w) => [dayName(w.start), w.start])).entries()];
+  const days = [...new Map(windows.filter((w) => w.end > from && w.start < until).toReversed().map((w) => [dayName(w.start), Math.max(from, w.start)])).entries()].toReversed();
   const height = TOP + 3 * LANE + 6;
   return (
     <div ref={ref} className="sheet overflow-hidden">
@@ -83,7 +110,8 @@ export function Ribbon({ blocks, waits, windows, now, deadline, dayName, label }
           {days.map(([name, at], i) => {
             const left = i === 0 ? Math.max(6, x(at) + 4) : x(at) + 4;
             const next = days[i + 1] ? x(days[i + 1]![1]) : width;
-            return next - left > 30 ? (
+            const hidden = deadline !== undefined && x(deadline) > left - 4 && x(deadline) - left < 64 + 26;
+            return next - left > 30 && !hidden ? (
               <text key={name} x={left} y={15} fontSize={12} fill="var(--quiet)">
                 {next - left > 64 ? name : name.split(' ')[0]}
               </text>
@@ -112,9 +140,9 @@ export function Ribbon({ blocks, waits, windows, now, deadline, dayName, label }
                 <g key={`${block.id}${i}`}>
                   <title>{block.title}</title>
                   <rect x={a} y={TOP + block.lane * LANE} width={Math.max(3, b - a - 0.8)} height={LANE - 3} rx={2.5} fill={fill} stroke={block.state === 'running' ? 'var(--color-accent)' : 'var(--color-base-100)'} strokeWidth={block.state === 'running' ? 2 : 0.6} />
-                  {b - a > block.label.length * 6.4 + 8 && (
+                  {b - a > block.label.split(' ')[0]!.length * 6.2 + 8 && (
                     <text x={a + 5} y={TOP + block.lane * LANE + 13} fontSize={11.5} fill={block.state === 'done' ? 'var(--color-base-content)' : 'var(--color-primary-content)'}>
-                      {block.label}
+                      {b - a > block.label.length * 6.4 + 8 ? block.label : block.label.split(' ')[0]}
                     </text>
                   )}
                 </g>

@@ -35,11 +35,12 @@ interface TypedProps<T> {
   shown: string;
   read: (text: string) => Result<T>;
   onChange: (value: T) => void;
-  width?: string;
+  /** Words rather than a measure. */
+  plain?: boolean;
 }
 
 /** A word that is typed: read when it is left or on Enter, put back on Escape; what cannot be read is said, and kept to be mended. */
-export function Typed<T>({ label, shown, read, onChange, width }: TypedProps<T>) {
+export function Typed<T>({ label, shown, read, onChange, plain }: TypedProps<T>) {
   const [draft, setDraft] = useState<string>();
   const [problem, setProblem] = useState<Problem>();
   const id = useId();
@@ -67,8 +68,7 @@ export function Typed<T>({ label, shown, read, onChange, width }: TypedProps<T>)
   return (
     <span className="relative">
       <input
-        className="token measure text-[0.94em]"
-        style={width ? { width } : undefined}
+        className={plain ? 'token' : 'token measure text-[0.94em]'}
         aria-label={label}
         aria-invalid={problem ? true : undefined}
         aria-describedby={problem ? id : undefined}
@@ -125,9 +125,7 @@ export function TextWord({ label, value, onChange, empty }: { label: string; val
     return { ok: false, problem: { found: 'A name is wanted.', expected: 'some words', where: label, wayOut: 'Type a few words.' } };
   };
   return (
-    <span className="[&_.measure]:font-[inherit]">
-      <Typed label={label} shown={value || (empty ?? '')} read={(text) => read(text === empty ? '' : text)} onChange={onChange} />
-    </span>
+    <Typed label={label} shown={value || (empty ?? '')} read={(text) => read(text === empty ? '' : text)} onChange={onChange} plain />
   );
 }
 

@@ -16,8 +16,6 @@ import { Rack } from './Rack';
 import { ring } from './ring';
 import { useNow } from './useNow';
 
-const STATION_WORD: Record<string, string> = { measure: 'Measure', draw: 'Draw', fit: 'Fit', cut: 'Cut', weed: 'Weed', tape: 'Tape', prepare: 'Prepare', place: 'Place', paint: 'Paint', cure: 'Pack', log: 'Log' };
-
 /** The wait that a step stands at, if nothing but a short one holds it up. */
 function waitFor(placed: PlacedStep, rack: readonly RackItem[]): RackItem | undefined {
   return rack.find((item) => item.id.startsWith(`${placed.step.id}<`) && item.state === 'drying');
@@ -110,7 +108,7 @@ export function BenchPage() {
               <Link to={`/job/${placed.step.job}/${placed.step.station}`} className="flex min-h-11 items-baseline gap-3 py-2 hover:underline">
                 <span className="measure w-[5.2rem] shrink-0 text-[0.98rem]">{today(placed.start) ? formatTime(placed.start, shop.hours.zone) : formatMoment(placed.start, shop.hours.zone).replace(/ \d+ \w+ /, ' ')}</span>
                 <span className="min-w-0 flex-1 leading-snug">
-                  <strong>{STATION_WORD[placed.step.station]}</strong> {jobs.find((j) => j.id === placed.step.job)?.name} <span className="quiet">— {placed.step.title[0]!.toLowerCase() + placed.step.title.slice(1)}</span>
+                  <strong>{placed.step.title.split(' ')[0]}</strong> {placed.step.title.split(' ').slice(1).join(' ')} <span className="quiet">· {jobs.find((j) => j.id === placed.step.job)?.name}</span>
                 </span>
                 <span className="quiet measure shrink-0 text-[0.9rem]">{formatDuration(placed.step.hands)}</span>
               </Link>

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { LAYOUT, TECHNIQUES } from '@kolleta/core/facts';
 import { gravest } from '@kolleta/core/job';
-import { formatDuration, formatLength } from '@kolleta/core/units';
+import { formatDuration, formatLength, formatWay } from '@kolleta/core/units';
 import { FilmDrawing } from '../../drawing/FilmDrawing';
 import { download, fileName } from '../../storage/download';
 import { useTell } from '../../ui/toasts';
@@ -48,8 +48,8 @@ export function CutStation({ job, plan, shop, edit, mark }: StationProps) {
       <dl className="border-base-300 measure grid grid-cols-2 gap-x-4 border-t px-4 py-2.5 text-[0.86rem] sm:grid-cols-4">
         {[
           ['film taken', formatLength(layout.taken, system)],
-          ['knife down', formatLength(layout.knife, system, { digits: 0 })],
-          ['knife up', formatLength(layout.travel, system, { digits: 0 })],
+          ['knife down', formatWay(layout.knife, system)],
+          ['knife up', formatWay(layout.travel, system)],
           ['with loading', formatDuration(layout.minutes)],
         ].map(([name, value]) => (
           <div key={name}>

@@ -133,13 +133,13 @@ export function FitStation({ job, plan, shop, edit, mark, chooseMark }: StationP
         )}
       </DrawingHead>
       <div className="grid flex-1 grid-cols-1 sm:grid-cols-[minmax(0,1fr)_11rem]">
-        <Scaled box={viewOf(job, whole)} pad={[32, 60, 26, 46]} className="h-[22rem] sm:h-full sm:min-h-[24rem]" label="The marks in their zones, to scale" most={9}>
-          <Rulers system={system} />
+        <Scaled box={viewOf(job, whole)} pad={[32, 60, 26, 46]} className="h-[22rem] sm:h-auto sm:min-h-[22rem]" label="The marks in their zones, to scale" most={9}>
           <WallDrawing piece={job.piece} zones={job.zones} active={zone.id} system={system} />
           {inViewOrder(plan.marks).map((m) => (
             <Movable key={m.mark.id} plan={m} edit={edit} shop={shop} chosen={m.mark.id === mark?.id} chooseMark={chooseMark} />
           ))}
           {reading?.places && <Places places={reading.places} />}
+          <Rulers system={system} />
         </Scaled>
         <div className="flex flex-col gap-2 px-3 pb-3">
           <h3 className="text-[0.86rem] font-bold">As it is seen</h3>
@@ -153,7 +153,7 @@ export function FitStation({ job, plan, shop, edit, mark, chooseMark }: StationP
           {chosen && chosen.fitted.layers.length > 0 && (
             <>
               <button type="button" className="btn btn-sm btn-outline btn-primary" onClick={() => sizing({ mode: 'width', width: handy }, 'Next size down')}>
-                Next size down: {formatLength(handy, system)}
+                Next down: {formatLength(handy, system)}
               </button>
               <button type="button" className="btn btn-sm btn-outline btn-primary" onClick={() => mark && edit(setAt(['marks', mark.id, 'offset'], { x: 0, y: 0 }), 'Centre the mark')}>
                 Centre it

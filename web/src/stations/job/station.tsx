@@ -19,7 +19,7 @@ export interface StationProps {
 export function StationLayout({ drawing, children, title }: { drawing: ReactNode; children: ReactNode; title: string }) {
   return (
     <div className="grid gap-4 lg:grid-cols-[minmax(0,1.8fr)_minmax(20rem,1fr)]">
-      <section aria-label={`${title}, drawing`} className="sheet flex min-h-[20rem] flex-col overflow-hidden lg:min-h-[28rem]">
+      <section aria-label={`${title}, drawing`} className="sheet flex min-h-[20rem] flex-col overflow-hidden lg:sticky lg:top-3 lg:min-h-[28rem] lg:self-start lg:h-[max(28rem,calc(100vh-20.5rem))] lg:overflow-y-auto">
         {drawing}
       </section>
       <section aria-label={title} className="flex flex-col gap-2.5">

@@ -49,11 +49,11 @@ export function MeasureStation({ job, plan, shop, edit, mark }: StationProps) {
     <>
       <DrawingHead title={shape.kind === 'cylinder' ? 'Wall laid flat, to scale' : 'Face, to scale'} text={shape.kind === 'cylinder' ? `wrap ${formatLength(wallOf(shape).width, system)} · the dotted ends meet at the back` : undefined} />
       <div className="grid flex-1 grid-cols-1 sm:grid-cols-[minmax(0,1fr)_9.5rem]">
-        <Scaled box={growBox(wall, 0)} pad={[34, 66, 44, 46]} className="h-[22rem] sm:h-full" label="The piece with its zones" most={8}>
-          <Rulers system={system} />
+        <Scaled box={growBox(wall, 0)} pad={[34, 66, 44, 46]} className="h-[22rem] sm:h-auto sm:min-h-[22rem]" label="The piece with its zones" most={8}>
           <WallDrawing piece={piece} zones={job.zones} active={zone.id} system={system} />
           <Dimension from={[wall.minX, 0]} to={[wall.maxX, 0]} beside={16} system={system} />
           <Dimension from={[wall.maxX, 0]} to={[wall.maxX, wall.maxY]} beside={12} system={system} />
+          <Rulers system={system} />
         </Scaled>
         <div className="hidden flex-col px-2 pb-2 sm:flex">
           <h3 className="mt-2 text-[0.86rem] font-bold">As it stands</h3>
