@@ -29,7 +29,6 @@ module.exports = {
   options: {
     doNotFollow: { path: 'node_modules' },
     tsPreCompilationDeps: true,
-    tsConfig: { fileName: 'web/tsconfig.json' },
     enhancedResolveOptions: { extensions: ['.ts', '.tsx', '.mjs', '.js', '.json'], exportsFields: ['exports'], conditionNames: ['import', 'default', 'types'] },
   },
 };

@@ -66,7 +66,7 @@ describe('recipes', () => {
     expect(pull.after[0]!.most).toBeCloseTo(30 * 1.453, 0);
   });
   it('first wash comes 83 hours after the glasses are done', () => {
-    expect(recipe(glasses!).care.find((c) => /first wash/.test(c.what))!.minutes / 60).toBeCloseTo(82.7, 1);
+    expect(recipe(glasses!).care.find((c) => c.then === 'first wash')!.minutes / 60).toBeCloseTo(82.7, 1);
   });
   it('decals on raw wood take the general recipe, and that is said', () => {
     expect(recipe({ ...glasses!, piece: { ...glasses!.piece, ground: 'rawWood' } }).unknownGround).toBe(true);

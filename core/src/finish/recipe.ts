@@ -114,13 +114,13 @@ export function recipeFor({ job, layers, climate, paints, lengths }: RecipeInput
       add({ id: id('coat1'), station: 'prepare', title: `Paint ${whole}, second thin coat`, short: 'coat 2', text: 'Across the first, just as thin.', hands: minutesFor(HANDS_ON.coat, count, face), after: [{ step: id('coat0'), least: times.recoat, why: `${coat.name} dries to recoat` }], cautions, mayPause: false });
     }
     ground = { step: id('coat1'), least: piece.sealedFirst ? times.recoat : times.beforeFilm, why: piece.sealedFirst ? `${coat.name} dries before the sealer` : `${coat.name} dries before film` };
-    if (!piece.sealedFirst) care.push({ after: id('coat1'), minutes: times.fullCure, what: `${coat.name} cured`, packed: true });
+    if (!piece.sealedFirst) care.push({ after: id('coat1'), minutes: times.fullCure, what: `${coat.name} cures`, then: 'water', packed: true });
   }
   if (piece.sealedFirst) {
     const times = dryingTimes('sealer', climate);
     add({ id: id('seal'), station: 'prepare', title: `Seal ${whole} with one thin clear coat`, short: 'seal', text: 'A soft brush, thin, no going back over it. The tape then lifts no paint and film lies flat.', hands: minutesFor(HANDS_ON.seal, count, face), after: ground ? [ground] : [], cautions: ['paint'], mayPause: false });
     ground = { step: id('seal'), least: times.beforeFilm, why: 'sealer dries before film' };
-    care.push({ after: id('seal'), minutes: times.fullCure, what: 'sealer cured: no water until then', packed: true });
+    care.push({ after: id('seal'), minutes: times.fullCure, what: 'sealer cures', then: 'water', packed: true });
   }
 
   // film: cut, weed, tape
@@ -183,11 +183,11 @@ export function recipeFor({ job, layers, climate, paints, lengths }: RecipeInput
       add({ id: pull, station: 'paint', title: `Pull the stencil of ${mark.name}`, short: 'pull', text: `${PULL_WORDS[mark.pullAt][0]!.toUpperCase()}${PULL_WORDS[mark.pullAt].slice(1)}: from a corner, flat and slow, islands with tweezers.${window.most ? ` Between ${formatDuration(window.least)} and ${formatDuration(window.most)} after the last coat.` : ''}`, hands: minutesFor(HANDS_ON.pull, count, size), after: [{ step: previous.step, ...window, why: `paint ${PULL_WORDS[mark.pullAt]}` }], cautions: ['blade'], mayPause: false });
       before = [{ step: pull, least: times.touchDry, why: 'paint touch dry' }];
       last.push({ step: pull, least: times.beforeFilm, why: 'paint firm enough to wrap' });
-      care.push({ after: pull, minutes: times.fullCure, what: `${COATS[coat].name} cured: no water until then`, packed: true });
+      care.push({ after: pull, minutes: times.fullCure, what: `${COATS[coat].name} cures`, then: 'water', packed: true });
     } else {
       before = [{ step: place, least: 0, ...(cleaning.dry ? { most: WAITS.placeAfterWipe } : {}), why: 'placed' }];
       last.push({ step: place, least: 0, why: 'placed' });
-      care.push({ after: place, minutes: FIRST_WASH * dryingFactor('adhesive', climate, true).factor, what: 'adhesive dwells: first wash', packed: true });
+      care.push({ after: place, minutes: FIRST_WASH * dryingFactor('adhesive', climate, true).factor, what: 'adhesive dwells', then: 'first wash', packed: true });
     }
   }
   add({ id: id('pack'), station: 'cure', title: `Check, wrap and label ${whole}`, short: 'pack', text: 'Look along the edges once more. The care card goes in with it.', hands: minutesFor(HANDS_ON.pack, count, 0), after: last.length > 0 ? last : [clean], cautions: ['smallParts'], mayPause: true });

@@ -35,6 +35,8 @@ export interface CareWait {
   readonly after: StepId;
   readonly minutes: number;
   readonly what: string;
+  /** What is allowed from then on. */
+  readonly then: string;
   /** Whether the piece may be packed meanwhile. */
   readonly packed: boolean;
 }

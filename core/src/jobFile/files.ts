@@ -1,5 +1,5 @@
 import type { Job, Shop, WorkEvent } from '../job';
-import { good, refused, type Result } from '../units';
+import { good, refused, type Problem, type Result } from '../units';
 import { jobFile, workshopFile } from './generated/validators';
 
 /** The version that this Kolleta writes. */
@@ -53,7 +53,7 @@ function open(text: string, name: string): Result<{ kind: 'job' | 'workshop'; da
   return good({ kind: kolleta, data });
 }
 
-function faultOf(validate: typeof jobFile, name: string): { ok: false; problem: import('../units').Problem } {
+function faultOf(validate: typeof jobFile, name: string): { ok: false; problem: Problem } {
   const [error] = validate.errors ?? [];
   const path = error?.instancePath || '/';
   const extra = error?.params?.['additionalProperty'];

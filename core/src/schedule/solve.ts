@@ -24,7 +24,7 @@ export interface JobSchedule {
   readonly latestStart?: number;
   /** Minutes between the planned and the latest start; negative when late. */
   readonly slack?: number;
-  readonly care: readonly { readonly what: string; readonly from: number; readonly until: number; readonly packed: boolean }[];
+  readonly care: readonly { readonly what: string; readonly then: string; readonly from: number; readonly until: number; readonly packed: boolean }[];
   readonly broken: Placement['broken'];
   /** Packed if this job alone were in the workshop. */
   readonly packedAlone: number;
@@ -161,7 +161,7 @@ export function solveSchedule(jobs: readonly JobToPlace[], calendar: readonly Wi
     const at = new Map(placement.steps.map((s) => [s.step.id, s]));
     const care = job.care.flatMap((wait) => {
       const from = at.get(wait.after)?.end;
-      return from === undefined ? [] : [{ what: wait.what, from, until: from + wait.minutes * MINUTE_MS, packed: wait.packed }];
+      return from === undefined ? [] : [{ what: wait.what, then: wait.then, from, until: from + wait.minutes * MINUTE_MS, packed: wait.packed }];
     });
     const late = job.deadline !== undefined && packed > job.deadline;
     const holdup: Holdup | undefined = !late

@@ -33,6 +33,8 @@ interface Props {
 
 /** Closed hours take this share of the room that working hours take. */
 const CLOSED = 0.12;
+/** A closed time takes no more room than so much working time, ms. */
+const CLOSED_MOST = 90 * 60_000;
 /** Hours in which hands are busy take at least this share of the width. */
 const BUSY_SHARE = 0.55;
 /** Busy times nearer than this are shown as one, ms. */
@@ -82,12 +84,13 @@ export function Ribbon({ blocks, waits, windows, now, deadline, dayName, label }
       step(to, rate);
     };
     for (const window of inside) {
-      go(Math.min(until, window.start), at < now && window.start <= now ? 1 : CLOSED);
+      const shut = window.start - at;
+      go(Math.min(until, window.start), Math.min(CLOSED, CLOSED_MOST / Math.max(1, shut)));
       go(Math.min(until, window.end), 1);
     }
     go(until, CLOSED);
     return scaleLinear().domain(marks.map(([t]) => t)).range(marks.map(([, w]) => 8 + (w / Math.max(1, sum)) * Math.max(0, width - 16)));
-  }, [windows, blocks, from, until, now, width]);
+  }, [windows, blocks, from, until, width]);
   const x = (at: number) => scale(Math.min(until, Math.max(from, at)));
   const closed = windows.filter((w) => w.end > from && w.start < until).flatMap((w, i, all) => {
     const next = all[i + 1]?.start ?? until;

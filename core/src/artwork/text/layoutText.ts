@@ -29,12 +29,14 @@ function glyphPath(commands: readonly { type: string; x: number; y: number; x1: 
   });
 }
 
+type Found = NonNullable<ReturnType<typeof findGlyph>>;
+
 /** One line from x = 0, letter by letter with kerning within a file. */
 function layoutLine(text: string, face: Face, spacing: number, scale: number): { glyphs: Path[]; width: number; missing: string[] } {
   const glyphs: Path[] = [];
   const missing: string[] = [];
   let x = 0;
-  let before: { font: unknown; glyph: ReturnType<typeof glyphOf> } | undefined;
+  let before: Found | undefined;
   for (const character of text.normalize('NFC')) {
     const found = findGlyph(face, character);
     if (!found) {
@@ -45,7 +47,7 @@ function layoutLine(text: string, face: Face, spacing: number, scale: number): {
     }
     const { font, glyph } = found;
     const em = scale / font.unitsPerEm;
-    if (before && before.font === font) x += font.getKerningValue(before.glyph as typeof glyph, glyph) * em;
+    if (before && before.font === font) x += font.getKerningValue(before.glyph, glyph) * em;
     const path = glyphPath(glyph.getPath(x, 0, scale).commands);
     if (path.length > 0) glyphs.push(path);
     x += (glyph.advanceWidth ?? 0) * em + spacing * scale;
@@ -53,7 +55,6 @@ function layoutLine(text: string, face: Face, spacing: number, scale: number): {
   }
   return { glyphs, width: Math.max(0, x - spacing * scale), missing };
 }
-const glyphOf = (found: ReturnType<typeof findGlyph>) => found?.glyph;
 
 /**
  * Sets lines of text as outlines.

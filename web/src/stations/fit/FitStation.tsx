@@ -2,7 +2,7 @@ import { useState, type KeyboardEvent, type PointerEvent } from 'react';
 import { usableOf, wallBox, wallOf } from '@kolleta/core/blanks';
 import { handySizeBelow } from '@kolleta/core/fit';
 import { boxCentre, growBox } from '@kolleta/core/geometry';
-import { setAt, type MarkSize, type Patch } from '@kolleta/core/job';
+import { setAt, type Job, type MarkSize, type Patch } from '@kolleta/core/job';
 import type { MarkPlan } from '@kolleta/core/plan';
 import { formatLength, good } from '@kolleta/core/units';
 import { Dimension } from '../../drawing/Dimension';
@@ -19,8 +19,10 @@ const SNAP_PX = 7;
 const NUDGE = 0.5;
 
 /** A mark that moves keeps its size. */
-function moveTo(plan: MarkPlan, x: number, y: number): Patch {
-  const { mark, fitted } = plan;
+function moveBy(plan: MarkPlan, dx: number, dy: number, job: Job): Patch {
+  const { fitted } = plan;
+  const mark = job.marks.find((m) => m.id === plan.mark.id) ?? plan.mark;
+  const [x, y] = [mark.offset.x + dx, mark.offset.y + dy];
   const keep: Patch = mark.size.mode === 'largest' ? setAt(['marks', mark.id, 'size'], { mode: 'width', width: Math.round(fitted.width * 100) / 100 }) : [];
   return [...keep, ...setAt(['marks', mark.id, 'offset'], { x: Math.round(x * 100) / 100, y: Math.round(y * 100) / 100 })];
 }
@@ -49,7 +51,7 @@ function Movable({ plan, edit, shop, chosen, chooseMark }: DragProps) {
     setDrag({ ...drag, dx: snapped(mark.offset.x + dx) - mark.offset.x, dy: snapped(mark.offset.y + dy) - mark.offset.y });
   };
   const up = () => {
-    if (drag && (Math.abs(drag.dx) > 0.05 || Math.abs(drag.dy) > 0.05)) edit(moveTo(plan, mark.offset.x + drag.dx, mark.offset.y + drag.dy), `Move ${mark.name}`);
+    if (drag && (Math.abs(drag.dx) > 0.05 || Math.abs(drag.dy) > 0.05)) edit((job) => moveBy(plan, drag.dx, drag.dy, job), `Move ${mark.name}`);
     setDrag(undefined);
   };
   const keys = (event: KeyboardEvent<SVGGElement>) => {
@@ -57,7 +59,7 @@ function Movable({ plan, edit, shop, chosen, chooseMark }: DragProps) {
     const by = { ArrowLeft: [-step, 0], ArrowRight: [step, 0], ArrowUp: [0, step], ArrowDown: [0, -step] }[event.key];
     if (by) {
       event.preventDefault();
-      edit(moveTo(plan, mark.offset.x + by[0]!, mark.offset.y + by[1]!), `Nudge ${mark.name}`);
+      edit((job) => moveBy(plan, by[0]!, by[1]!, job), `Nudge ${mark.name}`);
     }
     if (event.key === 'Home') edit(setAt(['marks', mark.id, 'offset'], { x: 0, y: 0 }), `Centre ${mark.name}`);
   };

@@ -2,9 +2,9 @@ import { useCallback, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { formatDuration } from '@kolleta/core/units';
 import { formatMoment } from '@kolleta/core/schedule';
-import { setAt, type Patch, type StationId } from '@kolleta/core/job';
+import { setAt, type StationId } from '@kolleta/core/job';
 import { download, fileName } from '../../storage/download';
-import { editJob } from '../../storage/editJob';
+import { editJob, type JobChange } from '../../storage/editJob';
 import { now } from '../../storage/clock';
 import { useWorkshop } from '../../storage/useWorkshop';
 import { useTell } from '../../ui/toasts';
@@ -49,8 +49,8 @@ export function JobPage() {
   const navigate = useNavigate();
   const [chosen, setChosen] = useState<string>();
   const edit = useCallback(
-    (patch: Patch, label: string) => {
-      editJob(id, patch, label).catch((error: unknown) => tell(`The change was not kept: ${error instanceof Error ? error.message : String(error)} Try again, or reload.`, { tone: 'error' }));
+    (change: JobChange, label: string) => {
+      editJob(id, change, label).catch((error: unknown) => tell(`The change was not kept: ${error instanceof Error ? error.message : String(error)} Try again, or reload.`, { tone: 'error' }));
     },
     [id, tell],
   );
@@ -68,7 +68,7 @@ export function JobPage() {
   const current = (stationsOf(job).find((s) => s.id === station)?.id ?? 'fit') as StationId;
   const View = VIEWS[current];
   const late = job.deadline !== undefined && plan !== undefined && plan.schedule.packed > job.deadline;
-  const wash = plan?.schedule.care.find((c) => /first wash/.test(c.what));
+  const wash = plan?.schedule.care.toSorted((a, b) => b.until - a.until)[0];
   const exportJob = async () => {
     const { writeJobFile } = await import('@kolleta/core/jobFile');
     download(`${fileName(job.name)}.kolleta-job.json`, writeJobFile(job), 'application/json');

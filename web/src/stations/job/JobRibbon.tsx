@@ -27,8 +27,8 @@ export function JobRibbon({ job, plan, whole, shop }: { job: Job; plan: JobPlan;
         return other && lag.least >= 3 ? [{ id: `${s.step.id}<${lag.step}`, lane: 1, start: other.end, end: other.end + lag.least * 60_000, label: lag.why }] : [];
       }),
     );
-    const after = plan.schedule.care.map((c): RibbonWait => ({ id: c.what, lane: 2, start: c.from, end: c.until, label: `${c.what} ${formatMoment(c.until, zone)}${c.packed ? ' — may be packed meanwhile' : ''}` }));
-    const longest = after.toSorted((a, b) => a.end - b.end)[0];
+    const after = plan.schedule.care.map((c): RibbonWait => ({ id: c.what, lane: 2, start: c.from, end: c.until, label: `${c.what}, ${c.then} from ${formatMoment(c.until, zone)}${c.packed ? ' — may be packed meanwhile' : ''}` }));
+    const longest = after.toSorted((a, b) => b.end - a.end)[0];
     return { blocks: made, waits: [...between, ...(longest ? [longest] : [])] };
   }, [plan, zone]);
   const dayName = (moment: number) => formatMoment(moment, zone).replace(/ \d\d:\d\d$/, '');

@@ -1,6 +1,7 @@
 import type { ReactNode } from 'react';
-import type { Job, Mark, Patch, Reading, Shop, StationId } from '@kolleta/core/job';
+import type { Job, Mark, Reading, Shop, StationId } from '@kolleta/core/job';
 import type { JobPlan } from '@kolleta/core/plan';
+import type { JobChange } from '../../storage/editJob';
 import { ReadingCard } from '../../ui/ReadingCard';
 
 /** What every station of a job gets. */
@@ -9,7 +10,7 @@ export interface StationProps {
   plan: JobPlan;
   shop: Shop;
   /** Changes the job, undoable under the label. */
-  edit: (patch: Patch, label: string) => void;
+  edit: (change: JobChange, label: string) => void;
   /** The mark that is worked on. */
   mark: Mark | undefined;
   chooseMark: (id: string) => void;
@@ -19,7 +20,7 @@ export interface StationProps {
 export function StationLayout({ drawing, children, title }: { drawing: ReactNode; children: ReactNode; title: string }) {
   return (
     <div className="grid gap-4 lg:grid-cols-[minmax(0,1.8fr)_minmax(20rem,1fr)]">
-      <section aria-label={`${title}, drawing`} className="sheet flex min-h-[20rem] flex-col overflow-hidden lg:sticky lg:top-3 lg:min-h-[28rem] lg:self-start lg:h-[max(28rem,calc(100vh-20.5rem))] lg:overflow-y-auto">
+      <section aria-label={`${title}, drawing`} tabIndex={0} className="sheet flex min-h-[20rem] flex-col overflow-hidden lg:sticky lg:top-3 lg:min-h-[28rem] lg:self-start lg:h-[max(28rem,calc(100vh-20.5rem))] lg:overflow-y-auto">
         {drawing}
       </section>
       <section aria-label={title} className="flex flex-col gap-2.5">

@@ -4,12 +4,12 @@ import type { Job, Piece, Shop } from '@kolleta/core/job';
 import { contrastOf } from '@kolleta/core/fit';
 import { newId } from '../../storage/newId';
 
-/** What stands behind a clear piece until the user says: a wooden wall or a drink. */
-const BEHIND = '#6b4a2b';
+/** What stands behind a clear piece until the user says: a drink in a round one, a slate wall behind a flat one. */
+const BEHIND = { cylinder: '#6b4a2b', flat: '#4d6470' };
 
 /** A piece like a blank. */
 export const pieceOf = (blank: Blank): Piece => ({
-  name: blank.name, shape: blank.shape, ground: blank.ground, contact: blank.contact, colour: blank.colour, behind: BEHIND, waxed: false, use: { drink: blank.drink, food: false, dryShort: false }, sealedFirst: false,
+  name: blank.name, shape: blank.shape, ground: blank.ground, contact: blank.contact, colour: blank.colour, behind: BEHIND[blank.shape.kind], waxed: false, use: { drink: blank.drink, food: false, dryShort: false }, sealedFirst: false,
 });
 
 /** The film in stock that stands out best from a piece and is made to stay. */

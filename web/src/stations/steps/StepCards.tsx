@@ -1,4 +1,4 @@
-import { useId, useRef, useState } from 'react';
+import { useEffect, useId, useRef, useState } from 'react';
 import { CAUTIONS } from '@kolleta/core/facts';
 import { WRONGS, type Shop, type StationId } from '@kolleta/core/job';
 import type { JobPlan } from '@kolleta/core/plan';
@@ -11,6 +11,10 @@ import { useTell } from '../../ui/toasts';
 export function StepButtons({ placed, large = false }: { placed: PlacedStep; large?: boolean }) {
   const tell = useTell();
   const dialog = useRef<HTMLDialogElement>(null);
+  const [asking, setAsking] = useState(false);
+  useEffect(() => {
+    if (asking) dialog.current?.showModal();
+  }, [asking]);
   const { step, state } = placed;
   const size = large ? 'btn-lg min-h-11 text-lg' : 'btn-sm min-h-9';
   const finish = async (wrong?: Wrong) => {
@@ -32,12 +36,14 @@ export function StepButtons({ placed, large = false }: { placed: PlacedStep; lar
       <button type="button" className={`btn ${size} ${large ? 'border-0 bg-white text-[#0e3f44] hover:bg-[#e7f1f1]' : 'btn-primary'}`} onClick={() => void finish()}>
         Done
       </button>
-      <button type="button" className={`btn ${size} ${large ? 'border-white/70 bg-transparent text-white hover:bg-white/15' : 'btn-ghost border-base-300'}`} onClick={() => dialog.current?.showModal()}>
+      <button type="button" className={`btn ${size} ${large ? 'border-white/70 bg-transparent text-white hover:bg-white/15' : 'btn-ghost border-base-300'}`} onClick={() => setAsking(true)}>
         Went wrong…
       </button>
-      <dialog ref={dialog} className="modal" aria-label={`What went wrong: ${step.title}`}>
-        <WrongForm title={step.title} onCancel={() => dialog.current?.close()} onWrite={(wrong) => { dialog.current?.close(); void finish(wrong); }} />
-      </dialog>
+      {asking && (
+        <dialog ref={dialog} className="modal" aria-label={`What went wrong: ${step.title}`} onClose={() => setAsking(false)}>
+          <WrongForm title={step.title} onCancel={() => setAsking(false)} onWrite={(wrong) => { setAsking(false); void finish(wrong); }} />
+        </dialog>
+      )}
     </div>
   );
 }
@@ -82,7 +88,7 @@ export function StepCards({ plan, shop, stations }: { plan: JobPlan; shop: Shop;
   return (
     <ol className="flex flex-col gap-2.5" aria-label="Steps">
       {own.map((placed) => (
-        <li key={placed.step.id} className={`sheet px-4 py-3 ${placed.state === 'done' ? 'opacity-75' : ''}`}>
+        <li key={placed.step.id} className={`sheet px-4 py-3`}>
           <div className="flex flex-wrap items-baseline justify-between gap-x-3">
             <h3 className={`font-head text-[1.02rem] font-bold ${placed.state === 'done' ? 'line-through decoration-1' : ''}`}>{placed.step.title}</h3>
             <span className="measure text-[0.82rem]">{formatDuration(placed.step.hands)}</span>

@@ -74,7 +74,7 @@ function CareBars({ plan, shop }: Pick<StationProps, 'plan' | 'shop'>) {
             <g key={wait.what} transform={`translate(0 ${i * 46 + 10})`}>
               <rect x={x(wait.from)} y={18} width={Math.max(4, x(wait.until) - x(wait.from))} height={15} rx={2} fill="url(#care)" stroke="var(--wait)" />
               <text x={16} y={12} fontSize={13} fill="var(--color-base-content)">
-                {wait.what} — {formatDuration((wait.until - wait.from) / 60_000)}, until {formatMoment(wait.until, zone)}
+                {wait.what} — {formatDuration((wait.until - wait.from) / 60_000)}, {wait.then} from {formatMoment(wait.until, zone)}
               </text>
             </g>
           ))}
@@ -146,7 +146,7 @@ export function StepsStation({ job, plan, shop, edit, mark, station }: StationPr
           <h2 className="text-[0.98rem] font-bold">Goes with the piece</h2>
           <p className="text-[0.95rem]">
             {job.marks.some((m) => m.technique === 'decal') ? 'Hand wash only, no dishwasher, no soaking. ' : ''}
-            {plan.schedule.care.map((w) => `${w.what[0]!.toUpperCase()}${w.what.slice(1)}: from ${formatMoment(w.until, shop.hours.zone)}. `).join('')}
+            {plan.schedule.care.map((w) => `${w.then[0]!.toUpperCase()}${w.then.slice(1)} not before ${formatMoment(w.until, shop.hours.zone)}: ${w.what}. `).join('')}
             {job.piece.use.food ? '' : 'Not for food.'}
           </p>
         </div>

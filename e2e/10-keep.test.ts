@@ -1,0 +1,68 @@
+import { readFileSync } from 'node:fs';
+import { drop, expect, openBench, openStation, test, textOf, type } from './workshop';
+
+test('edits are kept over a reload, and undo and redo go over the whole job', async ({ page }) => {
+  await openStation(page, 'honour-board', 'measure');
+  await type(page, 'Name of the job', 'Roll of honour');
+  await type(page, 'Width', '640');
+  await page.getByLabel('Ground', { exact: true }).selectOption('sealedWood');
+  await page.reload();
+  await expect(page.getByLabel('Width', { exact: true })).toHaveValue('640 mm');
+  await page.keyboard.press('Control+z');
+  await expect(page.getByLabel('Ground', { exact: true })).toHaveValue('stainedWood');
+  await page.keyboard.press('Control+z');
+  await expect(page.getByLabel('Width', { exact: true })).toHaveValue('600 mm');
+  await page.keyboard.press('Control+z');
+  await expect(page.getByLabel('Name of the job')).toHaveValue('Honour board');
+  await page.keyboard.press('Control+y');
+  await expect(page.getByLabel('Name of the job')).toHaveValue('Roll of honour');
+});
+
+test('a job goes out to a file and comes back beside the other', async ({ page }) => {
+  await openStation(page, 'boat-numbers', 'fit');
+  const download = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Save as job file' }).click();
+  const file = await download;
+  expect(file.suggestedFilename()).toBe('boat-numbers.kolleta-job.json');
+  const text = await textOf(file);
+  await page.goto('/#/jobs');
+  await drop(page, 'Job file', 'boat.json', text);
+  await expect(page.getByLabel('Name of the job')).toHaveValue('Boat numbers (from file)');
+});
+
+for (const [name, change, says] of [
+  ['newer', (t: string) => t.replace('"version": 1', '"version": 9'), /newer Kolleta/],
+  ['truncated', (t: string) => t.slice(0, t.length / 2), /breaks off/],
+  ['with unknown fields', (t: string) => t.replace('"client"', '"sparkle": 1, "client"'), /\/job\/sparkle/],
+] as const) {
+  test(`a job file ${name} is refused with the place, and nothing changes`, async ({ page }) => {
+    await openStation(page, 'boat-numbers', 'fit');
+    const download = page.waitForEvent('download');
+    await page.getByRole('button', { name: 'Save as job file' }).click();
+    const text = change(await textOf(await download));
+    await page.goto('/#/jobs');
+    await drop(page, 'Job file', 'boat.json', text);
+    await expect(page.getByRole('alert')).toContainText(says);
+    await expect(page.getByRole('alert')).toContainText('Nothing was changed');
+    await expect(page.getByRole('link', { name: /Boat numbers/ })).toHaveCount(1);
+  });
+}
+
+test('the whole workshop goes out to a file and comes back', async ({ page }) => {
+  await openBench(page);
+  await page.goto('/#/stock');
+  const download = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Save the workshop' }).click();
+  const text = await textOf(await download);
+  expect(JSON.parse(text)).toEqual(JSON.parse(readFileSync(new URL('../demo/workshop.json', import.meta.url), 'utf8')));
+  await page.getByRole('button', { name: 'Begin empty' }).click();
+  await page.getByRole('button', { name: 'Do it' }).click();
+  await page.goto('/#/jobs');
+  await expect(page.getByRole('heading', { name: 'No job is open' })).toBeVisible();
+  await page.goto('/#/stock');
+  await drop(page, 'Workshop file', 'w.json', text);
+  await expect(page.getByRole('alertdialog')).toContainText('It holds 4 jobs');
+  await page.getByRole('button', { name: 'Do it' }).click();
+  await page.goto('/#/jobs');
+  await expect(page.getByRole('link', { name: /Honour board/ })).toBeVisible();
+});

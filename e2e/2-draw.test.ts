@@ -1,0 +1,55 @@
+import { drop, expect, openStation, reading, test } from './workshop';
+
+const SVG = '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 60 40"><g transform="translate(5 5)"><rect width="50" height="30" fill="#0e5a61"/><circle cx="25" cy="15" r="9" fill="#ffffff"/></g><text>left out</text><script>document.title = "ran"</script></svg>';
+
+test('lines of text in shipped faces, spaced and aligned; touching letters become one outline', async ({ page }) => {
+  await openStation(page, 'crew-flasks', 'draw');
+  await page.getByLabel('Line 1', { exact: true }).fill('minnow');
+  await page.getByLabel('Face of line 1').selectOption('pacifico');
+  await page.getByRole('button', { name: 'Take line 2 away' }).click();
+  await expect(page.getByText('2 separate parts, 1 counters')).toBeVisible();
+  const spacing = page.getByLabel('Letter spacing of line 1, percent');
+  await spacing.fill('60');
+  await spacing.press('Enter');
+  await expect(page.getByText(/^[6-9] separate parts/)).toBeVisible();
+  await page.getByLabel('Flip', { exact: true }).selectOption('yes');
+  await expect(page.getByText('flipped left to right').first()).toBeAttached();
+});
+
+test('an SVG drawing becomes film, colour by colour; what is left out is named and nothing runs', async ({ page }) => {
+  await openStation(page, 'boat-numbers', 'draw');
+  await page.getByRole('button', { name: 'petrol backing' }).click();
+  await drop(page, 'SVG drawing', 'window.svg', SVG);
+  await expect(page.getByText('window.svg is in: 2 shapes.')).toBeVisible();
+  await expect(reading(page, /Left out of window\.svg/)).toContainText('live text');
+  await expect(reading(page, /Left out of window\.svg/)).toContainText('a script, which was not run');
+  expect(await page.title()).toBe('Kolleta');
+  await page.getByLabel('Film for #ffffff').selectOption('white-gloss');
+  await expect(page.getByText('2 separate parts, 1 counters')).toBeVisible();
+  await page.getByLabel('Film for #ffffff').selectOption('ground');
+  await expect(page.getByText('1 separate parts, 1 counters')).toBeVisible();
+});
+
+for (const [name, file, says] of [
+  ['broken', '<svg><rect width="9"', /not a whole SVG/],
+  ['empty', '<svg xmlns="http://www.w3.org/2000/svg"></svg>', /no filled shape/],
+  ['over 20 MB', `<svg>${' '.repeat(20 * 1024 * 1024 + 10)}</svg>`, /larger than 20 MB/],
+] as const) {
+  test(`an SVG that is ${name} is refused with a sentence, and the mark stays`, async ({ page }) => {
+    await openStation(page, 'crew-flasks', 'draw');
+    await drop(page, 'SVG drawing', 'bad.svg', file);
+    await expect(page.getByRole('alert')).toContainText(says);
+    await expect(page.getByRole('alert')).toContainText('Nothing was changed');
+    await expect(page.getByLabel('Line 1', { exact: true })).toHaveValue('Fionn');
+  });
+}
+
+test('a letter that the face lacks is named, with ways out', async ({ page }) => {
+  await openStation(page, 'crew-flasks', 'draw');
+  await page.getByLabel('Line 1', { exact: true }).fill('Fionn 水');
+  const missing = reading(page, 'Missing letters');
+  await expect(missing).toContainText('“水”');
+  await missing.getByRole('button', { name: 'Leave them out' }).click();
+  await expect(missing).toHaveCount(0);
+  await expect(page.getByLabel('Line 1', { exact: true })).toHaveValue('Fionn ');
+});

@@ -1,0 +1,55 @@
+import { expect, openStation, reading, test, type } from './workshop';
+
+test('the largest size, a typed size, and readings with their cures', async ({ page }) => {
+  await openStation(page, 'regatta-prizes', 'fit');
+  await expect(reading(page, 'Size')).toContainText('66 × 28.9 mm');
+  for (const title of ['Thin parts', 'Small parts', 'Contrast', 'Will it stick', 'Food and lip', 'As it is seen']) await expect(reading(page, title)).toBeVisible();
+  const thin = reading(page, 'Thin parts');
+  await expect(thin).toHaveAccessibleName(/watch/);
+  await thin.getByRole('button', { name: /Thicken by/ }).click();
+  await expect(thin).toHaveAccessibleName(/fine/);
+  await page.getByLabel('Size', { exact: true }).selectOption('width');
+  await type(page, 'Width of the mark', '2 1/2 in');
+  await expect(reading(page, 'Size')).toContainText('63.5 ×');
+  await type(page, 'Width of the mark', '80');
+  await expect(reading(page, 'Size')).toHaveAccessibleName(/watch/);
+  await reading(page, 'Size').getByRole('button', { name: /As large as fits/ }).click();
+  await expect(reading(page, 'Size')).toHaveAccessibleName(/fine/);
+});
+
+test('a mark is dragged, nudged and centred; undo takes it back', async ({ page }) => {
+  await openStation(page, 'boat-numbers', 'fit');
+  const mark = page.getByRole('button', { name: /^number, / });
+  const box = (await mark.boundingBox())!;
+  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(box.x + box.width / 2 + 60, box.y + box.height / 2 - 20, { steps: 6 });
+  await page.mouse.up();
+  await expect(page.getByText(/moved [\d.]+ mm right and [\d.]+ mm up/)).toBeVisible();
+  await mark.focus();
+  await page.keyboard.press('Home');
+  await expect(page.getByText('centred', { exact: false }).first()).toBeVisible();
+  await page.keyboard.press('ArrowLeft');
+  await page.keyboard.press('ArrowLeft');
+  await expect(page.getByText('moved 1 mm left and 0 mm up')).toBeVisible();
+  await page.getByRole('button', { name: 'Undo' }).first().click();
+  await expect(page.getByText('moved 1 mm left')).toHaveCount(0);
+  await page.keyboard.press('Control+Shift+Z');
+  await expect(page.getByText('moved 1 mm left and 0 mm up')).toBeVisible();
+});
+
+test('low contrast offers films in stock that pass; food and lip stop', async ({ page }) => {
+  await openStation(page, 'crew-flasks', 'draw');
+  await page.getByLabel('Film', { exact: true }).selectOption('harbour-blue');
+  await page.getByRole('link', { name: /^Fit/ }).click();
+  const contrast = reading(page, 'Contrast');
+  await expect(contrast).toHaveAccessibleName(/stop/);
+  await contrast.getByRole('button', { name: /White gloss, [\d.]+ : 1 — \d+ mm left/ }).click();
+  await expect(contrast).toHaveAccessibleName(/fine/);
+  await page.getByRole('link', { name: /^Measure/ }).click();
+  await page.getByLabel('Food', { exact: true }).selectOption('yes');
+  await page.getByRole('link', { name: /^Fit/ }).click();
+  await expect(reading(page, 'Food and lip')).toHaveAccessibleName(/stop/);
+  await reading(page, 'Food and lip').getByRole('button', { name: 'It is for display only' }).click();
+  await expect(reading(page, 'Food and lip')).toHaveAccessibleName(/fine/);
+});

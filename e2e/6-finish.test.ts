@@ -1,0 +1,40 @@
+import { expect, openStation, test } from './workshop';
+
+test('the stencil on stained wood: steps with hands, waits corrected for the room, and cautions', async ({ page }) => {
+  await openStation(page, 'honour-board', 'prepare');
+  const steps = page.getByRole('list', { name: 'Steps' }).getByRole('listitem');
+  await expect(steps).toHaveCount(3);
+  await expect(steps.nth(1)).toContainText('Seal the oak board');
+  await expect(steps.nth(1)).toContainText('4 h 21 until water stain dries before the sealer');
+  await page.getByRole('link', { name: /^Paint/ }).click();
+  await expect(steps).toHaveCount(4);
+  await expect(steps.last()).toContainText('22 min until paint half dry, 44 min at most');
+  await expect(steps.first()).toContainText('Air the room');
+  await page.getByLabel('Pull title').selectOption('dry');
+  await expect(steps.last()).toContainText('1 h 27 until paint dry');
+  await page.getByRole('link', { name: /^Place/ }).click();
+  await expect(page.getByRole('heading', { name: 'Lay the stencil of title and mask around it' })).toBeVisible();
+  await page.getByRole('link', { name: /^Cure/ }).click();
+  await expect(page.getByText(/adhesive dwells — 3.4 d/)).toBeVisible();
+});
+
+for (const [job, title, caution] of [
+  ['regatta-prizes', 'Wipe the 12 pint glasses with alcohol', 'no flame or spark'],
+  ['crew-flasks', 'Wipe the powder-coated flask', 'no flame or spark'],
+  ['boat-numbers', 'Peel the cover sheet and wipe', 'no flame or spark'],
+] as const) {
+  test(`preparing ${job}`, async ({ page }) => {
+    await openStation(page, job, 'prepare');
+    await expect(page.getByRole('heading', { name: title })).toBeVisible();
+    await expect(page.getByText(caution, { exact: false }).first()).toBeVisible();
+  });
+}
+
+test('a damper room makes waits longer', async ({ page }) => {
+  await openStation(page, 'honour-board', 'prepare');
+  await page.goto('/#/stock');
+  await page.getByLabel('Humidity').fill('75');
+  await page.getByLabel('Humidity').press('Enter');
+  await page.goto('/#/job/honour-board/prepare');
+  await expect(page.getByText('6 h 48 until water stain dries before the sealer')).toBeVisible();
+});

@@ -1,0 +1,55 @@
+import { expect, openBench, test } from './workshop';
+
+test('the now-step runs a timer that survives a reload; Done writes the log and moves on', async ({ page }) => {
+  await openBench(page);
+  const now = page.getByRole('region', { name: 'Now', exact: true });
+  await expect(now.getByRole('heading')).toHaveText('Weed crew name');
+  await expect(page.getByRole('region', { name: 'Drying rack' })).toContainText('Honour board — water stain dries before the sealer');
+  await expect(page.getByRole('region', { name: 'Keep an eye on' })).toContainText('not weeded');
+  await now.getByRole('button', { name: 'Start' }).click();
+  await expect(now).toContainText('NOW, RUNNING');
+  await expect(now.getByRole('timer')).toContainText(/00:5\d/);
+  await page.reload();
+  await expect(now).toContainText('NOW, RUNNING');
+  await expect(now.getByRole('timer')).toContainText(/00:[345]\d/);
+  await now.getByRole('button', { name: 'Done' }).click();
+  await expect(now.getByRole('heading')).toHaveText('Tape crew name');
+  await page.goto('/#/logbook');
+  await expect(page.getByRole('list', { name: 'Log' }).getByRole('listitem').first()).toContainText('Weed crew name');
+});
+
+test('a timer that runs out tells so', async ({ page }) => {
+  await page.clock.install({ time: new Date('2026-12-01T09:40:00Z') });
+  await openBench(page);
+  await page.getByRole('button', { name: 'Start' }).click();
+  await expect(page.getByText('NOW, RUNNING')).toBeVisible();
+  await page.clock.runFor(62_000);
+  await expect(page.getByText('Time is up: weed crew name.')).toBeVisible();
+  await expect(page.getByText('over by')).toBeVisible();
+});
+
+test('Went wrong keeps the reason and brings the step back; undo reverses it', async ({ page }) => {
+  await openBench(page);
+  const now = page.getByRole('region', { name: 'Now', exact: true });
+  await now.getByRole('button', { name: 'Went wrong…' }).click();
+  await page.getByLabel('Letters stayed on the liner').check();
+  await page.getByLabel('What to do otherwise next time').fill('Burnish longer');
+  await page.getByRole('button', { name: 'Write it into the log' }).click();
+  await expect(now.getByRole('heading')).toHaveText('Weed crew name');
+  await page.goto('/#/job/crew-flasks/log');
+  await expect(page.getByText('Went wrong: letters stayed on the liner. Burnish longer')).toBeVisible();
+  await page.getByRole('list', { name: 'Log' }).getByRole('button', { name: 'Undo' }).first().click();
+  await expect(page.getByText('Burnish longer')).toHaveCount(0);
+});
+
+test('an empty workshop teaches and offers the demo', async ({ page }) => {
+  await openBench(page);
+  await page.goto('/#/stock');
+  await page.getByRole('button', { name: 'Begin empty' }).click();
+  await page.getByRole('button', { name: 'Do it' }).click();
+  await page.getByRole('link', { name: 'Bench', exact: true }).click();
+  await expect(page.getByRole('heading', { name: 'Nothing to do just now' })).toBeVisible();
+  await expect(page.getByText('Nothing dries just now')).toBeVisible();
+  await page.getByRole('button', { name: 'Open the demo workshop' }).click();
+  await expect(page.getByRole('heading', { name: 'Weed crew name' })).toBeVisible();
+});

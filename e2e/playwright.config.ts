@@ -1,0 +1,26 @@
+import { existsSync } from 'node:fs';
+import { defineConfig } from '@playwright/test';
+
+const PORT = Number(process.env['E2E_PORT'] ?? 4187);
+const chromium = [process.env['CHROMIUM_PATH'], '/usr/bin/chromium', '/usr/bin/chromium-browser', '/usr/bin/google-chrome'].find((path) => path && existsSync(path));
+
+export default defineConfig({
+  testDir: '.',
+  timeout: 60_000,
+  expect: { timeout: 10_000 },
+  workers: 1,
+  forbidOnly: true,
+  retries: 0,
+  reporter: [['list'], ['json', { outputFile: '../.cache/e2e.json' }]],
+  outputDir: '../.cache/e2e',
+  use: {
+    baseURL: `http://127.0.0.1:${PORT}/`,
+    viewport: { width: 1280, height: 800 },
+    trace: 'off',
+    launchOptions: {
+      ...(chromium ? { executablePath: chromium } : {}),
+      args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
+    },
+  },
+  webServer: { command: 'node ../server/dist/main.js', env: { PORT: String(PORT) }, url: `http://127.0.0.1:${PORT}/`, reuseExistingServer: false, stdout: 'ignore' },
+});

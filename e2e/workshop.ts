@@ -1,0 +1,52 @@
+import { readFileSync } from 'node:fs';
+import { expect, test as base, type Download, type Page } from '@playwright/test';
+
+/** A page on which every error is a failure and no request leaves the machine. */
+export const test = base.extend<{ page: Page }>({
+  page: async ({ page }, use) => {
+    const errors: string[] = [];
+    page.on('pageerror', (error) => errors.push(error.message));
+    page.on('console', (message) => {
+      if (message.type() === 'error') errors.push(message.text());
+    });
+    page.on('request', (request) => {
+      if (!/^(http:\/\/127\.0\.0\.1|blob:|data:)/.test(request.url())) errors.push(`a request left the machine: ${request.url()}`);
+    });
+    await use(page);
+    expect(errors).toEqual([]);
+  },
+});
+export { expect };
+
+/** Opens the Bench with the demo workshop and waits until it can be used. */
+export async function openBench(page: Page): Promise<void> {
+  await page.goto('/');
+  await expect(page.getByRole('button', { name: 'Done' }).first()).toBeEnabled();
+}
+
+/** Opens one station of a demo job. */
+export async function openStation(page: Page, job: string, station: string): Promise<void> {
+  if (page.url() === 'about:blank') await openBench(page);
+  await page.goto(`/#/job/${job}/${station}`);
+  await expect(page.getByRole('navigation', { name: 'Stations' })).toBeVisible();
+}
+
+/** A reading's card by its title. */
+export const reading = (page: Page, title: string | RegExp) => page.getByRole('region', { name: title instanceof RegExp ? title : new RegExp(`^${title}[^:]*: (fine|watch|stop)$`) });
+
+/** Types into a word of a sentence. */
+export async function type(page: Page, label: string, text: string): Promise<void> {
+  const field = page.getByLabel(label, { exact: true });
+  await field.fill(text);
+  await field.press('Enter');
+}
+
+/** The text of a download. */
+export async function textOf(download: Download): Promise<string> {
+  return readFileSync(await download.path(), 'utf8');
+}
+
+/** Drops a file's text into a hidden file field. */
+export async function drop(page: Page, field: string, name: string, text: string): Promise<void> {
+  await page.getByLabel(field, { exact: true }).setInputFiles({ name, mimeType: 'application/octet-stream', buffer: Buffer.from(text) });
+}
