@@ -3,8 +3,8 @@ const rooms = ['units', 'geometry', 'facts', 'job', 'artwork', 'blanks', 'fit', 
 const later = rooms.slice(0, -1).map((room, i) => ({
   name: `room-order-${room}`,
   severity: 'error',
-  comment: `core/src/${room} may import only earlier rooms`,
-  from: { path: `^core/src/${room}/` },
+  comment: `core/src/${room} may import only earlier rooms; its tests may look at later ones`,
+  from: { path: `^core/src/${room}/`, pathNot: '\\.test\\.ts$' },
   to: { path: `^core/src/(${rooms.slice(i + 1).join('|')})/` },
 }));
 module.exports = {

@@ -1,0 +1,45 @@
+// Takes the pictures in docs/screenshots from the demo workshop.
+import { spawn } from 'node:child_process';
+import { resolve } from 'node:path';
+import { chromium } from '@playwright/test';
+import { build } from './build.mjs';
+import { findChromium, needChromium, root } from './setup.mjs';
+
+await build();
+needChromium();
+const PORT = 4192;
+const address = `http://127.0.0.1:${PORT}/`;
+const server = spawn(process.execPath, [resolve(root, 'server/dist/main.js')], { env: { ...process.env, PORT: String(PORT) }, stdio: 'ignore' });
+const browser = await chromium.launch({ executablePath: findChromium(), args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'] });
+const views = [
+  ['bench', '/'],
+  ['jobs', '/jobs'],
+  ['quick', '/quick'],
+  ['stock', '/stock'],
+  ...['measure', 'prepare', 'paint', 'cure'].map((s) => [s, `/job/honour-board/${s}`]),
+  ...['draw', 'fit', 'cut', 'weed', 'tape'].map((s) => [s, `/job/regatta-prizes/${s}`]),
+  ['place', '/job/boat-numbers/place'],
+  ['log', '/job/boat-numbers/log'],
+  ['bench-dark', '/'],
+  ['phone', '/job/regatta-prizes/fit'],
+];
+for (const [name, path] of views) {
+  const page = await browser.newPage({ viewport: name === 'phone' ? { width: 390, height: 844 } : { width: 1280, height: 800 }, colorScheme: name.endsWith('dark') ? 'dark' : 'light', reducedMotion: 'reduce' });
+  for (let i = 0; ; i++) {
+    try {
+      await page.goto(address);
+      break;
+    } catch (error) {
+      if (i > 40) throw error;
+      await new Promise((done) => setTimeout(done, 100));
+    }
+  }
+  await page.getByRole('button', { name: 'Done' }).first().waitFor();
+  await page.goto(`${address}#${path}`);
+  if (name === 'quick') await page.getByLabel('Word').fill('Galley');
+  await page.waitForTimeout(900);
+  await page.screenshot({ path: resolve(root, `docs/screenshots/${name}.png`) });
+  await page.close();
+}
+await browser.close();
+server.kill();
