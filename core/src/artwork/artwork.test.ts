@@ -8,7 +8,7 @@ import { drawMark } from './drawMark';
 import { applyEdits } from './edit/applyEdits';
 import { importSvg } from './import/importSvg';
 import { cutPieces } from './inspect/parts';
-import type { Faces } from './text/face';
+import { readFace, type Faces } from './text/face';
 import { layoutText } from './text/layoutText';
 
 let faces: Faces;
@@ -48,6 +48,11 @@ describe('text as outlines', () => {
     // the dot of the i stays by itself
     expect(script.shapes).toHaveLength(2);
     expect(cutPieces(draw(text(['minnow'], 'pacifico', 0.6)).layers[0]!.region).shapes.length).toBeGreaterThan(5);
+  });
+  it('a file that is no font is refused with a way out', () => {
+    const bad = readFace('mine', [new ArrayBuffer(40)]);
+    expect(!bad.ok && bad.problem.wayOut).toMatch(/another face/);
+    expect(readFace('none', []).ok).toBe(false);
   });
   it('names letters that a face lacks', () => {
     const { missing } = draw(text(['A→水']));

@@ -1,4 +1,4 @@
-import { drawMark, type DrawnMark, type Faces } from '../artwork';
+import { drawMark, findGlyph, type DrawnMark, type Faces } from '../artwork';
 import { usableOf, type Usable } from '../blanks';
 import { boxHeight, boxRegion, boxWidth, intersection, regionArea, type Point } from '../geometry';
 import { FILM_KINDS, GROUNDS } from '../facts';
@@ -83,7 +83,10 @@ export function drawReadings(work: FittingWork, job: Job, shop: Shop, faces: Fac
   const label = job.marks.length > 1 ? ` · ${mark.name}` : '';
   if (missing.length > 0 && mark.artwork.kind === 'text') {
     const { lines } = mark.artwork;
-    const has = (face: string, character: string) => faces.get(face)?.files.some((file) => file.charToGlyph(character).index !== 0) ?? false;
+    const has = (id: string, character: string) => {
+      const face = faces.get(id);
+      return face !== undefined && findGlyph(face, character) !== undefined;
+    };
     const other = [...faces.keys()].find((face) => missing.every((character) => has(face, character)));
     const stripped = lines.map((line) => ({ ...line, text: [...line.text].filter((c) => !missing.includes(c)).join('') }));
     const left = stripped.some((line) => line.text.trim() !== '');
@@ -131,11 +134,11 @@ export function drawReadings(work: FittingWork, job: Job, shop: Shop, faces: Fac
 }
 
 /** Readings of one fitted mark; a mark with nothing to cut has none. */
-export function markReadings(work: FittingWork, job: Job, shop: Shop, filmLeft: (film: string) => number, memo: Memo): Reading[] {
+export function markReadings(work: FittingWork, job: Job, shop: Shop, filmLeft: (film: string) => number, memo: Memo, quick: boolean): Reading[] {
   const { plan, drawn, outline } = work;
   if (drawn.layers.length === 0) return [];
   const size = plan.mark.size.mode === 'largest' ? plan.usable : plan.mark.size;
   const remember = <T,>(name: string, compute: () => T): T => memo.get(keyOf(name, work.key, size, plan.mark.technique, shop.films), compute);
-  const context: FitContext = { job, mark: plan.mark, zone: plan.zone, usable: plan.usable, drawn, outline, fitted: plan.fitted, inspections: plan.inspections, shop, behind: plan.behind, filmLeft, remember };
+  const context: FitContext = { job, mark: plan.mark, zone: plan.zone, usable: plan.usable, drawn, outline, fitted: plan.fitted, inspections: plan.inspections, shop, behind: plan.behind, filmLeft, remember, quick };
   return fitReadings(context);
 }

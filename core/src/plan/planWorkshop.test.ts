@@ -147,6 +147,18 @@ describe('the demo workshop', () => {
   });
 });
 
+describe('a quick first plan', () => {
+  it('tells the same as the whole one, but for cures that are searched for', () => {
+    const quick = planWorkshop(demo.jobs, demo.shop, demo.events, DEMO_START, faces, new Memo(), 'quick');
+    const whole = plan(demo.jobs, demo.events);
+    expect(quick.complete).toBe(false);
+    expect(whole.complete).toBe(true);
+    const told = (p: typeof quick) => [...p.jobs.values()].map((j) => [j.readings.map((r) => [r.id, r.verdict, r.value]), j.schedule.packed]);
+    expect(told(quick)).toEqual(told(whole));
+    expect(quick.bench).toEqual(whole.bench);
+  });
+});
+
 describe('sizes', () => {
   it('a typed width is the finished width, thickened or not', () => {
     fc.assert(

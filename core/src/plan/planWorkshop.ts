@@ -26,6 +26,8 @@ export interface JobPlan {
 
 /** Everything derived for the workshop. */
 export interface Plan {
+  /** Whether every cure was searched for. */
+  readonly complete: boolean;
   /** The moment that it was planned for, UTC ms. */
   readonly at: number;
   readonly jobs: ReadonlyMap<JobId, JobPlan>;
@@ -67,9 +69,11 @@ const withOverrides = (job: Job, readings: readonly Reading[]): Reading[] =>
  * @param now UTC ms
  * @param faces the faces that ship
  * @param memo keeps stages whose inputs do not change between plans
+ * @param effort 'quick' leaves out the cures that have to be searched for, so that a first plan is there sooner
  */
-export function planWorkshop(jobs: readonly Job[], shop: Shop, events: readonly WorkEvent[], now: number, faces: Faces, memo = new Memo()): Plan {
+export function planWorkshop(jobs: readonly Job[], shop: Shop, events: readonly WorkEvent[], now: number, faces: Faces, memo = new Memo(), effort: 'quick' | 'whole' = 'whole'): Plan {
   memo.next();
+  const quick = effort === 'quick';
   const open = jobs.filter((job) => !job.closed);
   const facts = stepFacts(events);
   const taken = new Map(shop.films.map((film) => [film.id, filmTaken(events, film.id)]));
@@ -92,8 +96,8 @@ export function planWorkshop(jobs: readonly Job[], shop: Shop, events: readonly 
       ...works.flatMap((work) => drawReadings(work, job, shop, faces)),
       ...works.flatMap((work) => {
         const { job: id, mark, behind } = { job: job.id, ...work.plan };
-        const key = keyOf('readings', id, work.key, mark, work.plan.zone, job.piece, job.marks.length, behind, shop.films, shop.paints, shop.climate, shop.lengths, shop.temperatures, [...filmLeft]);
-        return memo.get(key, () => markReadings(work, job, shop, left, memo));
+        const key = keyOf('readings', id, work.key, mark, work.plan.zone, job.piece, job.marks.length, behind, shop.films, shop.paints, shop.climate, shop.lengths, shop.temperatures, [...filmLeft], quick);
+        return memo.get(key, () => markReadings(work, job, shop, left, memo, quick));
       }),
     ]);
   }
@@ -131,5 +135,5 @@ export function planWorkshop(jobs: readonly Job[], shop: Shop, events: readonly 
   }
   const say = (mm: number) => formatLength(mm, shop.lengths, { digits: 0 });
   const bench = benchOf(schedule, open, readings, events, shop, layouts.map((l) => ({ film: l.film.id, left: left(l.film.id), needed: l.taken })), now, say);
-  return { at: now, jobs: plans, layouts, schedule, bench, filmLeft };
+  return { complete: !quick, at: now, jobs: plans, layouts, schedule, bench, filmLeft };
 }

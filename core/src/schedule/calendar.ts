@@ -1,6 +1,9 @@
-import { TZDate } from '@date-fns/tz';
+import { TZDate, tzOffset } from '@date-fns/tz';
 import { MINUTE_MS } from '../units';
 import type { Hours } from '../job';
+
+const HOUR_MS = 60 * MINUTE_MS;
+const DAY_MS = 24 * HOUR_MS;
 
 /** A span of working time, UTC instants in ms. */
 export interface Window {
@@ -18,13 +21,23 @@ export interface Window {
 export function workingWindows(hours: Hours, from: number, days: number): Window[] {
   const local = new TZDate(from, hours.zone);
   const windows: Window[] = [];
+  const offsetAt = (utc: number) => tzOffset(hours.zone, new Date(utc));
+  // days are counted as if the zone were UTC; the offset is looked up once a day, and by the minute only where clocks change
+  const first = Date.UTC(local.getFullYear(), local.getMonth(), local.getDate());
+  let offset = offsetAt(first - 12 * HOUR_MS);
   for (let d = 0; d <= days; d++) {
-    const day = new TZDate(local.getFullYear(), local.getMonth(), local.getDate() + d, hours.zone);
-    for (const [start, end] of hours.week[day.getDay()] ?? []) {
-      const at = (minutes: number) => new TZDate(day.getFullYear(), day.getMonth(), day.getDate(), Math.floor(minutes / 60), minutes % 60, hours.zone).getTime();
+    const midnight = first + d * DAY_MS;
+    const evening = offsetAt(midnight + 36 * HOUR_MS);
+    const steady = evening === offset;
+    const day = new Date(midnight);
+    offset = steady ? offset : offsetAt(midnight + 12 * HOUR_MS);
+    for (const [start, end] of hours.week[day.getUTCDay()] ?? []) {
+      const at = (minutes: number) =>
+        steady ? midnight + (minutes - offset) * MINUTE_MS : new TZDate(day.getUTCFullYear(), day.getUTCMonth(), day.getUTCDate(), Math.floor(minutes / 60), minutes % 60, hours.zone).getTime();
       const window = { start: Math.max(from, at(start)), end: at(end) };
       if (window.end - window.start >= MINUTE_MS) windows.push(window);
     }
+    offset = evening;
   }
   return windows;
 }

@@ -25,6 +25,14 @@ describe('working hours', () => {
     expect(spring.map((w) => formatMoment(w.start, 'Europe/Dublin').slice(-5))).toEqual(['09:00', '13:30', '09:00', '13:30', '09:00', '13:30']);
     expect(new Date(spring.at(-1)!.start).getUTCHours()).toBe(12);
   });
+  it('are the same whatever the zone does in between, day by day against the zone itself', () => {
+    for (const zone of ['Europe/Dublin', 'America/New_York', 'Australia/Lord_Howe', 'Asia/Kolkata']) {
+      const year = workingWindows({ zone, week: Array.from({ length: 7 }, (): [number, number][] => [[540, 750]]) }, Date.parse('2026-12-31T12:00:00Z'), 364);
+      expect(new Set(year.slice(1).map((w) => formatMoment(w.start, zone).slice(-5)))).toEqual(new Set(['09:00']));
+      expect(new Set(year.slice(1).map((w) => formatMoment(w.end, zone).slice(-5)))).toEqual(new Set(['12:30']));
+      expect(new Set(year.map((w) => formatMoment(w.end, zone).slice(0, -6))).size).toBe(year.length);
+    }
+  });
   it('taken time is not free', () => {
     expect(freeOf([{ start: 0, end: 10 }], [{ start: 2, end: 4 }, { start: 6, end: 12 }])).toEqual([{ start: 0, end: 2 }, { start: 4, end: 6 }]);
   });

@@ -1,8 +1,9 @@
-import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
-import { lazy, Suspense, type ComponentType } from 'react';
+import { QueryClientProvider, type QueryClient } from '@tanstack/react-query';
+import { lazy, Suspense, useState, type ComponentType } from 'react';
 import { createHashRouter, useRouteError } from 'react-router';
 import { RouterProvider } from 'react-router/dom';
 import { BenchPage } from '../stations/bench/BenchPage';
+import type { WorkshopState } from '../storage/useWorkshop';
 import { Toasts } from '../ui/toasts';
 import { Shell } from './Shell';
 
@@ -36,10 +37,10 @@ function Nowhere() {
   );
 }
 
-const router = createHashRouter([
+const routerFor = (first: WorkshopState) => createHashRouter([
   {
     path: '/',
-    element: <Shell />,
+    element: <Shell first={first} />,
     errorElement: <Fault />,
     children: [
       { index: true, element: <BenchPage /> },
@@ -52,10 +53,10 @@ const router = createHashRouter([
     ],
   },
 ]);
-const queries = new QueryClient();
 
 /** The whole application. */
-export function App() {
+export function App({ first, queries }: { first: WorkshopState; queries: QueryClient }) {
+  const [router] = useState(() => routerFor(first));
   return (
     <QueryClientProvider client={queries}>
       <Toasts>

@@ -117,8 +117,6 @@ function Inside({ state }: { state: WorkshopState }) {
 }
 
 /** Header, places and plan around every screen. */
-export function Shell() {
-  const state = useStoredWorkshop();
-  if (!state) return <p className="p-8" role="status">Opening the workshop…</p>;
-  return <Inside state={state} />;
+export function Shell({ first }: { first: WorkshopState }) {
+  return <Inside state={useStoredWorkshop(first)} />;
 }

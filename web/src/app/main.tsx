@@ -1,17 +1,25 @@
+import { QueryClient } from '@tanstack/react-query';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { readClock } from '../storage/clock';
-import { prepareFirstStart } from '../storage/workshop';
+import { openWorkshop } from '../storage/workshop';
+import { planQuery } from '../workers/usePlan';
 import { App } from './App';
+import { warmPlanner } from '../workers/plannerClient';
 import './theme.css';
+
+warmPlanner();
 
 const root = createRoot(document.getElementById('root')!);
 try {
-  await prepareFirstStart();
+  const first = await openWorkshop();
   await readClock();
+  const queries = new QueryClient();
+  // the plan begins before the page is drawn
+  void queries.prefetchQuery(planQuery(first, 0));
   root.render(
     <StrictMode>
-      <App />
+      <App first={first} queries={queries} />
     </StrictMode>,
   );
 } catch (error) {

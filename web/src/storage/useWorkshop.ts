@@ -1,5 +1,5 @@
 import { useLiveQuery } from 'dexie-react-hooks';
-import { createContext, useContext } from 'react';
+import { createContext, useContext, useRef } from 'react';
 import type { Job, Shop, WorkEvent } from '@kolleta/core/job';
 import { db } from './db';
 
@@ -10,13 +10,22 @@ export interface WorkshopState {
   isDemo: boolean;
 }
 
-/** The workshop as it is kept, and again after every change. */
-export function useStoredWorkshop(): WorkshopState | undefined {
-  return useLiveQuery(async () => {
-    const [shop, jobs, events, demo] = await Promise.all([db.shop.get('shop'), db.jobs.toArray(), db.events.toArray(), db.settings.get('isDemo')]);
-    if (!shop) return undefined;
-    return { shop: shop.shop, jobs: jobs.toSorted((a, b) => a.createdAt - b.createdAt), events, isDemo: demo?.value === 1 };
-  });
+/** Reads the workshop; nothing before the first start. */
+export async function readWorkshop(): Promise<WorkshopState | undefined> {
+  const [shop, jobs, events, demo] = await Promise.all([db.shop.get('shop'), db.jobs.toArray(), db.events.toArray(), db.settings.get('isDemo')]);
+  if (!shop) return undefined;
+  return { shop: shop.shop, jobs: jobs.toSorted((a, b) => a.createdAt - b.createdAt), events, isDemo: demo?.value === 1 };
+}
+
+const sameState = (a: WorkshopState, b: WorkshopState): boolean => JSON.stringify(a) === JSON.stringify(b);
+
+/** The workshop as it was read at the start, and again after every change. */
+export function useStoredWorkshop(first: WorkshopState): WorkshopState {
+  const stored = useLiveQuery(readWorkshop);
+  const kept = useRef(first);
+  // the first live answer is what was read already: the same object, so that nothing is planned twice
+  if (stored && stored !== kept.current && !(kept.current === first && sameState(stored, first))) kept.current = stored;
+  return kept.current;
 }
 
 export const WorkshopContext = createContext<WorkshopState | undefined>(undefined);

@@ -2,6 +2,7 @@ import type { Shop } from '@kolleta/core/job';
 import type { Workshop } from '@kolleta/core/jobFile';
 import { setClock } from './clock';
 import { db } from './db';
+import { readWorkshop, type WorkshopState } from './useWorkshop';
 
 /** Where the demo's clock starts: Tuesday 1 December 2026, 09:40 in Dublin. */
 export const DEMO_START = Date.parse('2026-12-01T09:40:00Z');
@@ -18,9 +19,11 @@ export async function replaceWorkshop({ shop, jobs, events }: Workshop, isDemo: 
   await setClock(isDemo ? DEMO_START : undefined);
 }
 
+const demoParts = () => Promise.all([import('@kolleta/core/jobFile'), import('../../../demo/workshop.json?raw')]);
+
 /** Loads the demo workshop from the file that ships. */
 export async function loadDemo(): Promise<void> {
-  const [{ readWorkshopFile }, demo] = await Promise.all([import('@kolleta/core/jobFile'), import('../../../demo/workshop.json?raw')]);
+  const [{ readWorkshopFile }, demo] = await demoParts();
   const read = readWorkshopFile(demo.default, 'the demo workshop');
   if (!read.ok) throw new Error(read.problem.found);
   await replaceWorkshop(read.value, true);
@@ -40,7 +43,15 @@ export async function editShop(change: (shop: Shop) => Shop): Promise<void> {
   });
 }
 
-/** At the very first start the demo workshop is there. */
-export async function prepareFirstStart(): Promise<void> {
-  if (!(await db.shop.get('shop'))) await loadDemo();
+/** The workshop that is kept here; at the very first start the demo workshop. */
+export async function openWorkshop(): Promise<WorkshopState> {
+  const fresh = localStorage.getItem('opened') === null;
+  // a first start fetches the demo while the database opens
+  if (fresh) void demoParts();
+  const kept = await readWorkshop();
+  if (!kept) await loadDemo();
+  localStorage.setItem('opened', 'yes');
+  const state = kept ?? (await readWorkshop());
+  if (!state) throw new Error('the workshop could not be stored');
+  return state;
 }

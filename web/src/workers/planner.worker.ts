@@ -10,6 +10,8 @@ const faces = new Map<string, Face>();
 const loading = new Map<string, Promise<void>>();
 const memos = { workshop: new Memo(), draft: new Memo() };
 
+let first = true;
+
 function loadFace(id: string): Promise<void> {
   const files = FACE_FILES[id];
   if (!files) return Promise.resolve();
@@ -27,10 +29,15 @@ function loadFace(id: string): Promise<void> {
 const facesIn = (jobs: readonly Job[]) => jobs.flatMap((job) => job.marks.flatMap((mark) => (mark.artwork.kind === 'text' ? mark.artwork.lines.map((line) => line.face) : [])));
 
 const planner = {
-  /** Plans the workshop, or a draft beside it. Faces are fetched as they are needed; all of them when letters are missing. */
+  /**
+   * Plans the workshop, or a draft beside it. Faces are fetched as they are needed; all of them when letters are missing. The very first plan is a
+   * quick one.
+   */
   async plan(which: 'workshop' | 'draft', jobs: Job[], shop: Shop, events: WorkEvent[], now: number): Promise<Plan> {
     await Promise.all([...new Set(facesIn(jobs))].map(loadFace));
-    const plan = planWorkshop(jobs, shop, events, now, faces, memos[which]);
+    const effort = which === 'workshop' && first ? 'quick' : 'whole';
+    first = false;
+    const plan = planWorkshop(jobs, shop, events, now, faces, memos[which], effort);
     const lacking = [...plan.jobs.values()].some((job) => job.readings.some((reading) => reading.id.startsWith('glyphs:')));
     if (!lacking || faces.size === Object.keys(FACE_FILES).length) return plan;
     await Promise.all(Object.keys(FACE_FILES).map(loadFace));
@@ -44,6 +51,9 @@ const planner = {
     return svgCutFile(layout, title);
   },
 };
+
+// the faces are wanted in any case: they are read while the page is still opening the workshop
+for (const id of Object.keys(FACE_FILES)) void loadFace(id);
 
 export type Planner = typeof planner;
 expose(planner);

@@ -21,6 +21,9 @@ function start(): Remote<Planner> {
   return remote;
 }
 
+/** Starts the worker before it is needed, so that it loads beside the page. */
+export const warmPlanner = (): void => void start();
+
 /** Ends the worker and tells everybody who waits for it; the next call starts a new one. */
 export function stopPlanner(message: string): void {
   worker?.terminate();

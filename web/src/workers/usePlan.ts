@@ -26,18 +26,24 @@ function nextTurn(plan: Plan, at: number): number | undefined {
   return moments.length > 0 ? Math.min(...moments) : undefined;
 }
 
+/** The query for the plan of a state of the workshop; `turn` counts the waits that ended since. */
+export const planQuery = (state: WorkshopState, turn: number) => ({
+  queryKey: ['plan', revisionOf(state), turn],
+  queryFn: () => requestPlan('workshop', { jobs: state.jobs, shop: state.shop, events: state.events, now: now() }),
+  staleTime: Infinity,
+  gcTime: 10_000,
+  retry: false,
+});
+
 /** The plan of a workshop: again on every edit and event and when a wait ends, not on ticks. */
 export function usePlanOf(state: WorkshopState): { plan: Plan | undefined; error: Error | null } {
   const [turn, setTurn] = useState(0);
-  const { data, error } = useQuery({
-    queryKey: ['plan', revisionOf(state), turn],
-    queryFn: () => requestPlan('workshop', { jobs: state.jobs, shop: state.shop, events: state.events, now: now() }),
-    placeholderData: keepPreviousData,
-    staleTime: Infinity,
-    gcTime: 10_000,
-    retry: false,
-  });
+  const { data, error } = useQuery({ ...planQuery(state, turn), placeholderData: keepPreviousData });
   useEffect(() => {
+    if (data && !data.complete) {
+      setTurn((n) => n + 1);
+      return undefined;
+    }
     const next = data && nextTurn(data, now());
     if (next === undefined) return undefined;
     const timer = setTimeout(() => setTurn((n) => n + 1), Math.min(LONGEST_TIMER_MS, Math.max(250, next - now() + 200)));

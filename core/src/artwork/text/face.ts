@@ -4,34 +4,52 @@ import { refused, good, type Result } from '../../units';
 const opentype = opentypeModule.default ?? opentypeModule;
 type Font = ReturnType<typeof opentype.parse>;
 
-/** A face ready to be set: one or more files (latin, latin-ext) looked through in turn. */
+/** A face that ships: its files are looked through in turn, and read only when one is needed. */
 export interface Face {
   readonly id: string;
-  readonly files: readonly Font[];
+  /** How many files it has. */
+  readonly count: number;
+  /** One of its files; undefined when it cannot be read. */
+  readonly file: (index: number) => Font | undefined;
 }
 
 /** Faces by id. */
 export type Faces = ReadonlyMap<string, Face>;
 
 /**
- * Reads the files of one face.
+ * Reads the files of one face: the first at once, the others when a character is not in it.
  *
  * @param files TTF, OTF or WOFF bytes; characters are looked for in the order given
- * @returns a problem when a file is not a font
+ * @returns a problem when the first file is not a font
  */
 export function readFace(id: string, files: readonly ArrayBuffer[]): Result<Face> {
+  const read = new Map<number, Font | undefined>();
   try {
-    return good({ id, files: files.map((bytes) => opentype.parse(bytes)) });
+    const [first] = files;
+    if (!first) throw new Error('it has no file');
+    read.set(0, opentype.parse(first));
   } catch (error) {
     return refused(`The font "${id}" cannot be read (${String(error)}).`, 'a TTF, OTF or WOFF file', id, 'Choose another face.');
   }
+  const file = (index: number): Font | undefined => {
+    if (!read.has(index)) {
+      try {
+        read.set(index, opentype.parse(files[index]!));
+      } catch {
+        read.set(index, undefined);
+      }
+    }
+    return read.get(index);
+  };
+  return good({ id, count: files.length, file });
 }
 
 /** The file of a face that has a character, and its glyph there. */
 export function findGlyph(face: Face, character: string): { font: Font; glyph: ReturnType<Font['charToGlyph']> } | undefined {
-  for (const font of face.files) {
-    const glyph = font.charToGlyph(character);
-    if (glyph.index !== 0) return { font, glyph };
+  for (let i = 0; i < face.count; i++) {
+    const font = face.file(i);
+    const glyph = font?.charToGlyph(character);
+    if (font && glyph && glyph.index !== 0) return { font, glyph };
   }
   return undefined;
 }

@@ -18,6 +18,8 @@ export interface FitContext {
   readonly shop: Pick<Shop, 'films' | 'paints' | 'climate' | 'lengths' | 'temperatures'>;
   /** What the mark is seen against, #rrggbb, with its name. */
   readonly behind: { colour: string; name: string };
+  /** Leaves out cures that have to be searched for. */
+  readonly quick: boolean;
   /** Keeps what does not depend on where the mark lies. */
   readonly remember: <T>(name: string, compute: () => T) => T;
   /** mm left of each film. */

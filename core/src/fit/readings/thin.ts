@@ -26,13 +26,20 @@ function keepsStrokes(context: FitContext, mark: Mark): boolean {
 
 /** The least change of thickness that keeps every stroke, mm per side; a stencil is slimmed, so that the film between grows. */
 function cureByThickness(context: FitContext): number | undefined {
-  const worst = leastOf(context.inspections);
-  const sign = context.mark.technique === 'decal' ? 1 : -1;
-  const now = thickenedBy(context.mark.edits);
-  const lacking = (worst.limit - worst.strokes.least) / 2;
-  for (let more = Math.max(STEP, Math.floor(lacking / STEP) * STEP), tries = 0; more <= MOST && tries < 6; more += Math.max(STEP, Math.ceil(more / 4 / STEP) * STEP), tries++) {
-    const by = Math.round((now + sign * more) / STEP) * STEP;
-    if (keepsStrokes(context, withThickness(context.mark, Math.round(by * 100) / 100))) return Math.round(by * 100) / 100;
+  const { drawn, outline, mark, usable, fitted, inspections } = context;
+  const worst = leastOf(inspections);
+  const sign = mark.technique === 'decal' ? 1 : -1;
+  const now = thickenedBy(mark.edits);
+  const bare = worst.strokes.least - 2 * sign * now;
+  // what the mark loses in size to its thickening is known without drawing it: only promising changes are looked at
+  const promising = (by: number) => (bare * sizeMark(drawn, outline, withThickness(mark, by), usable).scale) / fitted.scale + 2 * sign * by >= worst.limit * 1.01;
+  let tries = 0;
+  for (let more = STEP; more <= MOST && tries < 4; more += STEP) {
+    const by = Math.round((now + sign * more) * 100) / 100;
+    if (!promising(by)) continue;
+    tries += 1;
+    if (keepsStrokes(context, withThickness(mark, by))) return by;
+    more += STEP * tries;
   }
   return undefined;
 }
@@ -50,12 +57,12 @@ export const thinReading: FitReading = (context) => {
     return { ...base, verdict: 'fine', value: Number.isFinite(least) ? say(least) : `over ${say(worst.limit)}`, why: `Every ${what} is stout enough to stay on its liner.`, cures: [] };
   }
   const cures: { label: string; patch: Patch }[] = [];
-  if (mark.size.mode !== 'largest' && fitted.largestWidth > fitted.width * 1.01) {
+  if (!context.quick && mark.size.mode !== 'largest' && fitted.largestWidth > fitted.width * 1.01) {
     const width = Math.ceil(((fitted.width * worst.limit) / least) * 1.04);
     const larger: Mark = { ...mark, size: { mode: 'width', width } };
     if (width <= fitted.largestWidth && keepsStrokes(context, larger)) cures.push({ label: `Enlarge to ${formatLength(width, shop.lengths)} wide`, patch: setAt(['marks', mark.id, 'size'], larger.size) });
   }
-  const by = context.remember('thicken', () => cureByThickness(context));
+  const by = context.quick ? undefined : context.remember('thicken', () => cureByThickness(context));
   if (by !== undefined) {
     const change = Math.abs(by - thickenedBy(mark.edits));
     const label = mark.technique === 'decal' ? `Thicken by ${say(change)} a side` : `Slim the openings by ${say(change)} a side`;
@@ -68,7 +75,7 @@ export const thinReading: FitReading = (context) => {
     value: say(least),
     why: `${count === 1 ? `One ${what} is` : `${count >= 24 ? 'Two dozen or more' : count} places of ${what} are`} thinner than this film keeps; ${mark.technique === 'decal' ? 'they lift with the waste' : 'they tear or shift when the paint is dabbed'}.`,
     cures,
-    advice: cures.length === 0 ? 'Choose a stouter face, fewer words, or a larger place.' : undefined,
+    advice: cures.length === 0 && !context.quick ? 'Choose a stouter face, fewer words, or a larger place.' : undefined,
     places: worst.strokes.places.map(({ at }) => [at[0] + fitted.at[0], at[1] + fitted.at[1]] as const),
   };
 };
