@@ -37,4 +37,7 @@ test('a damper room makes waits longer', async ({ page }) => {
   await page.getByLabel('Humidity').press('Enter');
   await page.goto('/#/job/honour-board/prepare');
   await expect(page.getByText('6 h 48 until water stain dries before the sealer')).toBeVisible();
+  await page.goto('/#/stock');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByLabel('Humidity')).toHaveValue('61 %');
 });

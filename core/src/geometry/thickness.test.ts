@@ -26,6 +26,10 @@ describe('thickness', () => {
   it('does not take corners for strokes', () => {
     expect(thickness(box(0, 0, 20, 10), 2).least).toBe(Infinity);
     expect(thickness([{ outer: [[0, 0], [30, 0], [15, 26]], holes: [] }], 1.2).least).toBe(Infinity);
+    // a pointed tip of 30 degrees
+    expect(thickness([{ outer: [[0, -5.36], [20, 0], [0, 5.36]], holes: [] }], 1).least).toBe(Infinity);
+    // a short hair on a stout body is a stroke all the same
+    expect(thickness(union(box(0, 0, 10, 10), box(9, 4, 4, 0.4)), 1).least).toBeCloseTo(0.4, 1);
   });
   it('grows by twice what is added per side', () => {
     const bar = box(0, 0, 30, 0.5);

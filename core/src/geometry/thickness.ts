@@ -18,6 +18,8 @@ export interface Thickness {
 
 /** Feet further apart than this (seen from the middle) stand on opposite sides; corners give less. */
 const OPPOSITE_COS = Math.cos((137 / 180) * Math.PI);
+/** The way along the edge from one foot to the other is longer than this many radii in a stroke, two and a half times as long as wide. */
+const WAY_ROUND_TIP = 12;
 /** The samples of one part are at most so many. */
 const MOST_SAMPLES = 40_000;
 
@@ -130,9 +132,9 @@ function thinPlacesOfPart(part: Part, step: number, under: number): ThinPlace[] 
     const cos = ((px - cx) * (s.x[foot]! - cx) + (py - cy) * (s.y[foot]! - cy)) / (r * r);
     if (cos > OPPOSITE_COS) continue;
     if (s.ring[i] === s.ring[foot]) {
-      // the two sides of a tip are opposite too, but close along the edge: half a turn round the tip is no stroke
+      // the two sides of a tip are opposite too, but close along the edge: the way round the tip is no stroke
       const apart = Math.abs(s.along[i]! - s.along[foot]!);
-      if (Math.min(apart, lengths[s.ring[i]!]! - apart) <= Math.PI * r * 1.6) continue;
+      if (Math.min(apart, lengths[s.ring[i]!]! - apart) <= WAY_ROUND_TIP * r) continue;
     }
     found.push({ at: [cx, cy], width: 2 * r });
   }
@@ -141,7 +143,7 @@ function thinPlacesOfPart(part: Part, step: number, under: number): ThinPlace[] 
 
 /**
  * The least local stroke width: at points along the edge, the largest circle inside that touches there (the shrinking ball method; Ma, Bae and
- * Choi, 2012). Corners and pointed tips do not count as strokes.
+ * Choi, 2012). Corners, and tips of more than about 20°, do not count as strokes.
  *
  * @param region mm
  * @param under widths at or above this, mm, are not of interest

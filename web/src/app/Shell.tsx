@@ -3,6 +3,7 @@ import { Link, NavLink, Outlet, useLocation, useMatch } from 'react-router';
 import { dryingFactor } from '@kolleta/core/finish';
 import { formatTemperature } from '@kolleta/core/units';
 import { redoJob, undoJob } from '../storage/editJob';
+import { redoShop, undoShop } from '../storage/editShop';
 import { useStoredWorkshop, WorkshopContext } from '../storage/useWorkshop';
 import { useTell } from '../ui/toasts';
 import { PlanContext, usePlanOf } from '../workers/usePlan';
@@ -28,13 +29,14 @@ function applyTheme(theme: (typeof THEMES)[number]): void {
   else document.documentElement.dataset['theme'] = theme;
 }
 
-/** Ctrl+Z and its like over the job on the screen; fields keep their own undo. */
+/** Ctrl+Z and its like over the job or the shop on the screen. */
 function useUndo(): { undo: () => void; redo: () => void } | undefined {
   const tell = useTell();
   const id = useMatch('/job/:id/*')?.params.id;
+  const inStock = useMatch('/stock') !== null;
   const run = async (what: 'undo' | 'redo') => {
-    if (!id) return;
-    const label = await (what === 'undo' ? undoJob(id) : redoJob(id));
+    if (!id && !inStock) return;
+    const label = await (id ? (what === 'undo' ? undoJob(id) : redoJob(id)) : what === 'undo' ? undoShop() : redoShop());
     tell(label ? `${what === 'undo' ? 'Taken back' : 'Done again'}: ${label[0]!.toLowerCase()}${label.slice(1)}.` : `Nothing to ${what}.`);
   };
   const latest = useRef(run);
@@ -50,7 +52,7 @@ function useUndo(): { undo: () => void; redo: () => void } | undefined {
     window.addEventListener('keydown', keys);
     return () => window.removeEventListener('keydown', keys);
   }, []);
-  return id ? { undo: () => void run('undo'), redo: () => void run('redo') } : undefined;
+  return id || inStock ? { undo: () => void run('undo'), redo: () => void run('redo') } : undefined;
 }
 
 function Room({ state }: { state: WorkshopState }) {

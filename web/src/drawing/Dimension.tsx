@@ -21,13 +21,16 @@ export function Dimension({ from, to, beside, system, colour = 'var(--color-prim
   const tick = 5;
   return (
     <g stroke={colour} strokeWidth={1.2} aria-hidden="true">
+      <line x1={ax} y1={ay} x2={bx} y2={by} stroke="var(--color-base-100)" strokeWidth={4} strokeOpacity={0.75} />
       <line x1={ax} y1={ay} x2={bx} y2={by} />
       {[[ax, ay] as const, [bx, by] as const].map(([px, py], i) => (
         <line key={i} x1={across ? px : px - tick} x2={across ? px : px + tick} y1={across ? py - tick : py} y2={across ? py + tick : py} />
       ))}
       <text
         className="measure"
-        stroke="none"
+        stroke="var(--color-base-100)"
+        strokeWidth={3.5}
+        paintOrder="stroke"
         fill={colour}
         fontSize={12}
         x={across ? (ax + bx) / 2 : ax + 8}

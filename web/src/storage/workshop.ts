@@ -1,4 +1,3 @@
-import type { Shop } from '@kolleta/core/job';
 import type { Workshop } from '@kolleta/core/jobFile';
 import { setClock } from './clock';
 import { db } from './db';
@@ -33,14 +32,6 @@ export async function loadDemo(): Promise<void> {
 export async function startEmpty(): Promise<void> {
   const shop = (await db.shop.get('shop'))?.shop;
   if (shop) await replaceWorkshop({ shop: { ...shop, name: 'My workshop' }, jobs: [], events: [] }, false);
-}
-
-/** Changes the shop. */
-export async function editShop(change: (shop: Shop) => Shop): Promise<void> {
-  await db.transaction('rw', db.shop, async () => {
-    const entry = await db.shop.get('shop');
-    if (entry) await db.shop.put({ id: 'shop', shop: change(entry.shop) });
-  });
 }
 
 /** The workshop that is kept here; at the very first start the demo workshop. */

@@ -23,7 +23,8 @@ export function Toasts({ children }: { children: ReactNode }) {
     (text, { tone = 'plain', action } = {}) => {
       lastId += 1;
       const id = lastId;
-      setToasts((all) => [...all.slice(-2), { id, text, tone, action }]);
+      // only the newest passing word is kept; errors stay until they are dismissed
+      setToasts((all) => [...all.filter((toast) => toast.tone === 'error').slice(-2), { id, text, tone, action }]);
       if (tone === 'plain') setTimeout(() => drop(id), SHOWN_MS);
     },
     [drop],
@@ -41,7 +42,7 @@ export function Toasts({ children }: { children: ReactNode }) {
                 {toast.action.label}
               </button>
             )}
-            <button type="button" className="btn btn-sm btn-ghost" aria-label="Dismiss" onClick={() => drop(toast.id)}>
+            <button type="button" className="btn btn-sm btn-ghost text-inherit" aria-label="Dismiss" onClick={() => drop(toast.id)}>
               ✕
             </button>
           </div>

@@ -76,6 +76,6 @@ export const thinReading: FitReading = (context) => {
     why: `${count === 1 ? `One ${what} is` : `${count >= 24 ? 'Two dozen or more' : count} places of ${what} are`} thinner than this film keeps; ${mark.technique === 'decal' ? 'they lift with the waste' : 'they tear or shift when the paint is dabbed'}.`,
     cures,
     advice: cures.length === 0 && !context.quick ? 'Choose a stouter face, fewer words, or a larger place.' : undefined,
-    places: worst.strokes.places.map(({ at }) => [at[0] + fitted.at[0], at[1] + fitted.at[1]] as const),
+    places: worst.strokes.places.filter((place) => place.width < worst.limit).map(({ at }) => [at[0] + fitted.at[0], at[1] + fitted.at[1]] as const),
   };
 };

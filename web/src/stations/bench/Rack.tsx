@@ -36,7 +36,7 @@ function Piece({ job, item, now }: { job: Job; item: RackItem; now: number }) {
           </g>
         );
       })}
-      <text x={width / 2} y={HEIGHT - (k * h) / 2 + 6} textAnchor="middle" className="measure" fontSize={15} fontWeight={700} fill={hexDark ? '#ffffff' : '#22302f'} stroke={hexDark ? '#22302f' : '#ffffff'} strokeWidth={hexDark ? 0 : 3} paintOrder="stroke">
+      <text x={width / 2} y={HEIGHT - (k * h) / 2 + 6} textAnchor="middle" className="measure" fontSize={15} fontWeight={700} fill={hexDark ? '#ffffff' : '#22302f'} stroke={hexDark ? '#22302f' : '#ffffff'} strokeWidth={3.5} paintOrder="stroke">
         {text}
       </text>
     </svg>

@@ -82,7 +82,8 @@ function Movable({ plan, edit, shop, chosen, chooseMark }: DragProps) {
         onKeyDown={keys}
         onFocus={() => chooseMark(mark.id)}
       >
-        <MmRect box={growBox(moved, 1)} fill="transparent" stroke={chosen ? 'var(--color-primary)' : 'none'} dash="5 4" />
+        {chosen && <MmRect box={growBox(moved, 1)} stroke="#ffffff" />}
+        <MmRect box={growBox(moved, 1)} fill="transparent" stroke={chosen ? '#0e5a61' : 'none'} dash="5 4" />
         <MarkShapes plan={plan} shop={shop} shift={shift} />
       </g>
       {chosen && !drag && (
@@ -100,7 +101,10 @@ function Places({ places }: { places: readonly (readonly [number, number])[] }) 
   return (
     <g aria-hidden="true" pointerEvents="none">
       {places.map(([px, py], i) => (
-        <circle key={i} cx={x(px)} cy={y(py)} r={8} fill="none" stroke="var(--color-error)" strokeWidth={2} />
+        <g key={i} fill="none">
+          <circle cx={x(px)} cy={y(py)} r={8} stroke="#ffffff" strokeWidth={4.5} />
+          <circle cx={x(px)} cy={y(py)} r={8} stroke="#ad3f27" strokeWidth={2.2} />
+        </g>
       ))}
     </g>
   );
@@ -173,7 +177,7 @@ export function FitStation({ job, plan, shop, edit, mark, chooseMark }: StationP
       {mark && chosen && (
         <div className="sheet px-4 py-3">
           <Sentence>
-            Put <strong>{mark.name}</strong> on each of {job.count === 1 ? '' : job.count} {job.piece.name},{' '}
+            Put <strong>{mark.name}</strong> on {job.count === 1 ? 'the' : `each of ${job.count}`} {job.piece.name},{' '}
             <Choice
               label="Size"
               value={mark.size.mode}

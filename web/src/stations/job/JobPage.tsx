@@ -90,7 +90,7 @@ export function JobPage() {
             {job.piece.name}, {job.marks.length === 1 ? 'one mark' : `${job.marks.length} marks`} each
           </p>
         </div>
-        <div className="text-right">
+        <div className="ml-auto text-right">
           <p className="text-[0.98rem]">
             wanted{' '}
             <input

@@ -1,13 +1,14 @@
 import { useRef, useState } from 'react';
 import { FILM_KINDS, TAPE_KINDS, COATS } from '@kolleta/core/facts';
 import { dryingFactor } from '@kolleta/core/finish';
-import type { Film, Shop } from '@kolleta/core/job';
+import { setAt, type Film, type Shop } from '@kolleta/core/job';
 import { formatLength, formatTemperature, good, parseTemperature, refused } from '@kolleta/core/units';
 import { now } from '../../storage/clock';
 import { download, fileName } from '../../storage/download';
 import { formatMoment } from '@kolleta/core/schedule';
 import { useWorkshop } from '../../storage/useWorkshop';
-import { editShop, loadDemo, replaceWorkshop, startEmpty } from '../../storage/workshop';
+import { editShop } from '../../storage/editShop';
+import { loadDemo, replaceWorkshop, startEmpty } from '../../storage/workshop';
 import { useTell } from '../../ui/toasts';
 import { Choice, LengthWord, Sentence, TextWord, Typed } from '../../ui/tokens';
 import { usePlan } from '../../workers/usePlan';
@@ -35,7 +36,7 @@ function Roll({ film, left, next, system }: { film: Film; left: number; next: nu
           {next > 0 && <rect x={14 + Math.max(0, length - cut)} y={4} width={Math.max(2, cut)} height={height} fill="var(--wait)" fillOpacity={0.4} stroke="var(--color-error)" strokeDasharray="5 3" strokeWidth={1.4} />}
         </svg>
         <span className="text-[0.9rem]">
-          <LengthWord label={`${film.name} left`} value={left} system={system} onChange={(mm) => void editShop((shop) => ({ ...shop, films: shop.films.map((f) => (f.id === film.id ? { ...f, length: f.length + (mm - left) } : f)) }))} /> left
+          <LengthWord label={`${film.name} left`} value={left} system={system} onChange={(mm) => void editShop(setAt(['films', film.id, 'length'], film.length + (mm - left)), 'Count a roll')} /> left
           {next > 0 && <span className={short ? 'text-error font-bold' : 'quiet'}> · next jobs take {formatLength(next, system, { digits: 0 })}{short ? ': too little' : ''}</span>}
         </span>
       </div>
@@ -74,10 +75,9 @@ export function StockPage() {
     setWaiting(undefined);
     tell('Done.', { action: { label: 'Undo', run: () => void replaceWorkshop(before, demo) } });
   };
-  const climate = (patch: Partial<Shop['climate']>) => void editShop((s) => ({ ...s, climate: { ...s.climate, ...patch } }));
   return (
     <div className="flex flex-col gap-4">
-      <h1 className="text-[1.65rem] font-extrabold [&_.token]:text-base-content [&_.token]:border-transparent hover:[&_.token]:border-primary"><TextWord label="Name of the workshop" value={shop.name} onChange={(name) => void editShop((s) => ({ ...s, name }))} /></h1>
+      <h1 className="text-[1.65rem] font-extrabold [&_.token]:text-base-content [&_.token]:border-transparent hover:[&_.token]:border-primary"><TextWord label="Name of the workshop" value={shop.name} onChange={(name) => void editShop(setAt(['name'], name), 'Name the workshop')} /></h1>
       <section aria-label="Rolls" className="sheet px-4 py-3">
         <h2 className="text-lg font-bold">Rolls</h2>
         <p className="quiet text-sm">Drawn to one scale along and one across; dashed is where the open jobs will cut.</p>
@@ -97,7 +97,7 @@ export function StockPage() {
               <li key={paint.id} className="flex flex-wrap items-center gap-2 py-1">
                 <span className="border-base-300 inline-block size-5 rounded border" style={{ background: paint.colour }} />
                 <strong>{paint.name}</strong> <span className="quiet flex-1">{COATS[paint.coat].name}</span>
-                <Typed label={`${paint.name} left, ml`} shown={`${Math.floor(paint.volume)} ml`} read={(text) => { const n = Number(text.replace('ml', '').replace(',', '.').trim()); return Number.isFinite(n) && n >= 0 ? good(n) : refused(`"${text}" is not a volume.`, 'millilitres', paint.name, 'Type millilitres, such as 45.'); }} onChange={(volume) => void editShop((s) => ({ ...s, paints: s.paints.map((p) => (p.id === paint.id ? { ...p, volume } : p)) }))} />
+                <Typed label={`${paint.name} left, ml`} shown={`${Math.floor(paint.volume)} ml`} read={(text) => { const n = Number(text.replace('ml', '').replace(',', '.').trim()); return Number.isFinite(n) && n >= 0 ? good(n) : refused(`"${text}" is not a volume.`, 'millilitres', paint.name, 'Type millilitres, such as 45.'); }} onChange={(volume) => void editShop(setAt(['paints', paint.id, 'volume'], volume), 'Count a paint')} />
               </li>
             ))}
           </ul>
@@ -106,10 +106,10 @@ export function StockPage() {
           <div>
             <h2 className="text-lg font-bold">Room and units</h2>
             <Sentence>
-              The workroom has <Typed label="Room temperature" shown={formatTemperature(shop.climate.celsius, shop.temperatures)} read={(text) => parseTemperature(text, shop.temperatures, 'Room temperature')} onChange={(celsius) => climate({ celsius })} /> and{' '}
-              <Typed label="Humidity" shown={`${Math.round(shop.climate.humidity * 100)} %`} read={(text) => { const n = Number(text.replace('%', '').trim()); return Number.isFinite(n) && n >= 0 && n <= 99 ? good(n / 100) : refused(`"${text}" is not a humidity.`, '0 to 99 %', 'Humidity', 'Type percent, such as 55.'); }} onChange={(humidity) => climate({ humidity })} /> humidity: water-based coats take ×{dryingFactor('water', shop.climate).factor.toFixed(2)}, others ×{dryingFactor('solvent', shop.climate).factor.toFixed(2)} as long. Lengths are shown in{' '}
-              <Choice label="Lengths" value={shop.lengths} options={[{ value: 'mm', label: 'millimetres' }, { value: 'inch', label: 'inches' }]} onChange={(lengths) => void editShop((s) => ({ ...s, lengths }))} />, temperatures in{' '}
-              <Choice label="Temperatures" value={shop.temperatures} options={[{ value: 'C', label: '°C' }, { value: 'F', label: '°F' }]} onChange={(temperatures) => void editShop((s) => ({ ...s, temperatures }))} />. The clock there is {formatMoment(now(), shop.hours.zone)}{isDemo ? ', the demo’s' : ''}.
+              The workroom has <Typed label="Room temperature" shown={formatTemperature(shop.climate.celsius, shop.temperatures)} read={(text) => parseTemperature(text, shop.temperatures, 'Room temperature')} onChange={(celsius) => void editShop(setAt(['climate', 'celsius'], celsius), 'Change the room')} /> and{' '}
+              <Typed label="Humidity" shown={`${Math.round(shop.climate.humidity * 100)} %`} read={(text) => { const n = Number(text.replace('%', '').trim()); return Number.isFinite(n) && n >= 0 && n <= 99 ? good(n / 100) : refused(`"${text}" is not a humidity.`, '0 to 99 %', 'Humidity', 'Type percent, such as 55.'); }} onChange={(humidity) => void editShop(setAt(['climate', 'humidity'], humidity), 'Change the room')} /> humidity: water-based coats take ×{dryingFactor('water', shop.climate).factor.toFixed(2)}, others ×{dryingFactor('solvent', shop.climate).factor.toFixed(2)} as long. Lengths are shown in{' '}
+              <Choice label="Lengths" value={shop.lengths} options={[{ value: 'mm', label: 'millimetres' }, { value: 'inch', label: 'inches' }]} onChange={(lengths) => void editShop(setAt(['lengths'], lengths), 'Change the units')} />, temperatures in{' '}
+              <Choice label="Temperatures" value={shop.temperatures} options={[{ value: 'C', label: '°C' }, { value: 'F', label: '°F' }]} onChange={(temperatures) => void editShop(setAt(['temperatures'], temperatures), 'Change the units')} />. The clock there is {formatMoment(now(), shop.hours.zone)}{isDemo ? ', the demo’s' : ''}.
             </Sentence>
           </div>
           <div>
