@@ -1,5 +1,21 @@
 /** The order of core's rooms: a room imports only rooms to its left. */
-const rooms = ['units', 'geometry', 'facts', 'job', 'artwork', 'blanks', 'fit', 'cut', 'tape', 'finish', 'schedule', 'cost', 'logbook', 'plan', 'jobFile'];
+const rooms = [
+  'units',
+  'geometry',
+  'facts',
+  'job',
+  'artwork',
+  'blanks',
+  'fit',
+  'cut',
+  'tape',
+  'finish',
+  'schedule',
+  'cost',
+  'logbook',
+  'plan',
+  'jobFile',
+];
 const later = rooms.slice(0, -1).map((room, i) => ({
   name: `room-order-${room}`,
   severity: 'error',
@@ -24,11 +40,20 @@ module.exports = {
       from: { path: '^web/' },
       to: { path: '^core/src/', pathNot: '^core/src/[a-zA-Z]+/index\\.ts$' },
     },
-    { name: 'not-to-unresolvable', severity: 'error', from: {}, to: { couldNotResolve: true, pathNot: '(generated|\\.woff|\\?url|virtual:)' } },
+    {
+      name: 'not-to-unresolvable',
+      severity: 'error',
+      from: {},
+      to: { couldNotResolve: true, pathNot: '(generated|\\.woff|\\?url|virtual:)' },
+    },
   ],
   options: {
     doNotFollow: { path: 'node_modules' },
     tsPreCompilationDeps: true,
-    enhancedResolveOptions: { extensions: ['.ts', '.tsx', '.mjs', '.js', '.json'], exportsFields: ['exports'], conditionNames: ['import', 'default', 'types'] },
+    enhancedResolveOptions: {
+      extensions: ['.ts', '.tsx', '.mjs', '.js', '.json'],
+      exportsFields: ['exports'],
+      conditionNames: ['import', 'default', 'types'],
+    },
   },
 };

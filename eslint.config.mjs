@@ -12,8 +12,14 @@ export default tseslint.config(
       eqeqeq: 'error',
       'no-restricted-syntax': [
         'error',
-        { selector: "MemberExpression[property.name='only'][object.name=/^(it|test|describe)$/]", message: 'A focused test hides the others.' },
-        { selector: "MemberExpression[property.name='skip'][object.name=/^(it|test|describe)$/]", message: 'A skipped test is a defect.' },
+        {
+          selector: "MemberExpression[property.name='only'][object.name=/^(it|test|describe)$/]",
+          message: 'A focused test hides the others.',
+        },
+        {
+          selector: "MemberExpression[property.name='skip'][object.name=/^(it|test|describe)$/]",
+          message: 'A skipped test is a defect.',
+        },
       ],
     },
   },

@@ -2,7 +2,12 @@ const transform = {
   '^.+\\.tsx?$': '<rootDir>/../scripts/jestTransform.mjs',
   'clipper2-ts.+\\.js$': '<rootDir>/../scripts/jestTransform.mjs',
 };
-const common = { transform, transformIgnorePatterns: ['/node_modules/(?!clipper2-ts/)'], extensionsToTreatAsEsm: ['.ts', '.tsx'], testPathIgnorePatterns: ['/node_modules/', '/dist/'] };
+const common = {
+  transform,
+  transformIgnorePatterns: ['/node_modules/(?!clipper2-ts/)'],
+  extensionsToTreatAsEsm: ['.ts', '.tsx'],
+  testPathIgnorePatterns: ['/node_modules/', '/dist/'],
+};
 export default {
   projects: [
     { ...common, displayName: 'core', rootDir: 'core', testEnvironment: 'node' },

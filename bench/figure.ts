@@ -9,7 +9,13 @@ export interface Figure {
 }
 
 /** A figure that holds when it is at most the limit. */
-export const atMost = (name: string, value: number, limit: number, unit: string): Figure => ({ name, value: Math.round(value * 1000) / 1000, unit, goal: `at most ${limit} ${unit}`, holds: value <= limit });
+export const atMost = (name: string, value: number, limit: number, unit: string): Figure => ({
+  name,
+  value: Math.round(value * 1000) / 1000,
+  unit,
+  goal: `at most ${limit} ${unit}`,
+  holds: value <= limit,
+});
 
 export const median = (values: readonly number[]): number => values.toSorted((a, b) => a - b)[Math.floor(values.length / 2)]!;
 

@@ -6,7 +6,7 @@ export function largeSvg(bytes: number, seed = 1): string {
   const random = seeded(seed);
   const n = (most: number) => (random() * most).toFixed(2);
   const parts: string[] = [];
-  for (let size = 0; size < bytes; ) {
+  for (let size = 0; size < bytes;) {
     const curves = Array.from({ length: 12 }, () => `c${n(9)} ${n(9)} ${n(9)}-${n(9)} ${n(9)} ${n(9)}`).join('');
     const part = `<g transform="translate(${n(900)} ${n(900)}) rotate(${n(360)})"><path fill="hsl(${Math.floor(random() * 12) * 30} 60% 40%)" d="M${n(9)} ${n(9)}${curves}z"/></g>`;
     parts.push(part);

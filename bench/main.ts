@@ -19,6 +19,9 @@ for (const [prefix, measure] of parts) {
   if (prefix.startsWith(only) || only.startsWith(prefix)) figures.push(...(await measure()).filter((f) => f.name.startsWith(only)));
 }
 const width = Math.max(4, ...figures.map((f) => f.name.length));
-for (const f of figures) console.log(`${f.name.padEnd(width)}  ${String(f.value).padStart(10)} ${f.unit.padEnd(3)}  ${f.goal.padEnd(18)} ${f.holds ? 'holds' : 'MISSED'}`);
+for (const f of figures)
+  console.log(
+    `${f.name.padEnd(width)}  ${String(f.value).padStart(10)} ${f.unit.padEnd(3)}  ${f.goal.padEnd(18)} ${f.holds ? 'holds' : 'MISSED'}`,
+  );
 if (figures.length === 0) console.log(`No figure begins with "${only}".`);
 if (values.json) writeFileSync(values.json, `${JSON.stringify(figures, null, 1)}\n`);

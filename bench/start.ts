@@ -8,12 +8,32 @@ const PORT = 4191;
 
 /** From the first request to a Bench whose Done can be pressed, cold cache, and the script that it takes. */
 export async function startFigures(): Promise<Figure[]> {
-  const server = spawn(process.execPath, ['server/dist/main.js'], { env: { ...process.env, PORT: String(PORT) }, stdio: 'ignore' });
-  const browser = await chromium.launch({ executablePath: findChromium(), args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'] });
+  const server = spawn(process.execPath, ['server/dist/main.js'], {
+    env: { ...process.env, PORT: String(PORT) },
+    stdio: 'ignore',
+  });
+  const browser = await chromium.launch({
+    executablePath: findChromium(),
+    args: [
+      '--no-sandbox',
+      '--disable-gpu',
+      '--disable-quic',
+      '--no-first-run',
+      '--disable-background-networking',
+      '--disable-component-update',
+      '--disable-sync',
+    ],
+  });
   try {
     const address = `http://127.0.0.1:${PORT}/`;
     for (let i = 0; i < 50; i++) {
-      if (await fetch(address).then((r) => r.ok, () => false)) break;
+      if (
+        await fetch(address).then(
+          (r) => r.ok,
+          () => false,
+        )
+      )
+        break;
       await new Promise((resolve) => setTimeout(resolve, 100));
     }
     const times: number[] = [];
@@ -24,11 +44,19 @@ export async function startFigures(): Promise<Figure[]> {
       const bodies: Promise<number>[] = [];
       page.on('response', (response) => {
         const url = response.url();
-        if (url.endsWith('.js') && !url.includes('worker')) bodies.push(response.body().then((b) => gzipSync(b).length, () => 0));
+        if (url.endsWith('.js') && !url.includes('worker'))
+          bodies.push(
+            response.body().then(
+              (b) => gzipSync(b).length,
+              () => 0,
+            ),
+          );
       });
       const start = performance.now();
       await page.goto(address, { waitUntil: 'commit' });
-      await page.waitForFunction(() => [...document.querySelectorAll('button')].some((b) => b.textContent?.trim() === 'Done' && !b.disabled));
+      await page.waitForFunction(() =>
+        [...document.querySelectorAll('button')].some((b) => b.textContent?.trim() === 'Done' && !b.disabled),
+      );
       if (i > 0) times.push(performance.now() - start);
       script = (await Promise.all(bodies)).reduce((sum, size) => sum + size, 0);
       await context.close();

@@ -1,7 +1,15 @@
 import AxeBuilder from '@axe-core/playwright';
 import { expect, openBench, test } from './workshop';
 
-const SCREENS = ['/', '/jobs', '/quick', '/stock', '/logbook', ...['measure', 'draw', 'fit', 'cut', 'weed', 'tape', 'prepare', 'place', 'paint', 'cure', 'log'].map((s) => `/job/honour-board/${s}`), '/job/regatta-prizes/fit'];
+const SCREENS = [
+  '/',
+  '/jobs',
+  '/quick',
+  '/stock',
+  '/logbook',
+  ...['measure', 'draw', 'fit', 'cut', 'weed', 'tape', 'prepare', 'place', 'paint', 'cure', 'log'].map((s) => `/job/honour-board/${s}`),
+  '/job/regatta-prizes/fit',
+];
 
 for (const colorScheme of ['light', 'dark'] as const) {
   test(`axe finds nothing serious in ${colorScheme}`, async ({ page }) => {
@@ -14,20 +22,32 @@ for (const colorScheme of ['light', 'dark'] as const) {
       await expect(page.getByRole('main')).not.toContainText(/One moment|Working it out|Laying out/);
       await page.waitForTimeout(150);
       const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21aa']).analyze();
-      for (const v of violations.filter((x) => x.impact === 'serious' || x.impact === 'critical')) found.push(`${screen}: ${v.id} at ${v.nodes.slice(0, 3).map((n) => `${n.target.join(' ')} (${n.failureSummary?.split('\n')[1]?.trim() ?? ''})`).join('; ')}`);
+      for (const v of violations.filter((x) => x.impact === 'serious' || x.impact === 'critical'))
+        found.push(
+          `${screen}: ${v.id} at ${v.nodes
+            .slice(0, 3)
+            .map((n) => `${n.target.join(' ')} (${n.failureSummary?.split('\n')[1]?.trim() ?? ''})`)
+            .join('; ')}`,
+        );
     }
     expect(found).toEqual([]);
   });
 }
 
-for (const [name, viewport] of [['a phone', { width: 390, height: 844 }], ['a tablet', { width: 820, height: 1180 }]] as const) {
+for (const [name, viewport] of [
+  ['a phone', { width: 390, height: 844 }],
+  ['a tablet', { width: 820, height: 1180 }],
+] as const) {
   test(`nothing runs out of the side on ${name}`, async ({ page }) => {
     await page.setViewportSize(viewport);
     await openBench(page);
     for (const screen of SCREENS) {
       await page.goto(`/#${screen}`);
       await expect(page.getByRole('main')).not.toContainText(/One moment|Working it out|Laying out/);
-      expect(await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth), screen).toBeLessThanOrEqual(1);
+      expect(
+        await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth),
+        screen,
+      ).toBeLessThanOrEqual(1);
     }
   });
 }

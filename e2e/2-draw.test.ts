@@ -1,6 +1,7 @@
 import { drop, expect, openStation, reading, test } from './workshop';
 
-const SVG = '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 60 40"><g transform="translate(5 5)"><rect width="50" height="30" fill="#0e5a61"/><circle cx="25" cy="15" r="9" fill="#ffffff"/></g><text>left out</text><script>document.title = "ran"</script></svg>';
+const SVG =
+  '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 60 40"><g transform="translate(5 5)"><rect width="50" height="30" fill="#0e5a61"/><circle cx="25" cy="15" r="9" fill="#ffffff"/></g><text>left out</text><script>document.title = "ran"</script></svg>';
 
 test('lines of text in shipped faces, spaced and aligned; touching letters become one outline', async ({ page }) => {
   await openStation(page, 'crew-flasks', 'draw');

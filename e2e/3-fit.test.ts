@@ -3,7 +3,8 @@ import { expect, openStation, reading, test, type } from './workshop';
 test('the largest size, a typed size, and readings with their cures', async ({ page }) => {
   await openStation(page, 'regatta-prizes', 'fit');
   await expect(reading(page, 'Size')).toContainText('66 × 28.9 mm');
-  for (const title of ['Thin parts', 'Small parts', 'Contrast', 'Will it stick', 'Food and lip', 'As it is seen']) await expect(reading(page, title)).toBeVisible();
+  for (const title of ['Thin parts', 'Small parts', 'Contrast', 'Will it stick', 'Food and lip', 'As it is seen'])
+    await expect(reading(page, title)).toBeVisible();
   const thin = reading(page, 'Thin parts');
   await expect(thin).toHaveAccessibleName(/watch/);
   await thin.getByRole('button', { name: /Thicken by/ }).click();
@@ -13,7 +14,9 @@ test('the largest size, a typed size, and readings with their cures', async ({ p
   await expect(reading(page, 'Size')).toContainText('63.5 ×');
   await type(page, 'Width of the mark', '80');
   await expect(reading(page, 'Size')).toHaveAccessibleName(/watch/);
-  await reading(page, 'Size').getByRole('button', { name: /As large as fits/ }).click();
+  await reading(page, 'Size')
+    .getByRole('button', { name: /As large as fits/ })
+    .click();
   await expect(reading(page, 'Size')).toHaveAccessibleName(/fine/);
 });
 

@@ -13,7 +13,9 @@ test('one layout a film, and an SVG cut file in mm that any reader takes', async
   // Chromium is the foreign reader: it paints the file, and the outlines have the size that was planned
   const reader = await page.context().newPage();
   await reader.setContent(text.replace(/^<\?xml.*\?>/, ''));
-  const boxes = await reader.locator('path').evaluateAll((paths) => paths.map((p) => (p as SVGPathElement).getBBox()).map((b) => [b.width, b.height]));
+  const boxes = await reader
+    .locator('path')
+    .evaluateAll((paths) => paths.map((p) => (p as SVGPathElement).getBBox()).map((b) => [b.width, b.height]));
   expect(boxes).toHaveLength(12);
   for (const [width, height] of boxes) {
     expect(Math.max(width!, height!)).toBeCloseTo(66, 0);

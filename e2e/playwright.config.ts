@@ -2,12 +2,14 @@ import { existsSync } from 'node:fs';
 import { defineConfig } from '@playwright/test';
 
 const PORT = Number(process.env['E2E_PORT'] ?? 4187);
-const chromium = [process.env['CHROMIUM_PATH'], '/usr/bin/chromium', '/usr/bin/chromium-browser', '/usr/bin/google-chrome'].find((path) => path && existsSync(path));
+const chromium = [process.env['CHROMIUM_PATH'], '/usr/bin/chromium', '/usr/bin/chromium-browser', '/usr/bin/google-chrome'].find(
+  (path) => path && existsSync(path),
+);
 
 export default defineConfig({
   testDir: '.',
-  timeout: 60_000,
-  expect: { timeout: 10_000 },
+  timeout: 90_000,
+  expect: { timeout: 20_000 },
   workers: 1,
   forbidOnly: true,
   retries: 0,
@@ -19,8 +21,22 @@ export default defineConfig({
     trace: 'off',
     launchOptions: {
       ...(chromium ? { executablePath: chromium } : {}),
-      args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
+      args: [
+        '--no-sandbox',
+        '--disable-gpu',
+        '--disable-quic',
+        '--no-first-run',
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--disable-sync',
+      ],
     },
   },
-  webServer: { command: 'node ../server/dist/main.js', env: { PORT: String(PORT) }, url: `http://127.0.0.1:${PORT}/`, reuseExistingServer: false, stdout: 'ignore' },
+  webServer: {
+    command: 'node ../server/dist/main.js',
+    env: { PORT: String(PORT) },
+    url: `http://127.0.0.1:${PORT}/`,
+    reuseExistingServer: false,
+    stdout: 'ignore',
+  },
 });

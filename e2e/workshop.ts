@@ -32,7 +32,10 @@ export async function openStation(page: Page, job: string, station: string): Pro
 }
 
 /** A reading's card by its title. */
-export const reading = (page: Page, title: string | RegExp) => page.getByRole('region', { name: title instanceof RegExp ? title : new RegExp(`^${title}[^:]*: (fine|watch|stop)$`) });
+export const reading = (page: Page, title: string | RegExp) =>
+  page.getByRole('region', {
+    name: title instanceof RegExp ? title : new RegExp(`^${title}[^:]*: (fine|watch|stop)$`),
+  });
 
 /** Types into a word of a sentence. */
 export async function type(page: Page, label: string, text: string): Promise<void> {

@@ -6,7 +6,8 @@ import swc from '@swc/core';
  * module gets its own constants for the globals that loops use.
  */
 const GLOBALS = ['Math', 'Number', 'Array', 'Map', 'Set', 'Float64Array', 'Int32Array', 'Object', 'BigInt'];
-const declares = (source, name) => new RegExp(`\\b(?:const|let|var|class|function)\\s+${name}\\b|\\bas\\s+${name}\\b|import[^;]*\\b${name}\\b`).test(source);
+const declares = (source, name) =>
+  new RegExp(`\\b(?:const|let|var|class|function)\\s+${name}\\b|\\bas\\s+${name}\\b|import[^;]*\\b${name}\\b`).test(source);
 const prefix = (source) => {
   const free = GLOBALS.filter((name) => source.includes(name) && !declares(source, name));
   return free.length > 0 ? `const { ${free.join(', ')} } = globalThis; ` : '';
@@ -21,7 +22,11 @@ export default {
     }
     const { code } = swc.transformSync(source, {
       filename: path,
-      jsc: { target: 'es2022', parser: { syntax: 'typescript', tsx: path.endsWith('x') }, transform: { react: { runtime: 'automatic' } } },
+      jsc: {
+        target: 'es2022',
+        parser: { syntax: 'typescript', tsx: path.endsWith('x') },
+        transform: { react: { runtime: 'automatic' } },
+      },
       module: { type: 'es6' },
       sourceMaps: 'inline',
     });

@@ -9,8 +9,22 @@ await build();
 needChromium();
 const PORT = 4192;
 const address = `http://127.0.0.1:${PORT}/`;
-const server = spawn(process.execPath, [resolve(root, 'server/dist/main.js')], { env: { ...process.env, PORT: String(PORT) }, stdio: 'ignore' });
-const browser = await chromium.launch({ executablePath: findChromium(), args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'] });
+const server = spawn(process.execPath, [resolve(root, 'server/dist/main.js')], {
+  env: { ...process.env, PORT: String(PORT) },
+  stdio: 'ignore',
+});
+const browser = await chromium.launch({
+  executablePath: findChromium(),
+  args: [
+    '--no-sandbox',
+    '--disable-gpu',
+    '--disable-quic',
+    '--no-first-run',
+    '--disable-background-networking',
+    '--disable-component-update',
+    '--disable-sync',
+  ],
+});
 const views = [
   ['bench', '/'],
   ['jobs', '/jobs'],
@@ -24,7 +38,11 @@ const views = [
   ['phone', '/job/regatta-prizes/fit'],
 ];
 for (const [name, path] of views) {
-  const page = await browser.newPage({ viewport: name === 'phone' ? { width: 390, height: 844 } : { width: 1280, height: 800 }, colorScheme: name.endsWith('dark') ? 'dark' : 'light', reducedMotion: 'reduce' });
+  const page = await browser.newPage({
+    viewport: name === 'phone' ? { width: 390, height: 844 } : { width: 1280, height: 800 },
+    colorScheme: name.endsWith('dark') ? 'dark' : 'light',
+    reducedMotion: 'reduce',
+  });
   for (let i = 0; ; i++) {
     try {
       await page.goto(address);

@@ -15,7 +15,10 @@ export function run(command, args, options = {}) {
 }
 
 function installPackages() {
-  const wanted = createHash('sha256').update(readFileSync(resolve(root, 'package-lock.json'))).update(process.version).digest('hex');
+  const wanted = createHash('sha256')
+    .update(readFileSync(resolve(root, 'package-lock.json')))
+    .update(process.version)
+    .digest('hex');
   if (existsSync(stamp) && readFileSync(stamp, 'utf8') === wanted) return;
   console.log('Installing packages…');
   run('npm', ['ci']);
@@ -37,7 +40,10 @@ export function needChromium() {
   }
   console.log('Installing Chromium…');
   run('apt-get', ['update', '-qq'], { stdio: ['ignore', 'ignore', 'inherit'] });
-  run('apt-get', ['install', '-y', '-qq', 'chromium'], { stdio: ['ignore', 'ignore', 'inherit'], env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' } });
+  run('apt-get', ['install', '-y', '-qq', 'chromium'], {
+    stdio: ['ignore', 'ignore', 'inherit'],
+    env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' },
+  });
 }
 
 export async function setup() {

@@ -17,7 +17,11 @@ let broken = 0;
 const bin = (name) => resolve(root, 'node_modules/.bin', name);
 function step(title, command, args) {
   console.log(`\n— ${title}`);
-  const { status } = spawnSync(command, args, { cwd: root, stdio: 'inherit', env: { ...process.env, FORCE_COLOR: '0' } });
+  const { status } = spawnSync(command, args, {
+    cwd: root,
+    stdio: 'inherit',
+    env: { ...process.env, FORCE_COLOR: '0' },
+  });
   if (status !== 0) {
     broken += 1;
     console.error(`${title} failed.`);
@@ -27,7 +31,13 @@ function step(title, command, args) {
 for (const project of ['core', 'core/tsconfig.test.json', 'web', 'server', 'e2e']) step(`types: ${project}`, bin('tsc'), ['-p', project]);
 step('lint', bin('eslint'), ['.']);
 step('the order of rooms', bin('depcruise'), ['core/src', 'web/src', 'server/src', '--config', '.dependency-cruiser.cjs']);
-step('unit tests', process.execPath, ['--experimental-vm-modules', '--disable-warning=ExperimentalWarning', 'node_modules/jest/bin/jest.js', '--json', `--outputFile=${unitFile}`]);
+step('unit tests', process.execPath, [
+  '--experimental-vm-modules',
+  '--disable-warning=ExperimentalWarning',
+  'node_modules/jest/bin/jest.js',
+  '--json',
+  `--outputFile=${unitFile}`,
+]);
 step('build', process.execPath, ['scripts/build.mjs']);
 step('journeys', bin('playwright'), ['test', '-c', 'e2e']);
 

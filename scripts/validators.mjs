@@ -9,7 +9,8 @@ const outDir = resolve(root, 'core/src/jobFile/generated');
 const out = resolve(outDir, 'validators.js');
 
 export async function writeValidators() {
-  if (existsSync(out) && statSync(out).mtimeMs > Math.max(statSync(schemaFile).mtimeMs, statSync(fileURLToPath(import.meta.url)).mtimeMs)) return;
+  if (existsSync(out) && statSync(out).mtimeMs > Math.max(statSync(schemaFile).mtimeMs, statSync(fileURLToPath(import.meta.url)).mtimeMs))
+    return;
   const { default: Ajv } = await import('ajv');
   const { default: addFormats } = await import('ajv-formats');
   const { default: standaloneCode } = await import('ajv/dist/standalone/index.js');
@@ -18,7 +19,10 @@ export async function writeValidators() {
   const ajv = new Ajv({ code: { source: true, esm: true }, strictTuples: false, allErrors: false, inlineRefs: false });
   addFormats(ajv, ['date-time']);
   ajv.addSchema(schema);
-  const code = standaloneCode(ajv, { jobFile: 'kolleta.schema.json#/definitions/jobFile', workshopFile: 'kolleta.schema.json#/definitions/workshopFile' });
+  const code = standaloneCode(ajv, {
+    jobFile: 'kolleta.schema.json#/definitions/jobFile',
+    workshopFile: 'kolleta.schema.json#/definitions/workshopFile',
+  });
   mkdirSync(outDir, { recursive: true });
   const raw = resolve(outDir, 'raw.mjs');
   writeFileSync(raw, code);
@@ -27,7 +31,7 @@ export async function writeValidators() {
   await bundle.close();
   writeFileSync(
     resolve(outDir, 'validators.d.ts'),
-    "interface Validator { (data: unknown): boolean; errors?: { instancePath: string; keyword: string; message?: string; params: Record<string, unknown> }[] | null }\nexport const jobFile: Validator;\nexport const workshopFile: Validator;\n",
+    'interface Validator { (data: unknown): boolean; errors?: { instancePath: string; keyword: string; message?: string; params: Record<string, unknown> }[] | null }\nexport const jobFile: Validator;\nexport const workshopFile: Validator;\n',
   );
 }
 

@@ -12,6 +12,10 @@ const server = serve({ fetch: createApp(relative(process.cwd(), built) || '.').f
   console.log(`Kolleta is at http://127.0.0.1:${info.port}/  (Ctrl+C stops it)`);
 });
 server.on('error', (error: NodeJS.ErrnoException) => {
-  console.error(error.code === 'EADDRINUSE' ? `Port ${port} is taken. Stop what uses it, or start with another: PORT=4180 npm run demo` : `The server cannot start: ${error.message}`);
+  console.error(
+    error.code === 'EADDRINUSE'
+      ? `Port ${port} is taken. Stop what uses it, or start with another: PORT=4180 npm run demo`
+      : `The server cannot start: ${error.message}`,
+  );
   process.exit(1);
 });

@@ -18,13 +18,31 @@ beforeAll(() => {
 let next = 0;
 const newId = () => `id${next++}`;
 const text = (words: string[], face = 'montserrat', spacing = 0): Artwork => ({
-  kind: 'text', align: 'centre', lineSpacing: 1, lines: words.map((word, i) => ({ id: `l${i}`, text: word, face, scale: 1, spacing })),
+  kind: 'text',
+  align: 'centre',
+  lineSpacing: 1,
+  lines: words.map((word, i) => ({ id: `l${i}`, text: word, face, scale: 1, spacing })),
 });
 const mark = (artwork: Artwork, more: Partial<Mark> = {}): Mark => ({
-  id: 'm', name: '', zone: 'z', technique: 'decal', artwork, edits: [], colourFilms: {}, film: 'white', flip: false, seenThrough: false,
-  size: { mode: 'largest' }, offset: { x: 0, y: 0 }, subtle: false, coats: 2, pullAt: 'halfDry', ...more,
+  id: 'm',
+  name: '',
+  zone: 'z',
+  technique: 'decal',
+  artwork,
+  edits: [],
+  colourFilms: {},
+  film: 'white',
+  flip: false,
+  seenThrough: false,
+  size: { mode: 'largest' },
+  offset: { x: 0, y: 0 },
+  subtle: false,
+  coats: 2,
+  pullAt: 'halfDry',
+  ...more,
 });
-const draw = (artwork: Artwork, more: Partial<Mark> = {}, reference = { width: 100, height: 60 }) => drawMark(mark(artwork, more), reference, faces);
+const draw = (artwork: Artwork, more: Partial<Mark> = {}, reference = { width: 100, height: 60 }) =>
+  drawMark(mark(artwork, more), reference, faces);
 const svg = (inner: string) => `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 100 100">${inner}</svg>`;
 const drawing = (inner: string): Artwork => {
   const result = importSvg(svg(inner), 'test.svg', newId);
@@ -61,7 +79,10 @@ describe('text as outlines', () => {
   it('a wider letter spacing never makes the line narrower', () => {
     fc.assert(
       fc.property(fc.constantFrom('REGATTA', 'Tern Point', 'wave'), fc.double({ min: 0, max: 0.5, noNaN: true }), (word, spacing) => {
-        const width = (s: number) => layoutText(text([word], 'montserrat', s) as Extract<Artwork, { kind: 'text' }>, faces).glyphs.flat().reduce((m, s2) => (s2[0] === 'Z' ? m : Math.max(m, ...s2.slice(1).map((p) => (p as [number, number])[0]))), -9);
+        const width = (s: number) =>
+          layoutText(text([word], 'montserrat', s) as Extract<Artwork, { kind: 'text' }>, faces)
+            .glyphs.flat()
+            .reduce((m, s2) => (s2[0] === 'Z' ? m : Math.max(m, ...s2.slice(1).map((p) => (p as [number, number])[0]))), -9);
         expect(width(spacing + 0.05)).toBeGreaterThan(width(spacing) - 1e-9);
       }),
       { numRuns: 20 },
@@ -83,7 +104,11 @@ describe('SVG in', () => {
     const art = drawing('<g transform="translate(10 0) scale(2)"><rect x="0" y="0" width="10" height="20"/></g>');
     const drawn = draw(art);
     expect(drawn.height / drawn.width).toBeCloseTo(2, 3);
-    if (art.kind === 'drawing') expect(art.parts[0]!.path.slice(2, 4)).toEqual([['L', [30, -40]], ['L', [10, -40]]]);
+    if (art.kind === 'drawing')
+      expect(art.parts[0]!.path.slice(2, 4)).toEqual([
+        ['L', [30, -40]],
+        ['L', [10, -40]],
+      ]);
   });
   it('areas of basic shapes are right', () => {
     const area = (inner: string) => {
@@ -98,7 +123,9 @@ describe('SVG in', () => {
     expect(area('<path d="M0 5a5 5 0 1 1 10 0a5 5 0 1 1-10 0z"/>')).toBeCloseTo(Math.PI / 4, 3);
   });
   it('fills become films; what is covered is not cut twice', () => {
-    const art = drawing('<rect width="100" height="100" fill="#0e5a61"/><circle cx="50" cy="50" r="30" style="fill:white"/><circle cx="50" cy="50" r="10" fill="rgb(14,90,97)"/>');
+    const art = drawing(
+      '<rect width="100" height="100" fill="#0e5a61"/><circle cx="50" cy="50" r="30" style="fill:white"/><circle cx="50" cy="50" r="10" fill="rgb(14,90,97)"/>',
+    );
     const drawn = draw(art, { colourFilms: { '#0e5a61': 'petrol', '#ffffff': 'white' } });
     expect(drawn.layers.map((l) => l.film)).toEqual(['petrol', 'white']);
     const [petrol, white] = drawn.layers.map((l) => l.region) as [never, never];
@@ -108,7 +135,13 @@ describe('SVG in', () => {
     expect(draw(art, { colourFilms: { '#0e5a61': 'petrol', '#ffffff': null } }).layers).toHaveLength(1);
   });
   it('names what is left out and runs nothing', () => {
-    const result = importSvg(svg('<script>throw 1</script><text>hi</text><image href="http://x/y.png"/><path d="M0 0h9v9z" fill="url(#g)"/><rect width="9" height="9" onclick="boom()"/>'), 'x.svg', newId);
+    const result = importSvg(
+      svg(
+        '<script>throw 1</script><text>hi</text><image href="http://x/y.png"/><path d="M0 0h9v9z" fill="url(#g)"/><rect width="9" height="9" onclick="boom()"/>',
+      ),
+      'x.svg',
+      newId,
+    );
     expect(result.ok && result.value.parts).toHaveLength(1);
     expect(result.ok && result.value.leftOut.join(' ')).toMatch(/script, which was not run.*live text.*pictures.*gradients/);
   });

@@ -1,6 +1,24 @@
 import {
-  applyToRegion, boxAround, boxCentre, boxHeight, boxOfPoints, boxWidth, controlPoints, difference, flatten, mirrorAt, regionArea, regionOf, boxOf, scaling, then,
-  translation, union, type Path, type Region, type Transform,
+  applyToRegion,
+  boxAround,
+  boxCentre,
+  boxHeight,
+  boxOfPoints,
+  boxWidth,
+  controlPoints,
+  difference,
+  flatten,
+  mirrorAt,
+  regionArea,
+  regionOf,
+  boxOf,
+  scaling,
+  then,
+  translation,
+  union,
+  type Path,
+  type Region,
+  type Transform,
 } from '../geometry';
 import type { Id, Mark } from '../job';
 import { layoutText, type MissingGlyph } from './text/layoutText';
@@ -23,14 +41,23 @@ export interface DrawnMark {
 }
 
 /** Everything that paints, in painting order. */
-function shapesOf(mark: Mark, faces: Faces): { shapes: { film: Id | null; path: Path; fill: 'nonzero' | 'evenodd' }[]; missing: MissingGlyph[] } {
+function shapesOf(
+  mark: Mark,
+  faces: Faces,
+): { shapes: { film: Id | null; path: Path; fill: 'nonzero' | 'evenodd' }[]; missing: MissingGlyph[] } {
   const { artwork } = mark;
   if (artwork.kind === 'text') {
     const text = layoutText(artwork, faces);
-    return { shapes: text.glyphs.map((path) => ({ film: mark.film, path, fill: 'nonzero' as const })), missing: text.missing };
+    return {
+      shapes: text.glyphs.map((path) => ({ film: mark.film, path, fill: 'nonzero' as const })),
+      missing: text.missing,
+    };
   }
   const filmOf = (colour: string) => (colour in mark.colourFilms ? mark.colourFilms[colour]! : mark.film);
-  return { shapes: artwork.parts.map((part) => ({ film: filmOf(part.colour), path: part.path, fill: part.fill })), missing: [] };
+  return {
+    shapes: artwork.parts.map((part) => ({ film: filmOf(part.colour), path: part.path, fill: part.fill })),
+    missing: [],
+  };
 }
 
 /**
@@ -76,5 +103,10 @@ export function drawMark(mark: Mark, reference: { width: number; height: number 
   if (layers.length === 0 || !(boxWidth(box) > 0)) return { layers: [], width: 0, height: 0, missing };
   // control points reach further than ink: centre on the ink itself
   const centred: Transform = then(translation(-boxCentre(box)[0], -boxCentre(box)[1]), mark.flip ? mirrorAt(0) : [1, 0, 0, 1, 0, 0]);
-  return { layers: layers.map(({ film, region }) => ({ film, region: applyToRegion(centred, region) })), width: boxWidth(box), height: boxHeight(box), missing };
+  return {
+    layers: layers.map(({ film, region }) => ({ film, region: applyToRegion(centred, region) })),
+    width: boxWidth(box),
+    height: boxHeight(box),
+    missing,
+  };
 }

@@ -39,7 +39,11 @@ describe('zones', () => {
     const zone = { id: 'z', name: 'Front', x: 0, y: 0, width: 200, height: 120, breathing: 10, lipBand: 20 };
     expect(usableOf(zone, piece).inner).toEqual({ minX: -90, maxX: 90, minY: 10, maxY: 90 });
     expect(usableOf({ ...zone, breathing: 60 }, piece).inner).toBeUndefined();
-    const usual = usualZone('z', { ...piece, use: { ...piece.use, drink: true }, shape: { kind: 'cylinder', diameter: 80, height: 100 } });
+    const usual = usualZone('z', {
+      ...piece,
+      use: { ...piece.use, drink: true },
+      shape: { kind: 'cylinder', diameter: 80, height: 100 },
+    });
     expect(usual).toMatchObject({ lipBand: 20, breathing: 10 });
   });
 });

@@ -10,10 +10,7 @@ import { usableOf, usualBreathing } from './zone';
  * @returns one reading a zone, and one more for a zone that runs over the edge
  */
 export function measureReadings(piece: Piece, zones: readonly Zone[], system: LengthSystem): Reading[] {
-  return [
-    ...zones.map((zone) => roomReading(piece, zone, system)),
-    ...zones.flatMap((zone) => edgeReading(piece, zone, system) ?? []),
-  ];
+  return [...zones.map((zone) => roomReading(piece, zone, system)), ...zones.flatMap((zone) => edgeReading(piece, zone, system) ?? [])];
 }
 
 /** Whether anything of a zone is left for marks. */

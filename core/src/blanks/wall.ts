@@ -28,7 +28,12 @@ const MOST = 5000;
 /** Whether a measure can be a piece's. */
 export function checkMeasure(mm: number, where: string): Result<number> {
   if (!Number.isFinite(mm) || mm < LEAST || mm > MOST) {
-    return refused(`${where} of ${Number.isFinite(mm) ? `${Math.round(mm * 10) / 10} mm` : 'that size'} is no piece that film is put on.`, `${LEAST} mm to ${MOST / 1000} m`, where, 'Measure again, and check the unit.');
+    return refused(
+      `${where} of ${Number.isFinite(mm) ? `${Math.round(mm * 10) / 10} mm` : 'that size'} is no piece that film is put on.`,
+      `${LEAST} mm to ${MOST / 1000} m`,
+      where,
+      'Measure again, and check the unit.',
+    );
   }
   return good(mm);
 }
@@ -51,7 +56,14 @@ export function diameterFrom(measured: { diameter?: number; wrap?: number }): Re
     );
   }
   const found = diameter ?? fromWrap;
-  return found === undefined ? refused('Neither diameter nor wrap was measured.', 'one of them', 'Diameter or wrap', 'Lay a string round the piece and type its length.') : checkMeasure(found, 'Diameter');
+  return found === undefined
+    ? refused(
+        'Neither diameter nor wrap was measured.',
+        'one of them',
+        'Diameter or wrap',
+        'Lay a string round the piece and type its length.',
+      )
+    : checkMeasure(found, 'Diameter');
 }
 
 /**
@@ -61,4 +73,5 @@ export function diameterFrom(measured: { diameter?: number; wrap?: number }): Re
  * @param diameter mm
  * @returns mm; the whole diameter from half the wrap on
  */
-export const seenWidth = (arc: number, diameter: number): number => (arc >= (Math.PI * diameter) / 2 ? diameter : diameter * Math.sin(arc / diameter));
+export const seenWidth = (arc: number, diameter: number): number =>
+  arc >= (Math.PI * diameter) / 2 ? diameter : diameter * Math.sin(arc / diameter);

@@ -4,7 +4,12 @@ import type { Id, Piece, Zone } from '../job';
 import { wallOf } from './wall';
 
 /** The whole zone on the wall, mm. */
-export const zoneBox = (zone: Zone): Box => ({ minX: zone.x - zone.width / 2, maxX: zone.x + zone.width / 2, minY: zone.y, maxY: zone.y + zone.height });
+export const zoneBox = (zone: Zone): Box => ({
+  minX: zone.x - zone.width / 2,
+  maxX: zone.x + zone.width / 2,
+  minY: zone.y,
+  maxY: zone.y + zone.height,
+});
 
 /** What a zone leaves for marks. */
 export interface Usable {
@@ -29,7 +34,12 @@ export function usableOf(zone: Zone, piece: Piece): Usable {
     minY: Math.max(0, box.minY),
     maxY: Math.min(box.maxY, height - zone.lipBand),
   };
-  const inner: Box = { minX: clear.minX + zone.breathing, maxX: clear.maxX - zone.breathing, minY: clear.minY + zone.breathing, maxY: clear.maxY - zone.breathing };
+  const inner: Box = {
+    minX: clear.minX + zone.breathing,
+    maxX: clear.maxX - zone.breathing,
+    minY: clear.minY + zone.breathing,
+    maxY: clear.maxY - zone.breathing,
+  };
   return boxWidth(inner) > 0.5 && boxHeight(inner) > 0.5 ? { clear, inner } : { clear };
 }
 
@@ -42,5 +52,14 @@ export function usualZone(id: Id, piece: Piece, stencil = false): Zone {
   const wall = wallOf(piece.shape);
   const width = piece.shape.kind === 'flat' ? wall.width : wall.width * LIMITS.seenShare;
   const lipBand = piece.use.drink ? LIMITS.lipBand : 0;
-  return { id, name: 'Front', x: 0, y: 0, width, height: wall.height, breathing: usualBreathing(width, wall.height - lipBand, stencil), lipBand };
+  return {
+    id,
+    name: 'Front',
+    x: 0,
+    y: 0,
+    width,
+    height: wall.height,
+    breathing: usualBreathing(width, wall.height - lipBand, stencil),
+    lipBand,
+  };
 }

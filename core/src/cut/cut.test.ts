@@ -14,21 +14,39 @@ const white = shop.films[0]!;
 const ring = difference(boxRegion({ minX: -20, minY: -10, maxX: 30, maxY: 10 }), boxRegion({ minX: -5, minY: -5, maxX: 5, maxY: 5 }));
 
 describe('packing', () => {
-  const item = fc.record({ width: fc.double({ min: 3, max: 200, noNaN: true }), height: fc.double({ min: 3, max: 200, noNaN: true }), fixed: fc.boolean() });
+  const item = fc.record({
+    width: fc.double({ min: 3, max: 200, noNaN: true }),
+    height: fc.double({ min: 3, max: 200, noNaN: true }),
+    fixed: fc.boolean(),
+  });
   it('every box once, none nearer than the gap, all on the film', () => {
     fc.assert(
-      fc.property(fc.array(item, { maxLength: 25 }), fc.double({ min: 60, max: 280, noNaN: true }), fc.double({ min: 0, max: 6, noNaN: true }), (items, across, gap) => {
-        const packing = packBoxes(items.map((it2, i) => ({ ...it2, id: `${i}` })), across, gap);
-        expect(packingFaults(packing, across, gap)).toEqual([]);
-        expect([...packing.boxes.map((b) => b.id), ...packing.tooWide].sort()).toEqual(items.map((_, i) => `${i}`).sort());
-        for (const id of packing.tooWide) expect(Math.min(items[+id]!.width, items[+id]!.fixed ? Infinity : items[+id]!.height) > across || items[+id]!.fixed).toBe(true);
-        for (const box of packing.boxes) expect(box.turned && items[+box.id]!.fixed).toBeFalsy();
-      }),
+      fc.property(
+        fc.array(item, { maxLength: 25 }),
+        fc.double({ min: 60, max: 280, noNaN: true }),
+        fc.double({ min: 0, max: 6, noNaN: true }),
+        (items, across, gap) => {
+          const packing = packBoxes(
+            items.map((it2, i) => ({ ...it2, id: `${i}` })),
+            across,
+            gap,
+          );
+          expect(packingFaults(packing, across, gap)).toEqual([]);
+          expect([...packing.boxes.map((b) => b.id), ...packing.tooWide].sort()).toEqual(items.map((_, i) => `${i}`).sort());
+          for (const id of packing.tooWide)
+            expect(Math.min(items[+id]!.width, items[+id]!.fixed ? Infinity : items[+id]!.height) > across || items[+id]!.fixed).toBe(true);
+          for (const box of packing.boxes) expect(box.turned && items[+box.id]!.fixed).toBeFalsy();
+        },
+      ),
       { numRuns: 200 },
     );
   });
   it('fills rows: twelve of 66 × 29 on 280 go four abreast', () => {
-    const packing = packBoxes(Array.from({ length: 12 }, (_, i) => ({ id: `${i}`, width: 66, height: 29 })), 280, 3);
+    const packing = packBoxes(
+      Array.from({ length: 12 }, (_, i) => ({ id: `${i}`, width: 66, height: 29 })),
+      280,
+      3,
+    );
     expect(packing.length).toBeLessThanOrEqual(29 * 3 + 6 + 1e-9);
   });
 });

@@ -7,7 +7,9 @@ import type { FilmLayout } from './layout';
 function useInstead(job: Job, from: string, to: string): Cure['patch'] {
   return job.marks.flatMap((mark) => [
     ...(mark.film === from ? setAt(['marks', mark.id, 'film'], to) : []),
-    ...Object.entries(mark.colourFilms).flatMap(([colour, film]) => (film === from ? setAt(['marks', mark.id, 'colourFilms', colour], to) : [])),
+    ...Object.entries(mark.colourFilms).flatMap(([colour, film]) =>
+      film === from ? setAt(['marks', mark.id, 'colourFilms', colour], to) : [],
+    ),
   ]);
 }
 
@@ -19,7 +21,15 @@ function useInstead(job: Job, from: string, to: string): Cure['patch'] {
  * @param left mm left of each film
  * @param needed mm that open jobs take of each film
  */
-export function cutReadings(job: Job, shared: FilmLayout, own: FilmLayout, shop: Pick<Shop, 'films'>, left: (film: string) => number, needed: (film: string) => number, system: LengthSystem): Reading[] {
+export function cutReadings(
+  job: Job,
+  shared: FilmLayout,
+  own: FilmLayout,
+  shop: Pick<Shop, 'films'>,
+  left: (film: string) => number,
+  needed: (film: string) => number,
+  system: LengthSystem,
+): Reading[] {
   const { film } = shared;
   const say = (mm: number) => formatLength(mm, system, { digits: 0 });
   const has = left(film.id);
@@ -27,7 +37,9 @@ export function cutReadings(job: Job, shared: FilmLayout, own: FilmLayout, shop:
   const readings: Reading[] = [];
   const others = (lengthNeeded: number): Film[] =>
     shop.films
-      .filter((f) => f.id !== film.id && f.kind === film.kind && f.width >= own.width - 0.01 && left(f.id) >= needed(f.id) + lengthNeeded + 60)
+      .filter(
+        (f) => f.id !== film.id && f.kind === film.kind && f.width >= own.width - 0.01 && left(f.id) >= needed(f.id) + lengthNeeded + 60,
+      )
       .toSorted((a, b) => Number(b.finish === film.finish) - Number(a.finish === film.finish) || left(b.id) - left(a.id))
       .slice(0, 2);
   if (own.tooWide.length > 0) {
@@ -41,18 +53,62 @@ export function cutReadings(job: Job, shared: FilmLayout, own: FilmLayout, shop:
       value: say(own.width),
       limit: 'the smaller side of the mark',
       why: `${own.tooWide.join(', ')} is wider than the roll and the machine, whichever way it is turned.`,
-      cures: [{ label: `Make it ${say(width - 40)} wide`, patch: largest.flatMap((mark) => setAt(['marks', mark.id, 'size'], { mode: 'width', width: width - 40 })) }],
+      cures: [
+        {
+          label: `Make it ${say(width - 40)} wide`,
+          patch: largest.flatMap((mark) => setAt(['marks', mark.id, 'size'], { mode: 'width', width: width - 40 })),
+        },
+      ],
     });
   }
   if (shared.machine && own.taken > shared.machine.most) {
-    readings.push({ ...base, id: `load:${film.id}`, title: 'Longest load', verdict: 'watch', value: say(own.taken), limit: say(shared.machine.most), why: `${shared.machine.name} takes ${say(shared.machine.most)} in one go: cut it in two loads.`, cures: [], advice: 'Part it where no letter is.' });
+    readings.push({
+      ...base,
+      id: `load:${film.id}`,
+      title: 'Longest load',
+      verdict: 'watch',
+      value: say(own.taken),
+      limit: say(shared.machine.most),
+      why: `${shared.machine.name} takes ${say(shared.machine.most)} in one go: cut it in two loads.`,
+      cures: [],
+      advice: 'Part it where no letter is.',
+    });
   }
   if (has < own.taken) {
-    readings.push({ ...base, verdict: 'stop', value: `${say(has)} left`, limit: `${say(own.taken)} needed`, why: 'The roll has not enough for this job.', cures: others(own.taken).map((f) => ({ label: `${f.name} — ${say(left(f.id))} left`, patch: useInstead(job, film.id, f.id) })), advice: `Buy ${film.name}, or make the mark smaller.` });
+    readings.push({
+      ...base,
+      verdict: 'stop',
+      value: `${say(has)} left`,
+      limit: `${say(own.taken)} needed`,
+      why: 'The roll has not enough for this job.',
+      cures: others(own.taken).map((f) => ({
+        label: `${f.name} — ${say(left(f.id))} left`,
+        patch: useInstead(job, film.id, f.id),
+      })),
+      advice: `Buy ${film.name}, or make the mark smaller.`,
+    });
   } else if (has < shared.taken) {
-    readings.push({ ...base, verdict: 'watch', value: `${say(has)} left`, limit: `${say(shared.taken)} for all open jobs`, why: `Enough for this job, not for all that wait for ${film.name}.`, cures: others(own.taken).map((f) => ({ label: `${f.name} — ${say(left(f.id))} left`, patch: useInstead(job, film.id, f.id) })), advice: `Buy ${film.name}.` });
+    readings.push({
+      ...base,
+      verdict: 'watch',
+      value: `${say(has)} left`,
+      limit: `${say(shared.taken)} for all open jobs`,
+      why: `Enough for this job, not for all that wait for ${film.name}.`,
+      cures: others(own.taken).map((f) => ({
+        label: `${f.name} — ${say(left(f.id))} left`,
+        patch: useInstead(job, film.id, f.id),
+      })),
+      advice: `Buy ${film.name}.`,
+    });
   } else {
-    readings.push({ ...base, verdict: 'fine', value: `${say(own.taken)} of ${say(has)}`, limit: 'what is on the roll', why: `Cut from ${FILM_KINDS[film.kind].name}, ${say(film.width)} wide.`, cures: [] });
+    readings.push({
+      ...base,
+      verdict: 'fine',
+      value: `${say(own.taken)} of ${say(has)}`,
+      limit: 'what is on the roll',
+      why: `Cut from ${FILM_KINDS[film.kind].name}, ${say(film.width)} wide.`,
+      cures: [],
+    });
   }
   return readings;
 }

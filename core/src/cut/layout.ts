@@ -1,5 +1,19 @@
 import {
-  applyToPoint, applyToRegion, boxCentre, boxHeight, boxOf, boxRegion, boxWidth, edgeLength, growBox, IDENTITY, mirrorAt, then, translation, type Region, type Transform,
+  applyToPoint,
+  applyToRegion,
+  boxCentre,
+  boxHeight,
+  boxOf,
+  boxRegion,
+  boxWidth,
+  edgeLength,
+  growBox,
+  IDENTITY,
+  mirrorAt,
+  then,
+  translation,
+  type Region,
+  type Transform,
 } from '../geometry';
 import { LAYOUT } from '../facts';
 import type { Film, Id, JobId, Machine, Mark } from '../job';
@@ -64,7 +78,8 @@ export function cutOutline(region: Region, mark: Mark): Region {
 
 /** The machine for a film: the narrowest that takes its whole width from the roll, else the widest. */
 export const machineFor = (film: Film, machines: readonly Machine[]): Machine | undefined =>
-  machines.filter((m) => m.rollFed && m.width >= film.width).toSorted((a, b) => a.width - b.width)[0] ?? machines.toSorted((a, b) => b.width - a.width)[0];
+  machines.filter((m) => m.rollFed && m.width >= film.width).toSorted((a, b) => a.width - b.width)[0] ??
+  machines.toSorted((a, b) => b.width - a.width)[0];
 
 function travelBetween(parts: readonly LaidPart[], outlines: readonly Region[]): number {
   let [x, y] = [0, 0];
@@ -92,7 +107,11 @@ export function layoutFilm(film: Film, parts: readonly CutPart[], machines: read
   const width = Math.min(film.width, machine?.width ?? film.width);
   const items = parts.flatMap((part, p) => {
     const box = boxOf(part.region);
-    return Array.from({ length: part.copies }, (_, copy) => ({ id: `${p}/${copy}`, width: boxWidth(box), height: boxHeight(box) }));
+    return Array.from({ length: part.copies }, (_, copy) => ({
+      id: `${p}/${copy}`,
+      width: boxWidth(box),
+      height: boxHeight(box),
+    }));
   });
   const packing = packBoxes(items, width - 2 * LAYOUT.holdDown, LAYOUT.gap);
   const laid = packing.boxes
@@ -102,11 +121,20 @@ export function layoutFilm(film: Film, parts: readonly CutPart[], machines: read
       const part = parts[p]!;
       const [cx, cy] = boxCentre(boxOf(part.region));
       const upright = then(translation(-cx, -cy), turned ? QUARTER_TURN : IDENTITY);
-      return { job: part.job, mark: part.mark, copy, outline: p, place: then(upright, translation(LAYOUT.holdDown + x + w / 2, LAYOUT.holdDown + y + h / 2)) };
+      return {
+        job: part.job,
+        mark: part.mark,
+        copy,
+        outline: p,
+        place: then(upright, translation(LAYOUT.holdDown + x + w / 2, LAYOUT.holdDown + y + h / 2)),
+      };
     });
   const edges = parts.map((part) => edgeLength(part.region));
   const knife = packing.boxes.reduce((sum, { id }) => sum + edges[Number(id.split('/')[0])]!, 0);
-  const travel = travelBetween(laid, parts.map((part) => part.region));
+  const travel = travelBetween(
+    laid,
+    parts.map((part) => part.region),
+  );
   const minutes = laid.length === 0 || !machine ? 0 : machine.load + (knife / machine.knife + travel / machine.travel) / 60;
   return {
     film,

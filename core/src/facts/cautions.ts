@@ -3,10 +3,10 @@ export type CautionId = 'blade' | 'vapour' | 'dust' | 'food' | 'smallParts' | 'p
 /** The usual caution at a step. The maker's sheet, local codes and licensed practice come first. */
 export const CAUTIONS: Record<CautionId, string> = {
   blade: 'Blade and weeding hook away from the holding hand; cap them when you put them down.',
-  vapour: 'Window open, no flame or spark, gloves on. The maker\'s sheet comes first.',
+  vapour: "Window open, no flame or spark, gloves on. The maker's sheet comes first.",
   dust: 'Fine dust: wear a mask and work where it can be swept up damp.',
   food: 'Film and sealer stay off anything that food, lips or a knife touch.',
   smallParts: 'Small parts and offcuts out of the reach of children.',
-  paint: 'Air the room and keep paint off skin; the tin\'s own sheet and local rules for leftovers come first.',
+  paint: "Air the room and keep paint off skin; the tin's own sheet and local rules for leftovers come first.",
   cutter: 'Fingers, sleeves and hair clear of the moving carriage.',
 };

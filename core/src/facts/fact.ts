@@ -14,7 +14,10 @@ export interface Column {
 export const TRADE = 'typical of the trade; to be corrected by use';
 
 /** A fact whose range is `spread` (a share) to either side of the typical value. */
-export const about = (typical: number, spread = 0.25): Fact => ({ typical, range: [typical * (1 - spread), typical * (1 + spread)] });
+export const about = (typical: number, spread = 0.25): Fact => ({
+  typical,
+  range: [typical * (1 - spread), typical * (1 + spread)],
+});
 
 /** A fact with a range of its own. */
 export const between = (low: number, typical: number, high: number): Fact => ({ typical, range: [low, high] });

@@ -26,13 +26,62 @@ export const FILM_KIND_COLUMNS: Record<'leastStroke' | 'liner' | 'bond' | 'weedi
 };
 
 export const FILM_KINDS: Record<FilmKindId, FilmKind> = {
-  permanent: { name: 'permanent film', leastStroke: about(0.8), liner: about(0.25), bond: about(15), weeding: about(1), stays: true },
-  removable: { name: 'removable film', leastStroke: about(1.2), liner: about(0.25), bond: about(5), weeding: about(1), stays: false },
-  stencil: { name: 'stencil film', leastStroke: about(1.2), liner: about(0.25), bond: about(4.5), weeding: about(1), stays: false },
-  bargain: { name: 'bargain film', leastStroke: about(1.2), liner: about(0.35), bond: about(15), weeding: about(1.5), stays: true },
-  glitter: { name: 'glitter film', leastStroke: about(1.5), liner: about(0.6), bond: about(15), weeding: about(1.2), stays: true },
-  foil: { name: 'foil film', leastStroke: about(1.5), liner: about(0.4), bond: about(15), weeding: about(1.4), stays: true },
-  textured: { name: 'textured film', leastStroke: about(1.5), liner: about(0.4), bond: about(15), weeding: about(0.8), stays: true },
+  permanent: {
+    name: 'permanent film',
+    leastStroke: about(0.8),
+    liner: about(0.25),
+    bond: about(15),
+    weeding: about(1),
+    stays: true,
+  },
+  removable: {
+    name: 'removable film',
+    leastStroke: about(1.2),
+    liner: about(0.25),
+    bond: about(5),
+    weeding: about(1),
+    stays: false,
+  },
+  stencil: {
+    name: 'stencil film',
+    leastStroke: about(1.2),
+    liner: about(0.25),
+    bond: about(4.5),
+    weeding: about(1),
+    stays: false,
+  },
+  bargain: {
+    name: 'bargain film',
+    leastStroke: about(1.2),
+    liner: about(0.35),
+    bond: about(15),
+    weeding: about(1.5),
+    stays: true,
+  },
+  glitter: {
+    name: 'glitter film',
+    leastStroke: about(1.5),
+    liner: about(0.6),
+    bond: about(15),
+    weeding: about(1.2),
+    stays: true,
+  },
+  foil: {
+    name: 'foil film',
+    leastStroke: about(1.5),
+    liner: about(0.4),
+    bond: about(15),
+    weeding: about(1.4),
+    stays: true,
+  },
+  textured: {
+    name: 'textured film',
+    leastStroke: about(1.5),
+    liner: about(0.4),
+    bond: about(15),
+    weeding: about(0.8),
+    stays: true,
+  },
 };
 
 /** How well tape holds a finish, against gloss. */

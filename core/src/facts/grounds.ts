@@ -1,8 +1,26 @@
 import { about, between, type Column, type Fact } from './fact';
 
 export type GroundId =
-  | 'glass' | 'glazedCeramic' | 'bareMetal' | 'polycarbonate' | 'pet' | 'abs' | 'pvc' | 'acrylic' | 'sealedWood' | 'enamel'
-  | 'powderCoat' | 'rawWood' | 'stainedWood' | 'card' | 'chalkPaint' | 'chalkboard' | 'polystyrene' | 'polyethylene' | 'polypropylene' | 'silicone';
+  | 'glass'
+  | 'glazedCeramic'
+  | 'bareMetal'
+  | 'polycarbonate'
+  | 'pet'
+  | 'abs'
+  | 'pvc'
+  | 'acrylic'
+  | 'sealedWood'
+  | 'enamel'
+  | 'powderCoat'
+  | 'rawWood'
+  | 'stainedWood'
+  | 'card'
+  | 'chalkPaint'
+  | 'chalkboard'
+  | 'polystyrene'
+  | 'polyethylene'
+  | 'polypropylene'
+  | 'silicone';
 export type Contact = 'smooth' | 'satin' | 'openGrain' | 'ribbed';
 
 /** A ground that film may be put on. */

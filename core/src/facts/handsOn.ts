@@ -21,4 +21,4 @@ export const HANDS_ON = {
 } as const;
 
 /** Waits that do not scale with drying, minutes. */
-export const WAITS = { weedWithin: 24 * 60, placeAfterWipe: 60 } as const;
+export const WAITS = { weedWithin: 24 * 60, placeAfterWipe: 60, edgeAfterStencil: 240, paintAfterEdge: 360, nextCoat: 480 } as const;

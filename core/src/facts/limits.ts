@@ -18,7 +18,13 @@ export const LIMITS = {
 } as const;
 
 /** Will it stick: energy in mN/m, contact as a share, temperature in °C. */
-export const STICK = { energyFine: 36, energyWatch: 32, contactFine: 0.7, contactWatch: 0.4, leastCelsius: 10 } as const;
+export const STICK = {
+  energyFine: 36,
+  energyWatch: 32,
+  contactFine: 0.7,
+  contactWatch: 0.4,
+  leastCelsius: 10,
+} as const;
 
 /** Contrast: WCAG ratio and ΔE2000. */
 export const CONTRAST = { stopDifference: 15, stopRatio: 1.6, stopRatioDifference: 25, fineRatio: 3 } as const;

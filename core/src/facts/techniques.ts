@@ -11,6 +11,16 @@ export interface Technique {
 }
 
 export const TECHNIQUES: Record<TechniqueId, Technique> = {
-  decal: { name: 'decal', weeded: 'surround', filmStays: true, says: 'Pull the surround and the counters away; the letters stay.' },
-  stencil: { name: 'painted stencil', weeded: 'mark', filmStays: false, says: 'Pull the letters out; the surround and the counters stay as the mask.' },
+  decal: {
+    name: 'decal',
+    weeded: 'surround',
+    filmStays: true,
+    says: 'Pull the surround and the counters away; the letters stay.',
+  },
+  stencil: {
+    name: 'painted stencil',
+    weeded: 'mark',
+    filmStays: false,
+    says: 'Pull the letters out; the surround and the counters stay as the mask.',
+  },
 };

@@ -24,7 +24,10 @@ export function dryingFactor(base: Coat['base'], climate: Climate, cure = false)
     base === 'water' && !cure
       ? (saturation(CLIMATE_LIMITS.celsius) * CLIMATE_LIMITS.humidity) / Math.max(1e-9, saturation(celsius) * (1 - humidity))
       : 2 ** ((CLIMATE_LIMITS.celsius - celsius) / 10);
-  return { factor: Math.min(CLIMATE_LIMITS.most, Math.max(CLIMATE_LIMITS.least, raw)), outOfRange: raw < CLIMATE_LIMITS.least || raw > CLIMATE_LIMITS.most };
+  return {
+    factor: Math.min(CLIMATE_LIMITS.most, Math.max(CLIMATE_LIMITS.least, raw)),
+    outOfRange: raw < CLIMATE_LIMITS.least || raw > CLIMATE_LIMITS.most,
+  };
 }
 
 /** A coat's times in this room, minutes. */
@@ -41,5 +44,10 @@ export function dryingTimes(id: CoatId, climate: Climate): DryingTimes {
   const { factor } = dryingFactor(coat.base, climate);
   const cure = coat.fullCure * dryingFactor(coat.base, climate, true).factor;
   const beforeFilm = coat.beforeFilm ?? coat.fullCure;
-  return { touchDry: coat.touchDry * factor, recoat: (coat.recoat ?? beforeFilm) * factor, beforeFilm: beforeFilm * factor, fullCure: cure };
+  return {
+    touchDry: coat.touchDry * factor,
+    recoat: (coat.recoat ?? beforeFilm) * factor,
+    beforeFilm: beforeFilm * factor,
+    fullCure: cure,
+  };
 }

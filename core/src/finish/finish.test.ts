@@ -3,10 +3,15 @@ import fc from 'fast-check';
 import { demoWorkshop } from '../../test/sampleJobs';
 import { COATS, type CoatId } from '../facts';
 import { dryingFactor, dryingTimes } from './drying';
-import { paintNeeded, pullWindow, recipeFor, type RecipeLayer } from './recipe';
+import { recipeFor } from './recipe';
+import type { RecipeLayer } from './recipeInput';
+import { paintNeeded, pullWindow } from './stencil';
 
 const demo = demoWorkshop();
-const climate = fc.record({ celsius: fc.integer({ min: 5, max: 35 }), humidity: fc.double({ min: 0.1, max: 0.95, noNaN: true }) });
+const climate = fc.record({
+  celsius: fc.integer({ min: 5, max: 35 }),
+  humidity: fc.double({ min: 0.1, max: 0.95, noNaN: true }),
+});
 
 describe('drying', () => {
   it('at 18 °C and 61 % takes 1.45 times as long for water, 1.15 for the rest', () => {
@@ -37,13 +42,38 @@ describe('drying', () => {
 
 describe('recipes', () => {
   const [glasses, board, flask, plates] = demo.jobs;
-  const layer = (job: (typeof demo.jobs)[number], i = 0): RecipeLayer => ({ mark: job.marks[i]!, film: { id: job.marks[i]!.film, name: 'film' }, width: 60, height: 30, area: 600, foot: 40, cutMinutes: 5, taken: 100, weedMinutes: 2, weedText: '', tapeText: '', tapePieces: 1 });
-  const recipe = (job: (typeof demo.jobs)[number]) => recipeFor({ job, layers: job.marks.map((_, i) => layer(job, i)), climate: demo.shop.climate, paints: demo.shop.paints, lengths: 'mm' });
+  const layer = (job: (typeof demo.jobs)[number], i = 0): RecipeLayer => ({
+    mark: job.marks[i]!,
+    film: { id: job.marks[i]!.film, name: 'film' },
+    width: 60,
+    height: 30,
+    area: 600,
+    foot: 40,
+    cutMinutes: 5,
+    taken: 100,
+    weedMinutes: 2,
+    weedText: '',
+    tapeText: '',
+    tapePieces: 1,
+  });
+  const recipe = (job: (typeof demo.jobs)[number]) =>
+    recipeFor({
+      job,
+      layers: job.marks.map((_, i) => layer(job, i)),
+      climate: demo.shop.climate,
+      paints: demo.shop.paints,
+      lengths: 'mm',
+    });
   it.each([
     ['decals on glass', glasses!, ['cut', 'weed', 'tape', 'clean', 'place', 'pack'], ['vapour', 'blade', 'food', 'cutter']],
     ['decals on powder coat', flask!, ['cut', 'weed', 'tape', 'clean', 'place', 'pack'], ['vapour', 'blade', 'cutter']],
     ['decals on acrylic', plates!, ['cut', 'weed', 'tape', 'clean', 'place', 'pack'], ['vapour', 'blade']],
-    ['a stencil and a decal on stained, sealed wood', board!, ['coat1', 'seal', 'cut', 'weed', 'tape', 'clean', 'place', 'edge', 'paint', 'pull', 'pack'], ['paint', 'blade']],
+    [
+      'a stencil and a decal on stained, sealed wood',
+      board!,
+      ['coat1', 'seal', 'cut', 'weed', 'tape', 'clean', 'place', 'edge', 'paint', 'pull', 'pack'],
+      ['paint', 'blade'],
+    ],
   ])('%s have their steps, each after those that it waits for, with cautions', (_name, job, keys, cautions) => {
     const { steps, unknownGround, care } = recipe(job);
     expect(unknownGround).toBe(false);
@@ -73,6 +103,6 @@ describe('recipes', () => {
   });
   it('paint is at least 2 ml and grows with coats', () => {
     expect(paintNeeded(100, 2, 1)).toBe(2);
-    expect(paintNeeded(100_000, 2, 1)).toBeCloseTo(0.1 * 2 * 1000 * 1.4 / 6, 6);
+    expect(paintNeeded(100_000, 2, 1)).toBeCloseTo((0.1 * 2 * 1000 * 1.4) / 6, 6);
   });
 });

@@ -1,5 +1,20 @@
 import { applyEdits, thickenedBy, type DrawnMark, type Layer } from '../artwork';
-import { applyToRegion, boxAround, boxCentre, boxHeight, boxOf, boxRegion, boxWidth, convexHull, growBox, ringsOf, scaling, translation, type Box, type Point } from '../geometry';
+import {
+  applyToRegion,
+  boxAround,
+  boxCentre,
+  boxHeight,
+  boxOf,
+  boxRegion,
+  boxWidth,
+  convexHull,
+  growBox,
+  ringsOf,
+  scaling,
+  translation,
+  type Box,
+  type Point,
+} from '../geometry';
 import type { Usable } from '../blanks';
 import type { Mark } from '../job';
 import { largestFit } from './largestFit';
@@ -50,13 +65,19 @@ export function sizeMark(drawn: DrawnMark, outline: readonly Point[], mark: Mark
 
 /** The layers of a mark at their real size around its own middle, with the changes that depend on it. */
 export function shapeMark(drawn: DrawnMark, scale: number, mark: Mark): Layer[] {
-  return drawn.layers.map(({ film, region }) => ({ film, region: applyEdits(applyToRegion(scaling(scale), region), mark.edits) }));
+  return drawn.layers.map(({ film, region }) => ({
+    film,
+    region: applyEdits(applyToRegion(scaling(scale), region), mark.edits),
+  }));
 }
 
 /** Puts shaped layers at their place on the wall. */
 export function placeMark(layers: readonly Layer[], sizing: Sizing): FittedMark {
   const placed = layers.map(({ film, region }) => ({ film, region: applyToRegion(translation(...sizing.at), region) }));
   const drawn = placed.filter((layer) => layer.region.length > 0);
-  const box = drawn.length > 0 ? boxAround(drawn.map((layer) => boxOf(layer.region))) : growBox({ minX: sizing.at[0], maxX: sizing.at[0], minY: sizing.at[1], maxY: sizing.at[1] }, 0);
+  const box =
+    drawn.length > 0
+      ? boxAround(drawn.map((layer) => boxOf(layer.region)))
+      : growBox({ minX: sizing.at[0], maxX: sizing.at[0], minY: sizing.at[1], maxY: sizing.at[1] }, 0);
   return { ...sizing, layers: placed, box, width: boxWidth(box), height: boxHeight(box) };
 }

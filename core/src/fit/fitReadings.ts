@@ -9,4 +9,6 @@ import type { FitContext } from './readings/context';
 
 /** Every reading about one fitted mark, the ones that decide most first. */
 export const fitReadings = (context: FitContext): Reading[] =>
-  [sizeReading, seenReading, thinReading, smallReading, contrastReading, stickReading, waxReading, coldReading, foodReading].flatMap((read) => read(context) ?? []);
+  [sizeReading, seenReading, thinReading, smallReading, contrastReading, stickReading, waxReading, coldReading, foodReading].flatMap(
+    (read) => read(context) ?? [],
+  );

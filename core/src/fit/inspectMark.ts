@@ -31,6 +31,14 @@ export function inspectMark(layers: readonly Layer[], mark: Mark, films: readonl
     const film = films.find((f) => f.id === id);
     if (!film || region.length === 0) return [];
     const limit = FILM_KINDS[film.kind].leastStroke.typical;
-    return [{ film, limit, strokes: thickness(keptFilm(region, mark), limit * 1.25), pieces: cutPieces(region), edge: edgeLength(region) }];
+    return [
+      {
+        film,
+        limit,
+        strokes: thickness(keptFilm(region, mark), limit * 1.25),
+        pieces: cutPieces(region),
+        edge: edgeLength(region),
+      },
+    ];
   });
 }

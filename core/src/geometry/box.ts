@@ -29,12 +29,30 @@ export const boxCentre = (box: Box): Point => [(box.minX + box.maxX) / 2, (box.m
 
 /** The least box around several. */
 export const boxAround = (boxes: readonly Box[]): Box =>
-  boxOfPoints(boxes.flatMap((b): Point[] => [[b.minX, b.minY], [b.maxX, b.maxY]]));
+  boxOfPoints(
+    boxes.flatMap((b): Point[] => [
+      [b.minX, b.minY],
+      [b.maxX, b.maxY],
+    ]),
+  );
 
 /** A box made larger by `by` mm on each side (smaller when negative). */
-export const growBox = (box: Box, by: number): Box => ({ minX: box.minX - by, minY: box.minY - by, maxX: box.maxX + by, maxY: box.maxY + by });
+export const growBox = (box: Box, by: number): Box => ({
+  minX: box.minX - by,
+  minY: box.minY - by,
+  maxX: box.maxX + by,
+  maxY: box.maxY + by,
+});
 
 /** A box as a region of one part. */
 export const boxRegion = (box: Box): Region => [
-  { outer: [[box.minX, box.minY], [box.maxX, box.minY], [box.maxX, box.maxY], [box.minX, box.maxY]], holes: [] },
+  {
+    outer: [
+      [box.minX, box.minY],
+      [box.maxX, box.minY],
+      [box.maxX, box.maxY],
+      [box.minX, box.maxY],
+    ],
+    holes: [],
+  },
 ];

@@ -2,6 +2,7 @@ import { ClipType, Clipper, EndType, FillRule, JoinType, PolyTree64, type Path64
 import { CLIPPER_PER_MM } from '../units';
 import type { Part, Point, Region, Ring } from './point';
 import { ringsOf } from './point';
+import { regionArea } from './area';
 
 /*
  * The only door to the polygon library. Everything crosses it as integers, a thousandth of a mm each. The library never
@@ -59,26 +60,108 @@ function treeToRegion(tree: PolyTree64): Region {
   return parts;
 }
 
-function operate(type: ClipType, subject: Paths64, clip: Paths64 | null, fill: Fill): Region {
-  if (subject.length === 0 && (!clip || clip.length === 0)) return [];
+function run(type: ClipType, subject: Paths64, clip: Paths64 | null, fill: Fill): Region {
   const tree = new PolyTree64();
   Clipper.booleanOpWithPolyTree(type, subject, clip, tree, fill === 'nonzero' ? FillRule.NonZero : FillRule.EvenOdd);
   return treeToRegion(tree);
 }
 
-/** Rings as drawn, untangled by a fill rule into a region. */
-export const clipperUntangle = (rings: readonly Ring[], fill: Fill): Region => operate(ClipType.Union, toPaths(rings), null, fill);
-export const clipperUnion = (regions: readonly Region[]): Region =>
-  operate(ClipType.Union, toPaths(regions.flatMap((region) => ringsOf(region))), null, 'nonzero');
+/** Operations on more points than this are not done twice: it would cost more than it is worth. */
+const CHECKED_POINTS = 4000;
+
+/** Turns of the plane that keep integers whole (they scale it too): what to do to a point, and what to do to the result to get it back. */
+const TURNS: readonly { there: (p: XY) => XY; back: (p: Point) => Point }[] = [
+  { there: (p) => p, back: (p) => p },
+  { there: (p) => ({ x: p.x - p.y, y: p.x + p.y }), back: ([x, y]) => [(x + y) / 2, (y - x) / 2] },
+  { there: (p) => ({ x: 3 * p.x - 4 * p.y, y: 4 * p.x + 3 * p.y }), back: ([x, y]) => [(3 * x + 4 * y) / 25, (3 * y - 4 * x) / 25] },
+];
+
+const pointsIn = (...paths: Paths64[]): number => paths.flat().reduce((sum, path) => sum + path.length, 0);
+
+/** Whether two areas are the same but for rounding: each crossing moves by up to a thousandth of a mm. */
+const sameArea = (a: number, b: number, points: number): boolean => Math.abs(a - b) <= 0.02 + 0.0005 * Math.sqrt(Math.abs(a) * points);
+
+/** The operation done on the turned plane, and turned back. */
+function attempt({ there, back }: (typeof TURNS)[number], type: ClipType, subject: Paths64, fill: Fill): Region {
+  const found = run(
+    type,
+    subject.map((path) => path.map(there) as Path64),
+    null,
+    fill,
+  );
+  return found.map((part) => ({ outer: part.outer.map(back), holes: part.holes.map((hole) => hole.map(back)) }));
+}
+
+/**
+ * Rings as drawn, untangled by a fill rule into a region. The library goes wrong on some nearly level edges, now and then by whole parts; so this is done
+ * on the turned plane as well, and a third turn decides where the two differ.
+ */
+export function clipperUntangle(rings: readonly Ring[], fill: Fill): Region {
+  const paths = toPaths(rings);
+  if (paths.length === 0) return [];
+  const points = pointsIn(paths);
+  const first = attempt(TURNS[0]!, ClipType.Union, paths, fill);
+  if (points > CHECKED_POINTS) return first;
+  const second = attempt(TURNS[1]!, ClipType.Union, paths, fill);
+  if (sameArea(regionArea(first), regionArea(second), points)) return first;
+  const third = regionArea(attempt(TURNS[2]!, ClipType.Union, paths, fill));
+  return Math.abs(third - regionArea(second)) < Math.abs(third - regionArea(first)) ? second : first;
+}
+
+/** All that lies in any of the regions, by differences alone: a frame, less what is left of it when each region is taken out. */
+function unionByDifferences(regions: readonly Region[]): Region {
+  const points = regions.flatMap((region) => ringsOf(region)).flat();
+  const [xs, ys] = [points.map((p) => p[0]), points.map((p) => p[1])];
+  const least = (values: number[]) => values.reduce((a, b) => Math.min(a, b)) - 1;
+  const most = (values: number[]) => values.reduce((a, b) => Math.max(a, b)) + 1;
+  const [left, right, low, high] = [least(xs), most(xs), least(ys), most(ys)];
+  const frame: Region = [
+    {
+      outer: [
+        [left, low],
+        [right, low],
+        [right, high],
+        [left, high],
+      ],
+      holes: [],
+    },
+  ];
+  return clipperDifference(
+    frame,
+    regions.reduce<Region>((rest, region) => clipperDifference(rest, region), frame),
+  );
+}
+
+/**
+ * All that lies in any of the regions. Its area is checked against |A| + |B \ A|, which the library gets right where its union fails; a union that fails is
+ * made by differences.
+ */
+export function clipperUnion(regions: readonly Region[]): Region {
+  const paths = toPaths(regions.flatMap((region) => ringsOf(region)));
+  if (paths.length === 0) return [];
+  const points = pointsIn(paths);
+  const found = run(ClipType.Union, paths, null, 'nonzero');
+  const [a = [], ...rest] = regions;
+  const beyond = rest.flatMap((region) => ringsOf(region));
+  if (beyond.length === 0 || points > CHECKED_POINTS) return found;
+  const wanted = regionArea(a) + regionArea(run(ClipType.Difference, toPaths(beyond), toPaths(ringsOf(a)), 'nonzero'));
+  return sameArea(regionArea(found), wanted, points) ? found : unionByDifferences(regions);
+}
+
 export const clipperIntersect = (a: Region, b: Region): Region =>
-  a.length && b.length ? operate(ClipType.Intersection, toPaths(ringsOf(a)), toPaths(ringsOf(b)), 'nonzero') : [];
+  a.length && b.length ? run(ClipType.Intersection, toPaths(ringsOf(a)), toPaths(ringsOf(b)), 'nonzero') : [];
 export const clipperDifference = (a: Region, b: Region): Region =>
-  a.length ? operate(ClipType.Difference, toPaths(ringsOf(a)), toPaths(ringsOf(b)), 'nonzero') : [];
+  a.length ? run(ClipType.Difference, toPaths(ringsOf(a)), toPaths(ringsOf(b)), 'nonzero') : [];
 
 /** Moves every edge outward by `by` mm (inward when negative) with round corners kept to 0.01 mm. */
 export function clipperOffset(region: Region, by: number): Region {
   const paths = toPaths(ringsOf(region));
   if (paths.length === 0) return [];
   const moved = Clipper.inflatePaths(paths, by * CLIPPER_PER_MM, JoinType.Round, EndType.Polygon, 2, 0.01 * CLIPPER_PER_MM);
-  return operate(ClipType.Union, moved.map((p) => withoutSpikes(p) as Path64).filter((p) => p.length >= 3), null, 'nonzero');
+  return run(
+    ClipType.Union,
+    moved.map((p) => withoutSpikes(p) as Path64).filter((p) => p.length >= 3),
+    null,
+    'nonzero',
+  );
 }

@@ -15,10 +15,13 @@ import { applyToRegion, mirrorAt, rotation, scaling, then, translation } from '.
 
 const box = (x: number, y: number, w: number, h: number): Region => boxRegion({ minX: x, minY: y, maxX: x + w, maxY: y + h });
 const coordinate = fc.integer({ min: -40, max: 40 });
-const ring: fc.Arbitrary<Ring> = fc.array(fc.tuple(coordinate, coordinate) as fc.Arbitrary<Point>, { minLength: 3, maxLength: 14 });
+const ring: fc.Arbitrary<Ring> = fc.array(fc.tuple(coordinate, coordinate) as fc.Arbitrary<Point>, {
+  minLength: 3,
+  maxLength: 14,
+});
 const region = fc.array(ring, { minLength: 1, maxLength: 3 }).map((rings) => regionOf(rings, 'evenodd'));
 /** Rounding to a thousandth moves every crossing a little; the fault grows with the edge. */
-const slack = (...regions: Region[]) => 0.002 * regions.reduce((sum, r) => sum + edgeLength(r), 1);
+const slack = (...regions: Region[]) => 0.004 * regions.reduce((sum, r) => sum + edgeLength(r), 1);
 
 describe('areas of union and intersection', () => {
   it('|A∪B| + |A∩B| = |A| + |B|', () => {
@@ -52,19 +55,92 @@ describe('areas of union and intersection', () => {
   });
 });
 
-describe('the polygon library\'s endless loop', () => {
+describe('the polygon library going wrong on near-level edges', () => {
+  it('is noticed and put right: a union that filled a gap of 34 mm²', () => {
+    const a: Region = [
+      {
+        outer: [
+          [-1.733, 1],
+          [-16, 1],
+          [0, 0],
+        ],
+        holes: [],
+      },
+      {
+        outer: [
+          [-16.052, 1.073],
+          [-25, 0],
+          [-6, -13],
+        ],
+        holes: [],
+      },
+      {
+        outer: [
+          [0, 1],
+          [0, 3],
+          [-4.304, 2.483],
+          [-1.733, 1],
+        ],
+        holes: [],
+      },
+      {
+        outer: [
+          [-4.304, 2.483],
+          [-26, 15],
+          [-16.052, 1.073],
+        ],
+        holes: [],
+      },
+    ];
+    const b: Region = [
+      {
+        outer: [
+          [0, 0],
+          [-11, 1],
+          [0, -30],
+        ],
+        holes: [],
+      },
+    ];
+    expect(regionArea(union(a, b)) + regionArea(intersection(a, b))).toBeCloseTo(regionArea(a) + regionArea(b), 1);
+  });
+});
+
+describe("the polygon library's endless loop", () => {
   it('returns on paths that run back along themselves', () => {
     fc.assert(
-      fc.property(fc.array(fc.tuple(fc.integer({ min: 0, max: 4 }), fc.integer({ min: 0, max: 4 })) as fc.Arbitrary<Point>, { minLength: 3, maxLength: 20 }), (points) => {
-        const back = [...points, ...points.toReversed().slice(1)];
-        expect(faultsOfRegion(regionOf([points, back], 'nonzero'))).toEqual([]);
-      }),
+      fc.property(
+        fc.array(fc.tuple(fc.integer({ min: 0, max: 4 }), fc.integer({ min: 0, max: 4 })) as fc.Arbitrary<Point>, {
+          minLength: 3,
+          maxLength: 20,
+        }),
+        (points) => {
+          const back = [...points, ...points.toReversed().slice(1)];
+          expect(faultsOfRegion(regionOf([points, back], 'nonzero'))).toEqual([]);
+        },
+      ),
       { numRuns: 300 },
     );
   });
   it('takes spikes out until none is left', () => {
-    expect(withoutSpikes([{ x: 0, y: 0 }, { x: 10, y: 0 }, { x: 5, y: 0 }, { x: 0, y: 0 }])).toEqual([]);
-    expect(withoutSpikes([{ x: 0, y: 0 }, { x: 9, y: 0 }, { x: 9, y: 9 }, { x: 9, y: 20 }, { x: 9, y: 9 }, { x: 0, y: 9 }])).toHaveLength(4);
+    expect(
+      withoutSpikes([
+        { x: 0, y: 0 },
+        { x: 10, y: 0 },
+        { x: 5, y: 0 },
+        { x: 0, y: 0 },
+      ]),
+    ).toEqual([]);
+    expect(
+      withoutSpikes([
+        { x: 0, y: 0 },
+        { x: 9, y: 0 },
+        { x: 9, y: 9 },
+        { x: 9, y: 20 },
+        { x: 9, y: 9 },
+        { x: 0, y: 9 },
+      ]),
+    ).toHaveLength(4);
   });
 });
 
@@ -89,9 +165,19 @@ describe('offset', () => {
 describe('paths and maps', () => {
   it('flattens a circle of four cubics within the tolerance', () => {
     const k = 0.5522847498 * 30;
-    const circle: Path = [['M', [30, 0]], ['C', [30, k], [k, 30], [0, 30]], ['C', [-k, 30], [-30, k], [-30, 0]], ['C', [-30, -k], [-k, -30], [0, -30]], ['C', [k, -30], [30, -k], [30, 0]], ['Z']];
+    const circle: Path = [
+      ['M', [30, 0]],
+      ['C', [30, k], [k, 30], [0, 30]],
+      ['C', [-k, 30], [-30, k], [-30, 0]],
+      ['C', [-30, -k], [-k, -30], [0, -30]],
+      ['C', [k, -30], [30, -k], [30, 0]],
+      ['Z'],
+    ];
     const [points] = flatten(circle);
-    const mids = points!.map((p, i): Point => [(p[0] + points![(i + 1) % points!.length]![0]) / 2, (p[1] + points![(i + 1) % points!.length]![1]) / 2]);
+    const mids = points!.map((p, i): Point => [
+      (p[0] + points![(i + 1) % points!.length]![0]) / 2,
+      (p[1] + points![(i + 1) % points!.length]![1]) / 2,
+    ]);
     // the four-cubic circle itself is 0.03 % too wide, 0.008 mm here
     for (const [x, y] of mids) expect(Math.abs(Math.hypot(x, y) - 30)).toBeLessThan(0.02 + 0.009);
   });
@@ -109,7 +195,16 @@ describe('paths and maps', () => {
   });
   it('scaling by s multiplies areas by s²', () => expect(regionArea(applyToRegion(scaling(3), box(0, 0, 2, 2)))).toBe(36));
   it('knows inside from outside', () => {
-    const u: Ring = [[0, 0], [9, 0], [9, 9], [6, 9], [6, 3], [3, 3], [3, 9], [0, 9]];
+    const u: Ring = [
+      [0, 0],
+      [9, 0],
+      [9, 9],
+      [6, 9],
+      [6, 3],
+      [3, 3],
+      [3, 9],
+      [0, 9],
+    ];
     expect(pointInRing([4.5, 6], u)).toBe(false);
     expect(pointInRing([1, 8], u)).toBe(true);
     expect(regionInside(box(1, 1, 2, 2), box(0, 0, 4, 4))).toBe(true);

@@ -25,4 +25,5 @@ export function convexHull(points: readonly Point[]): Ring {
 }
 
 /** How far a set of points reaches in a direction: the support function of its hull. */
-export const reach = (points: readonly Point[], [nx, ny]: Point): number => points.reduce((most, [x, y]) => Math.max(most, x * nx + y * ny), -Infinity);
+export const reach = (points: readonly Point[], [nx, ny]: Point): number =>
+  points.reduce((most, [x, y]) => Math.max(most, x * nx + y * ny), -Infinity);

@@ -26,7 +26,8 @@ export function faultsOfRegion(region: Region): string[] {
     if (signedArea(part.outer) <= 0) faults.push(`part ${i}: outer ring is not counter-clockwise`);
     part.holes.forEach((hole, k) => {
       if (signedArea(hole) >= 0) faults.push(`part ${i}, hole ${k}: not clockwise`);
-      if (!hole.every((p) => pointInRing(p, part.outer) || nearRing(p, part.outer))) faults.push(`part ${i}, hole ${k}: not within its part`);
+      if (!hole.every((p) => pointInRing(p, part.outer) || nearRing(p, part.outer)))
+        faults.push(`part ${i}, hole ${k}: not within its part`);
     });
   });
   return faults;

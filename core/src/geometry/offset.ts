@@ -12,5 +12,7 @@ import type { Region } from './point';
 export function offset(region: Region, by: number): Region {
   if (by === 0 || region.length === 0) return region;
   // a part at a time: the library's cost grows faster than the number of edges
-  return by > 0 && region.length > 1 ? union(...region.map((part) => clipperOffset([part], by))) : region.flatMap((part) => clipperOffset([part], by));
+  return by > 0 && region.length > 1
+    ? union(...region.map((part) => clipperOffset([part], by)))
+    : region.flatMap((part) => clipperOffset([part], by));
 }

@@ -4,11 +4,7 @@ import { applyToPoint, type Transform } from './transform';
 
 /** One step of an outline. Curves are kept as curves until a size is known. */
 export type Segment =
-  | readonly ['M', Point]
-  | readonly ['L', Point]
-  | readonly ['Q', Point, Point]
-  | readonly ['C', Point, Point, Point]
-  | readonly ['Z'];
+  readonly ['M', Point] | readonly ['L', Point] | readonly ['Q', Point, Point] | readonly ['C', Point, Point, Point] | readonly ['Z'];
 
 /** An outline with curves, of any number of closed subpaths. */
 export type Path = readonly Segment[];

@@ -6,7 +6,12 @@ import type { Point, Region } from './point';
 import { thickness } from './thickness';
 
 const box = (x: number, y: number, w: number, h: number): Region => boxRegion({ minX: x, minY: y, maxX: x + w, maxY: y + h });
-const circle = (r: number, x = 0): Region => [{ outer: Array.from({ length: 240 }, (_, i): Point => [x + r * Math.cos((i * Math.PI) / 120), r * Math.sin((i * Math.PI) / 120)]), holes: [] }];
+const circle = (r: number, x = 0): Region => [
+  {
+    outer: Array.from({ length: 240 }, (_, i): Point => [x + r * Math.cos((i * Math.PI) / 120), r * Math.sin((i * Math.PI) / 120)]),
+    holes: [],
+  },
+];
 
 describe('thickness', () => {
   it.each([0.3, 0.5, 0.7, 0.9])('measures a bar %p mm wide', (width) => {
@@ -25,9 +30,37 @@ describe('thickness', () => {
   });
   it('does not take corners for strokes', () => {
     expect(thickness(box(0, 0, 20, 10), 2).least).toBe(Infinity);
-    expect(thickness([{ outer: [[0, 0], [30, 0], [15, 26]], holes: [] }], 1.2).least).toBe(Infinity);
+    expect(
+      thickness(
+        [
+          {
+            outer: [
+              [0, 0],
+              [30, 0],
+              [15, 26],
+            ],
+            holes: [],
+          },
+        ],
+        1.2,
+      ).least,
+    ).toBe(Infinity);
     // a pointed tip of 30 degrees
-    expect(thickness([{ outer: [[0, -5.36], [20, 0], [0, 5.36]], holes: [] }], 1).least).toBe(Infinity);
+    expect(
+      thickness(
+        [
+          {
+            outer: [
+              [0, -5.36],
+              [20, 0],
+              [0, 5.36],
+            ],
+            holes: [],
+          },
+        ],
+        1,
+      ).least,
+    ).toBe(Infinity);
     // a short hair on a stout body is a stroke all the same
     expect(thickness(union(box(0, 0, 10, 10), box(9, 4, 4, 0.4)), 1).least).toBeCloseTo(0.4, 1);
   });

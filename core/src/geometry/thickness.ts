@@ -37,9 +37,19 @@ interface Samples {
 }
 
 function sample(rings: readonly Ring[], step: number): Samples {
-  const counts = rings.map((ring) => ring.reduce((sum, a, i) => sum + Math.max(1, Math.ceil(distance(a, ring[(i + 1) % ring.length]!) / step)), 0));
+  const counts = rings.map((ring) =>
+    ring.reduce((sum, a, i) => sum + Math.max(1, Math.ceil(distance(a, ring[(i + 1) % ring.length]!) / step)), 0),
+  );
   const n = counts.reduce((sum, count) => sum + count, 0);
-  const s: Samples = { n, x: new Float64Array(n), y: new Float64Array(n), nx: new Float64Array(n), ny: new Float64Array(n), ring: new Int32Array(n), along: new Float64Array(n) };
+  const s: Samples = {
+    n,
+    x: new Float64Array(n),
+    y: new Float64Array(n),
+    nx: new Float64Array(n),
+    ny: new Float64Array(n),
+    ring: new Int32Array(n),
+    along: new Float64Array(n),
+  };
   let at = 0;
   rings.forEach((ring, r) => {
     let along = 0;

@@ -3,9 +3,7 @@ import type { Segment } from '../geometry';
 import type { Id, JobId } from './ids';
 
 /** The shape of a piece, mm. */
-export type Shape =
-  | { kind: 'flat'; width: number; height: number }
-  | { kind: 'cylinder'; diameter: number; height: number };
+export type Shape = { kind: 'flat'; width: number; height: number } | { kind: 'cylinder'; diameter: number; height: number };
 
 /** What the piece is for. */
 export interface Use {
@@ -75,9 +73,7 @@ export type Artwork =
   | { kind: 'drawing'; name: string; parts: DrawnPart[]; leftOut: string[] };
 
 /** A change to the artwork by what is wanted; it can be changed or removed later. */
-export type Edit =
-  | { id: Id; kind: 'thicken'; by: number }
-  | { id: Id; kind: 'dropSmall'; below: number; fillBelow: number };
+export type Edit = { id: Id; kind: 'thicken'; by: number } | { id: Id; kind: 'dropSmall'; below: number; fillBelow: number };
 
 export type MarkSize = { mode: 'largest' } | { mode: 'width'; width: number } | { mode: 'height'; height: number };
 

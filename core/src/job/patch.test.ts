@@ -3,10 +3,26 @@ import fc from 'fast-check';
 import { standing, type WorkEvent } from './event';
 import { applyPatch, type Patch } from './patch';
 
-const document = { name: 'a', list: [{ id: 'x', n: 1 }, { id: 'y', n: 2 }, { id: 'z', n: 3 }], deep: { here: { value: 1 } as Record<string, unknown> } };
+const document = {
+  name: 'a',
+  list: [
+    { id: 'x', n: 1 },
+    { id: 'y', n: 2 },
+    { id: 'z', n: 3 },
+  ],
+  deep: { here: { value: 1 } as Record<string, unknown> },
+};
 const op = fc.oneof(
-  fc.record({ op: fc.constant('set' as const), path: fc.constantFrom(['name'], ['list', 'x', 'n'], ['deep', 'here', 'value'], ['deep', 'here', 'new']), value: fc.anything() }),
-  fc.record({ op: fc.constant('set' as const), path: fc.constant(['list', 'w']), value: fc.record({ id: fc.constantFrom('w'), n: fc.integer() }) }),
+  fc.record({
+    op: fc.constant('set' as const),
+    path: fc.constantFrom(['name'], ['list', 'x', 'n'], ['deep', 'here', 'value'], ['deep', 'here', 'new']),
+    value: fc.anything(),
+  }),
+  fc.record({
+    op: fc.constant('set' as const),
+    path: fc.constant(['list', 'w']),
+    value: fc.record({ id: fc.constantFrom('w'), n: fc.integer() }),
+  }),
   fc.record({ op: fc.constant('remove' as const), path: fc.constantFrom(['list', 'y'], ['deep', 'here', 'value']) }),
 );
 
@@ -33,7 +49,10 @@ describe('patches', () => {
     expect(() => applyPatch(document, [{ op: 'set', path: ['list', 'x'], value: { id: 'w' } }])).toThrow(/patch: .*"x".*"w"/);
   });
   it('name things in a list by id', () => {
-    expect(applyPatch(document, [{ op: 'set', path: ['list', 'y', 'n'], value: 9 }]).document.list[1]).toEqual({ id: 'y', n: 9 });
+    expect(applyPatch(document, [{ op: 'set', path: ['list', 'y', 'n'], value: 9 }]).document.list[1]).toEqual({
+      id: 'y',
+      n: 9,
+    });
   });
 });
 

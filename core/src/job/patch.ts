@@ -34,7 +34,8 @@ function applyOp<T>(document: T, op: PatchOp): { document: T; inverse: PatchOp }
   const restore: PatchOp = had ? { op: 'set', path: op.path, value: before } : { op: 'remove', path: op.path };
   if (op.op === 'set') {
     const given = (op.value as { id?: unknown } | null)?.id;
-    if (Array.isArray(node) && given !== last) throw new Error(`patch: "${last}" was to hold a thing with its own id, got "${String(given)}"`);
+    if (Array.isArray(node) && given !== last)
+      throw new Error(`patch: "${last}" was to hold a thing with its own id, got "${String(given)}"`);
     if (Array.isArray(node) && key === -1) node.push(op.value as { id?: unknown });
     else record[key] = op.value;
     return { document: root as T, inverse: restore };

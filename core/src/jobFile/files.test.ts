@@ -19,13 +19,30 @@ describe('files', () => {
   });
   it('survive it with any words, sizes and dates', () => {
     fc.assert(
-      fc.property(fc.string({ maxLength: 60, unit: 'grapheme' }), fc.double({ min: 0.1, max: 5000, noNaN: true }), fc.option(fc.date({ min: new Date(0), max: new Date(4e12), noInvalidDate: true })), fc.integer({ min: 1, max: 500 }), (name, width, date, count) => {
-        const job = plateJob(textMark(name, { name, size: { mode: 'width', width }, edits: [{ id: 'e', kind: 'thicken', by: -0.3 }], colourFilms: { '#aabbcc': null } }), { name, count, ...(date ? { deadline: date.getTime() } : {}) });
-        expect(readJobFile(writeJobFile(job), 'x')).toEqual({ ok: true, value: job });
-      }),
+      fc.property(
+        fc.string({ maxLength: 60, unit: 'grapheme' }),
+        fc.double({ min: 0.1, max: 5000, noNaN: true }),
+        fc.option(fc.date({ min: new Date(0), max: new Date(4e12), noInvalidDate: true })),
+        fc.integer({ min: 1, max: 500 }),
+        (name, width, date, count) => {
+          const job = plateJob(
+            textMark(name, {
+              name,
+              size: { mode: 'width', width },
+              edits: [{ id: 'e', kind: 'thicken', by: -0.3 }],
+              colourFilms: { '#aabbcc': null },
+            }),
+            { name, count, ...(date ? { deadline: date.getTime() } : {}) },
+          );
+          expect(readJobFile(writeJobFile(job), 'x')).toEqual({ ok: true, value: job });
+        },
+      ),
     );
   });
-  const file = JSON.parse(writeJobFile(demo.jobs[0]!)) as { version: number; job: Record<string, unknown> & { marks: Record<string, unknown>[] } };
+  const file = JSON.parse(writeJobFile(demo.jobs[0]!)) as {
+    version: number;
+    job: Record<string, unknown> & { marks: Record<string, unknown>[] };
+  };
   const changed = (change: (f: typeof file) => void) => {
     const copy = JSON.parse(JSON.stringify(file)) as typeof file;
     change(copy);
@@ -48,7 +65,10 @@ describe('files', () => {
   it('a workshop is not a job, and a zone on no map is refused', () => {
     expect(refusal(writeWorkshopFile(demo))).toMatch(/whole workshop/);
     expect(refusal(writeJobFile(demo.jobs[0]!), readWorkshopFile)).toMatch(/one job/);
-    const text = writeWorkshopFile({ ...demo, shop: { ...demo.shop, hours: { ...demo.shop.hours, zone: 'Sea/Atlantis' } } });
+    const text = writeWorkshopFile({
+      ...demo,
+      shop: { ...demo.shop, hours: { ...demo.shop.hours, zone: 'Sea/Atlantis' } },
+    });
     expect(refusal(text, readWorkshopFile)).toMatch(/\/shop\/hours\/zone/);
   });
 });

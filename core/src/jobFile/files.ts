@@ -19,7 +19,11 @@ type Filed<T, K extends keyof T> = Omit<T, K> & { [key in K]: T[key] extends num
 
 function fileJob(job: Job): Filed<Job, 'createdAt' | 'deadline'> {
   const { deadline, ...rest } = job;
-  return { ...rest, createdAt: iso(job.createdAt), ...(deadline === undefined ? {} : { deadline: iso(deadline) }) } as Filed<Job, 'createdAt' | 'deadline'>;
+  return {
+    ...rest,
+    createdAt: iso(job.createdAt),
+    ...(deadline === undefined ? {} : { deadline: iso(deadline) }),
+  } as Filed<Job, 'createdAt' | 'deadline'>;
 }
 
 function unfileJob(job: Filed<Job, 'createdAt' | 'deadline'>): Job {
@@ -28,7 +32,8 @@ function unfileJob(job: Filed<Job, 'createdAt' | 'deadline'>): Job {
 }
 
 /** A job as the text of a file. */
-export const writeJobFile = (job: Job): string => `${JSON.stringify({ kolleta: 'job', version: FILE_VERSION, job: fileJob(job) }, null, 1)}\n`;
+export const writeJobFile = (job: Job): string =>
+  `${JSON.stringify({ kolleta: 'job', version: FILE_VERSION, job: fileJob(job) }, null, 1)}\n`;
 
 /** A whole workshop as the text of a file. */
 export const writeWorkshopFile = ({ shop, jobs, events }: Workshop): string =>
@@ -43,12 +48,25 @@ function open(text: string, name: string): Result<{ kind: 'job' | 'workshop'; da
     data = JSON.parse(text);
   } catch {
     const cut = /^\s*\{/.test(text) && !/\}\s*$/.test(text);
-    return refused(cut ? `"${name}" breaks off after ${text.length.toLocaleString('en')} characters: it was not saved whole.` : `"${name}" is not a Kolleta file.`, 'a file that Kolleta exported', name, AGAIN);
+    return refused(
+      cut
+        ? `"${name}" breaks off after ${text.length.toLocaleString('en')} characters: it was not saved whole.`
+        : `"${name}" is not a Kolleta file.`,
+      'a file that Kolleta exported',
+      name,
+      AGAIN,
+    );
   }
   const { kolleta, version } = (data ?? {}) as { kolleta?: unknown; version?: unknown };
-  if (kolleta !== 'job' && kolleta !== 'workshop') return refused(`"${name}" is not a Kolleta file.`, '"kolleta": "job" or "workshop"', `${name} /kolleta`, AGAIN);
+  if (kolleta !== 'job' && kolleta !== 'workshop')
+    return refused(`"${name}" is not a Kolleta file.`, '"kolleta": "job" or "workshop"', `${name} /kolleta`, AGAIN);
   if (typeof version === 'number' && version > FILE_VERSION) {
-    return refused(`"${name}" was written by a newer Kolleta (version ${version}; this one reads up to ${FILE_VERSION}).`, `version ${FILE_VERSION}`, `${name} /version`, 'Nothing was changed. Reload to get the newer Kolleta, then open it again.');
+    return refused(
+      `"${name}" was written by a newer Kolleta (version ${version}; this one reads up to ${FILE_VERSION}).`,
+      `version ${FILE_VERSION}`,
+      `${name} /version`,
+      'Nothing was changed. Reload to get the newer Kolleta, then open it again.',
+    );
   }
   return good({ kind: kolleta, data });
 }
@@ -57,8 +75,19 @@ function faultOf(validate: typeof jobFile, name: string): { ok: false; problem: 
   const [error] = validate.errors ?? [];
   const path = error?.instancePath || '/';
   const extra = error?.params?.['additionalProperty'];
-  if (typeof extra === 'string') return refused(`"${name}" has a field that Kolleta does not know: ${path === '/' ? '' : path}/${extra}.`, 'only documented fields', `${name} ${path === '/' ? '' : path}/${extra}`, AGAIN);
-  return refused(`"${name}" does not fit at ${path}: it ${error?.message ?? 'is wrong'}.`, error?.message ?? 'a documented field', `${name} ${path}`, AGAIN);
+  if (typeof extra === 'string')
+    return refused(
+      `"${name}" has a field that Kolleta does not know: ${path === '/' ? '' : path}/${extra}.`,
+      'only documented fields',
+      `${name} ${path === '/' ? '' : path}/${extra}`,
+      AGAIN,
+    );
+  return refused(
+    `"${name}" does not fit at ${path}: it ${error?.message ?? 'is wrong'}.`,
+    error?.message ?? 'a documented field',
+    `${name} ${path}`,
+    AGAIN,
+  );
 }
 
 /** References that a schema cannot check. */
@@ -78,29 +107,57 @@ function danglingIn(job: Job): string | undefined {
 export function readJobFile(text: string, name: string): Result<Job> {
   const opened = open(text, name);
   if (!opened.ok) return opened;
-  if (opened.value.kind !== 'job') return refused(`"${name}" is a whole workshop, not one job.`, 'a job file', name, 'Open it under “Workshop file” instead.');
+  if (opened.value.kind !== 'job')
+    return refused(`"${name}" is a whole workshop, not one job.`, 'a job file', name, 'Open it under “Workshop file” instead.');
   if (!jobFile(opened.value.data)) return faultOf(jobFile, name);
   const job = unfileJob((opened.value.data as { job: Parameters<typeof unfileJob>[0] }).job);
   const dangling = danglingIn(job);
-  return dangling ? refused(`"${name}" points to something that it does not hold, at /job${dangling}.`, 'a zone of the same job', `${name} /job${dangling}`, AGAIN) : good(job);
+  return dangling
+    ? refused(
+        `"${name}" points to something that it does not hold, at /job${dangling}.`,
+        'a zone of the same job',
+        `${name} /job${dangling}`,
+        AGAIN,
+      )
+    : good(job);
 }
 
 /** Reads a workshop file; a problem naming the place when it does not fit. */
 export function readWorkshopFile(text: string, name: string): Result<Workshop> {
   const opened = open(text, name);
   if (!opened.ok) return opened;
-  if (opened.value.kind !== 'workshop') return refused(`"${name}" is one job, not a whole workshop.`, 'a workshop file', name, 'Open it under “Open a job file” instead.');
+  if (opened.value.kind !== 'workshop')
+    return refused(`"${name}" is one job, not a whole workshop.`, 'a workshop file', name, 'Open it under “Open a job file” instead.');
   if (!workshopFile(opened.value.data)) return faultOf(workshopFile, name);
-  const data = opened.value.data as { shop: Shop; jobs: Parameters<typeof unfileJob>[0][]; events: (Omit<WorkEvent, 'at'> & { at: string })[] };
+  const data = opened.value.data as {
+    shop: Shop;
+    jobs: Parameters<typeof unfileJob>[0][];
+    events: (Omit<WorkEvent, 'at'> & { at: string })[];
+  };
   const jobs = data.jobs.map(unfileJob);
   for (const [i, job] of jobs.entries()) {
     const dangling = danglingIn(job);
-    if (dangling) return refused(`"${name}" points to something that it does not hold, at /jobs/${i}${dangling}.`, 'a zone of the same job', `${name} /jobs/${i}${dangling}`, AGAIN);
+    if (dangling)
+      return refused(
+        `"${name}" points to something that it does not hold, at /jobs/${i}${dangling}.`,
+        'a zone of the same job',
+        `${name} /jobs/${i}${dangling}`,
+        AGAIN,
+      );
   }
   try {
     new Intl.DateTimeFormat('en', { timeZone: data.shop.hours.zone });
   } catch {
-    return refused(`"${name}" names a time zone that does not exist, at /shop/hours/zone.`, 'an IANA zone such as Europe/Dublin', `${name} /shop/hours/zone`, AGAIN);
+    return refused(
+      `"${name}" names a time zone that does not exist, at /shop/hours/zone.`,
+      'an IANA zone such as Europe/Dublin',
+      `${name} /shop/hours/zone`,
+      AGAIN,
+    );
   }
-  return good({ shop: data.shop, jobs, events: data.events.map((event) => ({ ...event, at: instant(event.at) }) as WorkEvent) });
+  return good({
+    shop: data.shop,
+    jobs,
+    events: data.events.map((event) => ({ ...event, at: instant(event.at) }) as WorkEvent),
+  });
 }

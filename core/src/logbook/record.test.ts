@@ -2,8 +2,22 @@ import { describe, expect, it } from '@jest/globals';
 import type { WorkEvent } from '../job';
 import { logOf, logTotals } from './record';
 
-const done = (id: string, at: number, planned: number, actual: number, job = 'a'): WorkEvent => ({ id, at, kind: 'done', job, step: `${job}/${id}`, title: id, planned, actual });
-const events: WorkEvent[] = [done('one', 1, 10, 12), done('two', 5, 5, 4, 'b'), { ...done('three', 3, 8, 20), kind: 'wrong', what: 'A part was lost', again: true } as WorkEvent, { id: 'r', at: 9, kind: 'reversed', event: 'one' }];
+const done = (id: string, at: number, planned: number, actual: number, job = 'a'): WorkEvent => ({
+  id,
+  at,
+  kind: 'done',
+  job,
+  step: `${job}/${id}`,
+  title: id,
+  planned,
+  actual,
+});
+const events: WorkEvent[] = [
+  done('one', 1, 10, 12),
+  done('two', 5, 5, 4, 'b'),
+  { ...done('three', 3, 8, 20), kind: 'wrong', what: 'A part was lost', again: true } as WorkEvent,
+  { id: 'r', at: 9, kind: 'reversed', event: 'one' },
+];
 
 describe('the log', () => {
   it('is newest first, of one job or all, without what was reversed', () => {

@@ -20,11 +20,30 @@ export function logOf(events: readonly WorkEvent[], job?: JobId): LogRecord[] {
     .flatMap((event): LogRecord[] => {
       if ((event.kind !== 'done' && event.kind !== 'wrong') || (job !== undefined && event.job !== job)) return [];
       const { id, at, title, planned, actual, note } = event;
-      return [{ event: id, at, job: event.job, title, planned, actual, outcome: event.kind, note, ...(event.kind === 'wrong' ? { what: event.what } : {}) }];
+      return [
+        {
+          event: id,
+          at,
+          job: event.job,
+          title,
+          planned,
+          actual,
+          outcome: event.kind,
+          note,
+          ...(event.kind === 'wrong' ? { what: event.what } : {}),
+        },
+      ];
     })
     .toReversed();
 }
 
 /** Planned against actual over records: minutes, and how many went wrong. */
 export const logTotals = (records: readonly LogRecord[]): { planned: number; actual: number; wrong: number } =>
-  records.reduce((sum, r) => ({ planned: sum.planned + r.planned, actual: sum.actual + r.actual, wrong: sum.wrong + (r.outcome === 'wrong' ? 1 : 0) }), { planned: 0, actual: 0, wrong: 0 });
+  records.reduce(
+    (sum, r) => ({
+      planned: sum.planned + r.planned,
+      actual: sum.actual + r.actual,
+      wrong: sum.wrong + (r.outcome === 'wrong' ? 1 : 0),
+    }),
+    { planned: 0, actual: 0, wrong: 0 },
+  );

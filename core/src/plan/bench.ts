@@ -41,7 +41,11 @@ export function stepFacts(events: readonly WorkEvent[]): Map<StepId, StepFact> {
   const facts = new Map<StepId, StepFact>();
   for (const event of standing(events)) {
     if (event.kind === 'started') facts.set(event.step, { ...facts.get(event.step), startedAt: event.at });
-    else if (event.kind === 'done' || (event.kind === 'wrong' && !event.again)) facts.set(event.step, { startedAt: facts.get(event.step)?.startedAt ?? event.at - event.actual * MINUTE_MS, doneAt: event.at });
+    else if (event.kind === 'done' || (event.kind === 'wrong' && !event.again))
+      facts.set(event.step, {
+        startedAt: facts.get(event.step)?.startedAt ?? event.at - event.actual * MINUTE_MS,
+        doneAt: event.at,
+      });
     else if (event.kind === 'wrong') facts.delete(event.step);
   }
   return facts;
@@ -65,11 +69,22 @@ function rackOf(schedule: Schedule, now: number): RackItem[] {
         const ready = other.end + lag.least * MINUTE_MS;
         const closes = lag.most === undefined ? undefined : other.end + lag.most * MINUTE_MS;
         const id = `${placed.step.id}<${lag.step}`;
-        if (lag.least > 0 && ready > now) items.push({ id, job: job.job, what: lag.why, until: ready, state: 'drying', next: placed.step.short });
-        else if (lag.least > 0 && closes !== undefined && closes > now) items.push({ id, job: job.job, what: `${placed.step.short} now`, until: closes, state: 'open', next: placed.step.short });
+        if (lag.least > 0 && ready > now)
+          items.push({ id, job: job.job, what: lag.why, until: ready, state: 'drying', next: placed.step.short });
+        else if (lag.least > 0 && closes !== undefined && closes > now)
+          items.push({
+            id,
+            job: job.job,
+            what: `${placed.step.short} now`,
+            until: closes,
+            state: 'open',
+            next: placed.step.short,
+          });
       }
     }
-    for (const care of job.care) if (care.from <= now && care.until > now && at.size > 0) items.push({ id: `${job.job}:${care.what}`, job: job.job, what: care.what, until: care.until, state: 'care' });
+    for (const care of job.care)
+      if (care.from <= now && care.until > now && at.size > 0)
+        items.push({ id: `${job.job}:${care.what}`, job: job.job, what: care.what, until: care.until, state: 'care' });
   }
   const done = new Set(schedule.steps.filter((s) => s.state === 'done').map((s) => s.end));
   return items.filter((item) => item.state !== 'care' || done.size > 0).toSorted((a, b) => a.until - b.until);
@@ -103,19 +118,47 @@ export function benchOf(
     for (const weed of placed.filter((s) => s.step.station === 'weed' && s.state === 'waiting')) {
       const cut = weed.step.after.map((lag) => facts.get(lag.step)?.doneAt).find((at) => at !== undefined);
       const hours = cut === undefined ? 0 : (now - cut) / MINUTE_MS / 60;
-      if (hours >= 20) watch.push({ id: `stale:${weed.step.id}`, job: job.id, verdict: 'watch', lead: `Cut ${Math.round(hours)} h ago, not weeded:`, text: `${job.name}. The cuts close up with time; weed today.`, station: 'weed' });
+      if (hours >= 20)
+        watch.push({
+          id: `stale:${weed.step.id}`,
+          job: job.id,
+          verdict: 'watch',
+          lead: `Cut ${Math.round(hours)} h ago, not weeded:`,
+          text: `${job.name}. The cuts close up with time; weed today.`,
+          station: 'weed',
+        });
     }
-    const speaking = (readings.get(job.id) ?? []).filter((r) => r.verdict !== 'fine' && !r.overridden && !/^(film|missed):/.test(r.id) && !isBehind(r.station, placed));
+    const speaking = (readings.get(job.id) ?? []).filter(
+      (r) => r.verdict !== 'fine' && !r.overridden && !/^(film|missed):/.test(r.id) && !isBehind(r.station, placed),
+    );
     for (const verdict of ['stop', 'watch'] as const) {
       const [first, ...others] = speaking.filter((r) => r.verdict === verdict);
       if (!first) continue;
-      const more = others.length === 0 ? '' : ` And ${others.map((r) => r.title.replace(/ · .*/, '').toLowerCase()).filter((title, i, all) => all.indexOf(title) === i).join(', ')}.`;
-      watch.push({ id: `${job.id}:${first.id}`, job: job.id, verdict, lead: `${job.name}:`, text: `${first.title.replace(/ · .*/, '')}, ${first.value}. ${first.why}${more}`, station: first.station });
+      const more =
+        others.length === 0
+          ? ''
+          : ` And ${others
+              .map((r) => r.title.replace(/ · .*/, '').toLowerCase())
+              .filter((title, i, all) => all.indexOf(title) === i)
+              .join(', ')}.`;
+      watch.push({
+        id: `${job.id}:${first.id}`,
+        job: job.id,
+        verdict,
+        lead: `${job.name}:`,
+        text: `${first.title.replace(/ · .*/, '')}, ${first.value}. ${first.why}${more}`,
+        station: first.station,
+      });
     }
   }
   for (const { film, left, needed } of films) {
     if (left >= needed) continue;
-    watch.push({ id: `roll:${film}`, verdict: 'watch', lead: `${shop.films.find((f) => f.id === film)?.name ?? film}:`, text: `${say(left)} left, open jobs need ${say(needed)}.` });
+    watch.push({
+      id: `roll:${film}`,
+      verdict: 'watch',
+      lead: `${shop.films.find((f) => f.id === film)?.name ?? film}:`,
+      text: `${say(left)} left, open jobs need ${say(needed)}.`,
+    });
   }
   const weight = { stop: 0, watch: 1, fine: 2 };
   return {

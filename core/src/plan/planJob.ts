@@ -1,6 +1,17 @@
 import { applyToRegion, boxCentre, regionArea, translation } from '../geometry';
 import { cutOutline, layoutFilm, weedingOf, type CutPart, type FilmLayout, type Weeding } from '../cut';
-import { chooseTape, gripReading, gripWindow, tapePieces, tapeUses, transferOf, type GripWindow, type TapeChoice, type TapePieces, type TapeUses } from '../tape';
+import {
+  chooseTape,
+  gripReading,
+  gripWindow,
+  tapePieces,
+  tapeUses,
+  transferOf,
+  type GripWindow,
+  type TapeChoice,
+  type TapePieces,
+  type TapeUses,
+} from '../tape';
 import { TECHNIQUES } from '../facts';
 import { formatLength } from '../units';
 import type { Film, Id, Job, Mark, Reading, Shop } from '../job';
@@ -28,7 +39,16 @@ export function cutParts(job: Job, marks: readonly MarkPlan[]): { film: Film; pa
     inspections.map(({ film }) => {
       const region = fitted.layers.find((layer) => layer.film === film.id)!.region;
       const [cx, cy] = boxCentre(fitted.box);
-      return { film, part: { job: job.id, mark: mark.id, name: mark.name, copies: job.count, region: cutOutline(applyToRegion(translation(-cx, -cy), region), mark) } };
+      return {
+        film,
+        part: {
+          job: job.id,
+          mark: mark.id,
+          name: mark.name,
+          copies: job.count,
+          region: cutOutline(applyToRegion(translation(-cx, -cy), region), mark),
+        },
+      };
     }),
   );
 }
@@ -81,7 +101,13 @@ function tapeWords(layer: LayerPlan, shop: Shop): string {
 }
 
 /** The steps of a job from what its earlier stations found. */
-export function planRecipe(job: Job, marks: readonly MarkPlan[], layers: readonly LayerPlan[], layouts: readonly FilmLayout[], shop: Shop): { recipe: Recipe; inputs: RecipeLayer[] } {
+export function planRecipe(
+  job: Job,
+  marks: readonly MarkPlan[],
+  layers: readonly LayerPlan[],
+  layouts: readonly FilmLayout[],
+  shop: Shop,
+): { recipe: Recipe; inputs: RecipeLayer[] } {
   const perFilm = (film: Id) => layers.filter((layer) => layer.film.id === film).length;
   const inputs = layers.map((layer): RecipeLayer => {
     const plan = marks.find((m) => m.mark.id === layer.mark)!;
@@ -102,6 +128,8 @@ export function planRecipe(job: Job, marks: readonly MarkPlan[], layers: readonl
       tapePieces: layer.pieces?.pieces ?? 0,
     };
   });
-  return { recipe: recipeFor({ job, layers: inputs, climate: shop.climate, paints: shop.paints, lengths: shop.lengths }), inputs };
+  return {
+    recipe: recipeFor({ job, layers: inputs, climate: shop.climate, paints: shop.paints, lengths: shop.lengths }),
+    inputs,
+  };
 }
-

@@ -3,7 +3,17 @@ import { usableOf, type Usable } from '../blanks';
 import { boxHeight, boxRegion, boxWidth, intersection, regionArea, type Point } from '../geometry';
 import { FILM_KINDS, GROUNDS } from '../facts';
 import type { Job, Mark, Reading, Shop, Zone } from '../job';
-import { fitReadings, inspectMark, outlinePoints, placeMark, shapeMark, sizeMark, type FitContext, type FittedMark, type LayerInspection } from '../fit';
+import {
+  fitReadings,
+  inspectMark,
+  outlinePoints,
+  placeMark,
+  shapeMark,
+  sizeMark,
+  type FitContext,
+  type FittedMark,
+  type LayerInspection,
+} from '../fit';
 import { keyOf, type Memo } from './memo';
 
 /** A mark through draw and fit. */
@@ -53,8 +63,23 @@ export function fitOne(job: Job, mark: Mark, zone: Zone, shop: Shop, faces: Face
   const kinds = drawn.layers.map((layer) => shop.films.find((f) => f.id === layer.film));
   const inspections = memo.get(keyOf('inspect', key, mark.technique, kinds), () => inspectMark(shaped, mark, shop.films));
   const fitted = placeMark(shaped, sizing);
-  const behind = GROUNDS[job.piece.ground].clear ? { colour: job.piece.behind, name: 'what stands behind it' } : { colour: job.piece.colour, name: `the ${job.piece.name}` };
-  return { plan: { mark, zone, usable, fitted, inspections, missing: [...new Set(drawn.missing.map((m) => m.character))], behind }, drawn, outline, key };
+  const behind = GROUNDS[job.piece.ground].clear
+    ? { colour: job.piece.behind, name: 'what stands behind it' }
+    : { colour: job.piece.colour, name: `the ${job.piece.name}` };
+  return {
+    plan: {
+      mark,
+      zone,
+      usable,
+      fitted,
+      inspections,
+      missing: [...new Set(drawn.missing.map((m) => m.character))],
+      behind,
+    },
+    drawn,
+    outline,
+    key,
+  };
 }
 
 /** Marks seen in front of others are judged against those. */
@@ -88,7 +113,10 @@ export function drawReadings(work: FittingWork, job: Job, shop: Shop, faces: Fac
       return face !== undefined && findGlyph(face, character) !== undefined;
     };
     const other = [...faces.keys()].find((face) => missing.every((character) => has(face, character)));
-    const stripped = lines.map((line) => ({ ...line, text: [...line.text].filter((c) => !missing.includes(c)).join('') }));
+    const stripped = lines.map((line) => ({
+      ...line,
+      text: [...line.text].filter((c) => !missing.includes(c)).join(''),
+    }));
     const left = stripped.some((line) => line.text.trim() !== '');
     const setLines = (value: typeof lines) => [{ op: 'set' as const, path: ['marks', mark.id, 'artwork', 'lines'], value }];
     readings.push({
@@ -100,24 +128,62 @@ export function drawReadings(work: FittingWork, job: Job, shop: Shop, faces: Fac
       limit: 'every letter',
       why: 'The chosen face cannot draw them, and a gap would be cut instead.',
       cures: [
-        ...(other ? [{ label: 'Use a face that has them', patch: setLines(lines.map((line) => ({ ...line, face: [...line.text].some((c) => missing.includes(c)) ? other : line.face }))) }] : []),
+        ...(other
+          ? [
+              {
+                label: 'Use a face that has them',
+                patch: setLines(
+                  lines.map((line) => ({
+                    ...line,
+                    face: [...line.text].some((c) => missing.includes(c)) ? other : line.face,
+                  })),
+                ),
+              },
+            ]
+          : []),
         ...(left ? [{ label: 'Leave them out', patch: setLines(stripped) }] : []),
       ],
       advice: left ? undefined : 'Type other words, or bring the mark as an SVG drawing.',
     });
   }
   if (work.drawn.layers.length === 0) {
-    readings.push({ id: `empty:${mark.id}`, station: 'draw', verdict: 'stop', title: `Nothing to cut yet${label}`, value: 'empty', limit: 'a word or a drawing', why: 'The mark has no outline.', cures: [], advice: 'Type a word, or drop an SVG drawing on the piece.' });
+    readings.push({
+      id: `empty:${mark.id}`,
+      station: 'draw',
+      verdict: 'stop',
+      title: `Nothing to cut yet${label}`,
+      value: 'empty',
+      limit: 'a word or a drawing',
+      why: 'The mark has no outline.',
+      cures: [],
+      advice: 'Type a word, or drop an SVG drawing on the piece.',
+    });
   }
   if (mark.artwork.kind === 'drawing' && mark.artwork.leftOut.length > 0) {
     const { artwork } = mark;
-    readings.push({ id: `left:${mark.id}`, station: 'draw', verdict: 'watch', title: `Left out of ${artwork.name}`, value: `${artwork.leftOut.length}`, limit: 'nothing', why: `${artwork.leftOut.join('; ')}.`, cures: [{ label: 'That is all right', patch: [{ op: 'set', path: ['marks', mark.id, 'artwork', 'leftOut'], value: [] }] }] });
+    readings.push({
+      id: `left:${mark.id}`,
+      station: 'draw',
+      verdict: 'watch',
+      title: `Left out of ${artwork.name}`,
+      value: `${artwork.leftOut.length}`,
+      limit: 'nothing',
+      why: `${artwork.leftOut.join('; ')}.`,
+      cures: [
+        {
+          label: 'That is all right',
+          patch: [{ op: 'set', path: ['marks', mark.id, 'artwork', 'leftOut'], value: [] }],
+        },
+      ],
+    });
   }
   const unsuited = work.plan.inspections.filter(({ film }) => FILM_KINDS[film.kind].stays !== (mark.technique === 'decal'));
   if (unsuited.length > 0 && !(mark.technique === 'decal' && job.piece.use.dryShort)) {
     const film = unsuited[0]!.film;
     const stays = mark.technique === 'decal';
-    const better = shop.films.find((f) => FILM_KINDS[f.kind].stays === stays && f.kind !== 'bargain' && (stays || f.kind === 'stencil')) ?? shop.films.find((f) => FILM_KINDS[f.kind].stays === stays);
+    const better =
+      shop.films.find((f) => FILM_KINDS[f.kind].stays === stays && f.kind !== 'bargain' && (stays || f.kind === 'stencil')) ??
+      shop.films.find((f) => FILM_KINDS[f.kind].stays === stays);
     const onlyOne = work.plan.inspections.length === 1 && Object.keys(mark.colourFilms).length === 0;
     readings.push({
       id: `kind:${mark.id}`,
@@ -126,19 +192,60 @@ export function drawReadings(work: FittingWork, job: Job, shop: Shop, faces: Fac
       title: `Kind of film${label}`,
       value: FILM_KINDS[film.kind].name,
       limit: stays ? 'film that stays' : 'film that comes off clean',
-      why: stays ? 'It is made to come off again: good for a season, not for washing.' : 'It holds better at the edge, but pulls harder at the ground when it comes off.',
-      cures: [...(better && onlyOne ? [{ label: `Cut it from ${better.name}`, patch: [{ op: 'set' as const, path: ['marks', mark.id, 'film'], value: better.id }] }] : []), ...(stays ? [{ label: 'It is for a short, dry use', patch: [{ op: 'set' as const, path: ['piece', 'use', 'dryShort'], value: true }] }] : [])],
+      why: stays
+        ? 'It is made to come off again: good for a season, not for washing.'
+        : 'It holds better at the edge, but pulls harder at the ground when it comes off.',
+      cures: [
+        ...(better && onlyOne
+          ? [
+              {
+                label: `Cut it from ${better.name}`,
+                patch: [{ op: 'set' as const, path: ['marks', mark.id, 'film'], value: better.id }],
+              },
+            ]
+          : []),
+        ...(stays
+          ? [
+              {
+                label: 'It is for a short, dry use',
+                patch: [{ op: 'set' as const, path: ['piece', 'use', 'dryShort'], value: true }],
+              },
+            ]
+          : []),
+      ],
     });
   }
   return readings;
 }
 
 /** Readings of one fitted mark; a mark with nothing to cut has none. */
-export function markReadings(work: FittingWork, job: Job, shop: Shop, filmLeft: (film: string) => number, memo: Memo, quick: boolean): Reading[] {
+export function markReadings(
+  work: FittingWork,
+  job: Job,
+  shop: Shop,
+  filmLeft: (film: string) => number,
+  memo: Memo,
+  quick: boolean,
+): Reading[] {
   const { plan, drawn, outline } = work;
   if (drawn.layers.length === 0) return [];
   const size = plan.mark.size.mode === 'largest' ? plan.usable : plan.mark.size;
-  const remember = <T,>(name: string, compute: () => T): T => memo.get(keyOf(name, work.key, size, plan.mark.technique, shop.films), compute);
-  const context: FitContext = { job, mark: plan.mark, zone: plan.zone, usable: plan.usable, drawn, outline, fitted: plan.fitted, inspections: plan.inspections, shop, behind: plan.behind, filmLeft, remember, quick };
+  const remember = <T>(name: string, compute: () => T): T =>
+    memo.get(keyOf(name, work.key, size, plan.mark.technique, shop.films), compute);
+  const context: FitContext = {
+    job,
+    mark: plan.mark,
+    zone: plan.zone,
+    usable: plan.usable,
+    drawn,
+    outline,
+    fitted: plan.fitted,
+    inspections: plan.inspections,
+    shop,
+    behind: plan.behind,
+    filmLeft,
+    remember,
+    quick,
+  };
   return fitReadings(context);
 }

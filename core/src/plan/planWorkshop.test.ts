@@ -30,7 +30,12 @@ const job = fc
     film: fc.constantFrom('white-gloss', 'harbour-blue', 'ink-matt', 'brick-glitter', 'stencil', 'white-removable'),
     technique: fc.constantFrom('decal' as const, 'stencil' as const),
     colour: fc.constantFrom('#22302f', '#f5f5f0', '#8a8f90', '#1f4e79'),
-    size: fc.constantFrom({ mode: 'largest' as const }, { mode: 'width' as const, width: 40 }, { mode: 'width' as const, width: 190 }, { mode: 'height' as const, height: 9 }),
+    size: fc.constantFrom(
+      { mode: 'largest' as const },
+      { mode: 'width' as const, width: 40 },
+      { mode: 'width' as const, width: 190 },
+      { mode: 'height' as const, height: 9 },
+    ),
     offset: fc.constantFrom({ x: 0, y: 0 }, { x: 30, y: -8 }),
     round: fc.boolean(),
     drink: fc.boolean(),
@@ -44,10 +49,45 @@ const job = fc
     deadline: fc.constantFrom(undefined, DEMO_START + 3_600_000, DEMO_START + 4 * 86_400_000),
     coat: fc.constantFrom(undefined, 'waterStain' as const, 'chalkPaint' as const),
   })
-  .map(({ word, face, ground, contact, colour, round, drink, food, waxed, breathing, lipBand, zoneWidth, count, deadline, coat, ...mark }): Job => {
-    const piece: Job['piece'] = { name: 'piece', shape: round ? { kind: 'cylinder', diameter: 80, height: 120 } : { kind: 'flat', width: 220, height: 120 }, ground, contact, colour, behind: colour, waxed, use: { drink, food, dryShort: false }, sealedFirst: false, ...(coat ? { coat } : {}) };
-    return plateJob(textMark(word, mark, face), { piece, count, zones: [{ id: 'z', name: 'Front', x: 0, y: 0, width: zoneWidth, height: 120, breathing, lipBand }], ...(deadline === undefined ? {} : { deadline }) });
-  });
+  .map(
+    ({
+      word,
+      face,
+      ground,
+      contact,
+      colour,
+      round,
+      drink,
+      food,
+      waxed,
+      breathing,
+      lipBand,
+      zoneWidth,
+      count,
+      deadline,
+      coat,
+      ...mark
+    }): Job => {
+      const piece: Job['piece'] = {
+        name: 'piece',
+        shape: round ? { kind: 'cylinder', diameter: 80, height: 120 } : { kind: 'flat', width: 220, height: 120 },
+        ground,
+        contact,
+        colour,
+        behind: colour,
+        waxed,
+        use: { drink, food, dryShort: false },
+        sealedFirst: false,
+        ...(coat ? { coat } : {}),
+      };
+      return plateJob(textMark(word, mark, face), {
+        piece,
+        count,
+        zones: [{ id: 'z', name: 'Front', x: 0, y: 0, width: zoneWidth, height: 120, breathing, lipBand }],
+        ...(deadline === undefined ? {} : { deadline }),
+      });
+    },
+  );
 
 describe('the law of cures', () => {
   it('applying a cure and planning again clears its reading', () => {
@@ -60,25 +100,54 @@ describe('the law of cures', () => {
           for (const cure of reading.cures) {
             met.add(reading.id.split(':')[0]!);
             const cured = applyPatch(sample, cure.patch).document;
-            const after = planWorkshop([cured], demo.shop, [], DEMO_START, faces, memo).jobs.get('j')!.readings.find((r) => r.id === reading.id);
-            if (after && after.verdict !== 'fine') throw new Error(`${reading.id} (${reading.value}; ${reading.why}) by "${cure.label}" became ${after.verdict}: ${after.value}; ${after.why}`);
+            const after = planWorkshop([cured], demo.shop, [], DEMO_START, faces, memo)
+              .jobs.get('j')!
+              .readings.find((r) => r.id === reading.id);
+            if (after && after.verdict !== 'fine')
+              throw new Error(
+                `${reading.id} (${reading.value}; ${reading.why}) by "${cure.label}" became ${after.verdict}: ${after.value}; ${after.why}`,
+              );
           }
         }
       }),
       { numRuns: 60, seed: 20261201, endOnFailure: true },
     );
     // what the sampling met: every kind of reading that offers a cure
-    expect([...met].sort()).toEqual(expect.arrayContaining(['contrast', 'date', 'edge', 'food', 'glyphs', 'grip', 'kind', 'paint', 'size', 'small', 'stick', 'thin', 'wax', 'zone']));
+    expect([...met].sort()).toEqual(
+      expect.arrayContaining([
+        'contrast',
+        'date',
+        'edge',
+        'food',
+        'glyphs',
+        'grip',
+        'kind',
+        'paint',
+        'size',
+        'small',
+        'stick',
+        'thin',
+        'wax',
+        'zone',
+      ]),
+    );
   });
   it('a roll with too little offers another that has enough', () => {
     const long = plateJob(textMark('REGATTA', { film: 'harbour-blue' }), { count: 40 });
     const film = find(readingsOf(long), 'film')!;
     expect(film.verdict).toBe('stop');
     const cured = applyPatch(long, film.cures[0]!.patch).document;
-    expect(readingsOf(cured).filter((r) => r.id.startsWith('film:')).map((r) => r.verdict)).toEqual(['fine']);
+    expect(
+      readingsOf(cured)
+        .filter((r) => r.id.startsWith('film:'))
+        .map((r) => r.verdict),
+    ).toEqual(['fine']);
   });
   it('a mark wider than roll and machine is made to fit them', () => {
-    const wide = plateJob(textMark('O', { size: { mode: 'width', width: 420 } }), { piece: { ...plateJob(textMark('O')).piece, shape: { kind: 'flat', width: 900, height: 900 } }, zones: [{ id: 'z', name: 'Front', x: 0, y: 0, width: 900, height: 900, breathing: 10, lipBand: 0 }] });
+    const wide = plateJob(textMark('O', { size: { mode: 'width', width: 420 } }), {
+      piece: { ...plateJob(textMark('O')).piece, shape: { kind: 'flat', width: 900, height: 900 } },
+      zones: [{ id: 'z', name: 'Front', x: 0, y: 0, width: 900, height: 900, breathing: 10, lipBand: 0 }],
+    });
     const reading = find(readingsOf(wide), 'wide')!;
     expect(reading.verdict).toBe('stop');
     expect(find(readingsOf(applyPatch(wide, reading.cures[0]!.patch).document), 'wide')).toBeUndefined();
@@ -86,7 +155,10 @@ describe('the law of cures', () => {
   it('a stop that the user answers for is kept as overridden, with the reason', () => {
     const food = plateJob(textMark('Tern'), { overrides: [{ reading: 'food:m', reason: 'A display plate' }] });
     food.piece = { ...food.piece, use: { ...food.piece.use, food: true } };
-    expect(readingsOf(food).find((r) => r.id === 'food:m')).toMatchObject({ verdict: 'stop', overridden: 'A display plate' });
+    expect(readingsOf(food).find((r) => r.id === 'food:m')).toMatchObject({
+      verdict: 'stop',
+      overridden: 'A display plate',
+    });
   });
 });
 
@@ -127,12 +199,23 @@ describe('the demo workshop', () => {
   it('takes cuts off the rolls once, and back on when they are undone', () => {
     const cut = demo.events.find((e) => e.kind === 'cut')!;
     const had = plan(demo.jobs, demo.events).filmLeft.get('silver')!;
-    expect(plan(demo.jobs, [...demo.events, { id: 'r', at: DEMO_START, kind: 'reversed', event: cut.id }]).filmLeft.get('silver')).toBe(had + 62);
+    expect(plan(demo.jobs, [...demo.events, { id: 'r', at: DEMO_START, kind: 'reversed', event: cut.id }]).filmLeft.get('silver')).toBe(
+      had + 62,
+    );
     expect(plan(demo.jobs, demo.events).layouts.some((l) => l.film.id === 'silver')).toBe(false);
   });
   it('a step done moves the Bench on, a step that has to be done again comes back', () => {
     const first = plan(demo.jobs, demo.events).bench.now!.step;
-    const done: WorkEvent = { id: 'd', at: DEMO_START + 60_000, kind: 'done', job: first.job, step: first.id, title: first.title, planned: first.hands, actual: 1 };
+    const done: WorkEvent = {
+      id: 'd',
+      at: DEMO_START + 60_000,
+      kind: 'done',
+      job: first.job,
+      step: first.id,
+      title: first.title,
+      planned: first.hands,
+      actual: 1,
+    };
     expect(plan(demo.jobs, [...demo.events, done], DEMO_START + 60_000).bench.now!.step.id).not.toBe(first.id);
     const wrong: WorkEvent = { ...done, kind: 'wrong', what: 'A part was lost', again: true };
     expect(plan(demo.jobs, [...demo.events, wrong], DEMO_START + 60_000).bench.now!.step.id).toBe(first.id);
@@ -140,7 +223,9 @@ describe('the demo workshop', () => {
   it('gives the same plan with and without what it remembers', () => {
     const memo = new Memo();
     planWorkshop(demo.jobs, demo.shop, demo.events, DEMO_START, faces, memo);
-    const moved = demo.jobs.map((j) => (j.id === 'boat-numbers' ? { ...j, marks: j.marks.map((m) => (m.id === 'number' ? { ...m, offset: { x: 3, y: 1 } } : m)) } : j));
+    const moved = demo.jobs.map((j) =>
+      j.id === 'boat-numbers' ? { ...j, marks: j.marks.map((m) => (m.id === 'number' ? { ...m, offset: { x: 3, y: 1 } } : m)) } : j,
+    );
     const remembered = planWorkshop(moved, demo.shop, demo.events, DEMO_START, faces, memo);
     const fresh = planWorkshop(moved, demo.shop, demo.events, DEMO_START, faces);
     expect(JSON.stringify([...remembered.jobs])).toBe(JSON.stringify([...fresh.jobs]));
@@ -153,7 +238,8 @@ describe('a quick first plan', () => {
     const whole = plan(demo.jobs, demo.events);
     expect(quick.complete).toBe(false);
     expect(whole.complete).toBe(true);
-    const told = (p: typeof quick) => [...p.jobs.values()].map((j) => [j.readings.map((r) => [r.id, r.verdict, r.value]), j.schedule.packed]);
+    const told = (p: typeof quick) =>
+      [...p.jobs.values()].map((j) => [j.readings.map((r) => [r.id, r.verdict, r.value]), j.schedule.packed]);
     expect(told(quick)).toEqual(told(whole));
     expect(quick.bench).toEqual(whole.bench);
   });
@@ -163,7 +249,12 @@ describe('sizes', () => {
   it('a typed width is the finished width, thickened or not', () => {
     fc.assert(
       fc.property(fc.integer({ min: 30, max: 150 }), fc.constantFrom(0, 0.2, 0.5), (width, by) => {
-        const sample = plateJob(textMark('Tern', { size: { mode: 'width', width }, edits: by ? [{ id: 'thicken', kind: 'thicken', by }] : [] }));
+        const sample = plateJob(
+          textMark('Tern', {
+            size: { mode: 'width', width },
+            edits: by ? [{ id: 'thicken', kind: 'thicken', by }] : [],
+          }),
+        );
         expect(plan([sample]).jobs.get('j')!.marks[0]!.fitted.width).toBeCloseTo(width, 1);
       }),
       { numRuns: 12 },

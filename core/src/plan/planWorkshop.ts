@@ -41,7 +41,13 @@ export interface Plan {
 
 const HOUR_MS = 60 * MINUTE_MS;
 
-function sharedLayouts(jobs: readonly Job[], marks: ReadonlyMap<JobId, readonly MarkPlan[]>, isCut: (job: JobId, film: Id) => boolean, shop: Shop, memo: Memo): FilmLayout[] {
+function sharedLayouts(
+  jobs: readonly Job[],
+  marks: ReadonlyMap<JobId, readonly MarkPlan[]>,
+  isCut: (job: JobId, film: Id) => boolean,
+  shop: Shop,
+  memo: Memo,
+): FilmLayout[] {
   const byFilm = new Map<Id, { film: Film; parts: CutPart[] }>();
   for (const job of jobs) {
     for (const { film, part } of cutParts(job, marks.get(job.id)!)) {
@@ -51,7 +57,9 @@ function sharedLayouts(jobs: readonly Job[], marks: ReadonlyMap<JobId, readonly 
       byFilm.set(film.id, entry);
     }
   }
-  return [...byFilm.values()].map(({ film, parts }) => memo.get(keyOf('layout', film, parts, shop.machines), () => layoutFilm(film, parts, shop.machines)));
+  return [...byFilm.values()].map(({ film, parts }) =>
+    memo.get(keyOf('layout', film, parts, shop.machines), () => layoutFilm(film, parts, shop.machines)),
+  );
 }
 
 const withOverrides = (job: Job, readings: readonly Reading[]): Reading[] =>
@@ -71,7 +79,15 @@ const withOverrides = (job: Job, readings: readonly Reading[]): Reading[] =>
  * @param memo keeps stages whose inputs do not change between plans
  * @param effort 'quick' leaves out the cures that have to be searched for, so that a first plan is there sooner
  */
-export function planWorkshop(jobs: readonly Job[], shop: Shop, events: readonly WorkEvent[], now: number, faces: Faces, memo = new Memo(), effort: 'quick' | 'whole' = 'whole'): Plan {
+export function planWorkshop(
+  jobs: readonly Job[],
+  shop: Shop,
+  events: readonly WorkEvent[],
+  now: number,
+  faces: Faces,
+  memo = new Memo(),
+  effort: 'quick' | 'whole' = 'whole',
+): Plan {
   memo.next();
   const quick = effort === 'quick';
   const open = jobs.filter((job) => !job.closed);
@@ -90,13 +106,32 @@ export function planWorkshop(jobs: readonly Job[], shop: Shop, events: readonly 
       }),
       shop,
     );
-    marks.set(job.id, works.map((work) => work.plan));
+    marks.set(
+      job.id,
+      works.map((work) => work.plan),
+    );
     readings.set(job.id, [
       ...measureReadings(job.piece, job.zones, shop.lengths),
       ...works.flatMap((work) => drawReadings(work, job, shop, faces)),
       ...works.flatMap((work) => {
         const { job: id, mark, behind } = { job: job.id, ...work.plan };
-        const key = keyOf('readings', id, work.key, mark, work.plan.zone, job.piece, job.marks.length, behind, shop.films, shop.paints, shop.climate, shop.lengths, shop.temperatures, [...filmLeft], quick);
+        const key = keyOf(
+          'readings',
+          id,
+          work.key,
+          mark,
+          work.plan.zone,
+          job.piece,
+          job.marks.length,
+          behind,
+          shop.films,
+          shop.paints,
+          shop.climate,
+          shop.lengths,
+          shop.temperatures,
+          [...filmLeft],
+          quick,
+        );
         return memo.get(key, () => markReadings(work, job, shop, left, memo, quick));
       }),
     ]);
@@ -112,28 +147,71 @@ export function planWorkshop(jobs: readonly Job[], shop: Shop, events: readonly 
     const { recipe, inputs } = planRecipe(job, marks.get(job.id)!, layers, own, shop);
     for (const layout of own) {
       const shared = layouts.find((l) => l.film.id === layout.film.id);
-      if (shared && !isCut(job.id, layout.film.id)) readings.get(job.id)!.push(...cutReadings(job, shared, layout, shop, left, needed, shop.lengths));
+      if (shared && !isCut(job.id, layout.film.id))
+        readings.get(job.id)!.push(...cutReadings(job, shared, layout, shop, left, needed, shop.lengths));
     }
-    readings.get(job.id)!.push(...tapeReadings, ...finishReadings(job, inputs, shop.climate, shop.paints, recipe.unknownGround, shop.temperatures));
+    readings
+      .get(job.id)!
+      .push(...tapeReadings, ...finishReadings(job, inputs, shop.climate, shop.paints, recipe.unknownGround, shop.temperatures));
     return { job, own, layers, recipe };
   });
 
   const schedule = solveSchedule(
-    parts.filter(({ layers }) => layers.length > 0).map(({ job, recipe }) => ({ job: job.id, name: job.name, priority: job.priority, deadline: job.deadline, createdAt: job.createdAt, steps: recipe.steps, care: recipe.care })),
-    memo.get(keyOf('calendar', shop.hours, Math.floor(now / HOUR_MS)), () => workingWindows(shop.hours, Math.floor(now / HOUR_MS) * HOUR_MS, HORIZON_DAYS)),
+    parts
+      .filter(({ layers }) => layers.length > 0)
+      .map(({ job, recipe }) => ({
+        job: job.id,
+        name: job.name,
+        priority: job.priority,
+        deadline: job.deadline,
+        createdAt: job.createdAt,
+        steps: recipe.steps,
+        care: recipe.care,
+      })),
+    memo.get(keyOf('calendar', shop.hours, Math.floor(now / HOUR_MS)), () =>
+      workingWindows(shop.hours, Math.floor(now / HOUR_MS) * HOUR_MS, HORIZON_DAYS),
+    ),
     facts,
     now,
   );
 
   const plans = new Map<JobId, JobPlan>();
   for (const { job, own, layers, recipe } of parts) {
-    const placed: JobSchedule = schedule.jobs.get(job.id) ?? { job: job.id, steps: [], packed: now, care: [], broken: [], packedAlone: now };
-    const all = withOverrides(job, [...readings.get(job.id)!, ...(layers.length > 0 ? scheduleReadings(job, placed, shop.hours.zone) : [])]);
+    const placed: JobSchedule = schedule.jobs.get(job.id) ?? {
+      job: job.id,
+      steps: [],
+      packed: now,
+      care: [],
+      broken: [],
+      packedAlone: now,
+    };
+    const all = withOverrides(job, [
+      ...readings.get(job.id)!,
+      ...(layers.length > 0 ? scheduleReadings(job, placed, shop.hours.zone) : []),
+    ]);
     readings.set(job.id, all);
     const handsLeft = placed.steps.reduce((sum, s) => sum + (s.state === 'done' ? 0 : s.step.hands), 0);
-    plans.set(job.id, { job: job.id, marks: marks.get(job.id)!, layers, layouts: own, recipe, schedule: placed, readings: all, handsLeft });
+    plans.set(job.id, {
+      job: job.id,
+      marks: marks.get(job.id)!,
+      layers,
+      layouts: own,
+      recipe,
+      schedule: placed,
+      readings: all,
+      handsLeft,
+    });
   }
   const say = (mm: number) => formatLength(mm, shop.lengths, { digits: 0 });
-  const bench = benchOf(schedule, open, readings, events, shop, layouts.map((l) => ({ film: l.film.id, left: left(l.film.id), needed: l.taken })), now, say);
+  const bench = benchOf(
+    schedule,
+    open,
+    readings,
+    events,
+    shop,
+    layouts.map((l) => ({ film: l.film.id, left: left(l.film.id), needed: l.taken })),
+    now,
+    say,
+  );
   return { complete: !quick, at: now, jobs: plans, layouts, schedule, bench, filmLeft };
 }

@@ -33,7 +33,16 @@ export function workingWindows(hours: Hours, from: number, days: number): Window
     offset = steady ? offset : offsetAt(midnight + 12 * HOUR_MS);
     for (const [start, end] of hours.week[day.getUTCDay()] ?? []) {
       const at = (minutes: number) =>
-        steady ? midnight + (minutes - offset) * MINUTE_MS : new TZDate(day.getUTCFullYear(), day.getUTCMonth(), day.getUTCDate(), Math.floor(minutes / 60), minutes % 60, hours.zone).getTime();
+        steady
+          ? midnight + (minutes - offset) * MINUTE_MS
+          : new TZDate(
+              day.getUTCFullYear(),
+              day.getUTCMonth(),
+              day.getUTCDate(),
+              Math.floor(minutes / 60),
+              minutes % 60,
+              hours.zone,
+            ).getTime();
       const window = { start: Math.max(from, at(start)), end: at(end) };
       if (window.end - window.start >= MINUTE_MS) windows.push(window);
     }

@@ -71,7 +71,14 @@ function findSpans(free: readonly Window[], from: number, minutes: number, mayPa
  * @param now a step that runs ends no sooner than now
  * @returns undefined when the calendar is too short
  */
-export function placeSteps(steps: readonly WorkStep[], windows: readonly Window[], busy: readonly Window[], from: number, facts: ReadonlyMap<StepId, StepFact>, now: number): Placement | undefined {
+export function placeSteps(
+  steps: readonly WorkStep[],
+  windows: readonly Window[],
+  busy: readonly Window[],
+  from: number,
+  facts: ReadonlyMap<StepId, StepFact>,
+  now: number,
+): Placement | undefined {
   const free = freeOf(windows, busy);
   const notBefore = new Map<StepId, number>();
   const given = new Set<string>();
@@ -90,11 +97,20 @@ export function placeSteps(steps: readonly WorkStep[], windows: readonly Window[
       }
       if (fact?.startedAt !== undefined) {
         const end = Math.max(now, fact.startedAt + step.hands * MINUTE_MS);
-        placed.set(step.id, { step, start: fact.startedAt, end, spans: [{ start: fact.startedAt, end }], state: 'running' });
+        placed.set(step.id, {
+          step,
+          start: fact.startedAt,
+          end,
+          spans: [{ start: fact.startedAt, end }],
+          state: 'running',
+        });
         own.push({ start: fact.startedAt, end });
         continue;
       }
-      const earliest = step.after.reduce((time, lag) => Math.max(time, (placed.get(lag.step)?.end ?? from) + lag.least * MINUTE_MS), Math.max(from, notBefore.get(step.id) ?? 0));
+      const earliest = step.after.reduce(
+        (time, lag) => Math.max(time, (placed.get(lag.step)?.end ?? from) + lag.least * MINUTE_MS),
+        Math.max(from, notBefore.get(step.id) ?? 0),
+      );
       const spans = findSpans(own.length ? freeOf(free, own) : free, earliest, step.hands, step.mayPause);
       if (!spans) return undefined;
       const start = spans[0]!.start;
@@ -130,17 +146,25 @@ export function placeSteps(steps: readonly WorkStep[], windows: readonly Window[
 /** A checker: every wait that a placement does not keep, and every overlap of hands. */
 export function brokenWaits(steps: readonly PlacedStep[]): string[] {
   const at = new Map(steps.map((s) => [s.step.id, s]));
-  const waits = steps.filter((s) => s.state === 'waiting').flatMap((s) =>
-    s.step.after.flatMap((lag) => {
-      const other = at.get(lag.step);
-      if (!other) return [];
-      const gap = (s.start - other.end) / MINUTE_MS;
-      if (gap < lag.least - 1e-6) return [`${s.step.id} begins ${gap} min after ${lag.step}, at least ${lag.least}`];
-      if (lag.most !== undefined && gap > lag.most + 1e-6) return [`${s.step.id} begins ${gap} min after ${lag.step}, at most ${lag.most}`];
-      return [];
-    }),
-  );
-  const spans = steps.filter((s) => s.state === 'waiting').flatMap((s) => s.spans.map((span) => ({ ...span, id: s.step.id }))).toSorted((a, b) => a.start - b.start);
-  const overlaps = spans.slice(1).flatMap((span, i) => (span.start < spans[i]!.end - 1 ? [`${spans[i]!.id} and ${span.id} need the same hands`] : []));
+  const waits = steps
+    .filter((s) => s.state === 'waiting')
+    .flatMap((s) =>
+      s.step.after.flatMap((lag) => {
+        const other = at.get(lag.step);
+        if (!other) return [];
+        const gap = (s.start - other.end) / MINUTE_MS;
+        if (gap < lag.least - 1e-6) return [`${s.step.id} begins ${gap} min after ${lag.step}, at least ${lag.least}`];
+        if (lag.most !== undefined && gap > lag.most + 1e-6)
+          return [`${s.step.id} begins ${gap} min after ${lag.step}, at most ${lag.most}`];
+        return [];
+      }),
+    );
+  const spans = steps
+    .filter((s) => s.state === 'waiting')
+    .flatMap((s) => s.spans.map((span) => ({ ...span, id: s.step.id })))
+    .toSorted((a, b) => a.start - b.start);
+  const overlaps = spans
+    .slice(1)
+    .flatMap((span, i) => (span.start < spans[i]!.end - 1 ? [`${spans[i]!.id} and ${span.id} need the same hands`] : []));
   return [...waits, ...overlaps];
 }

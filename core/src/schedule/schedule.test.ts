@@ -7,47 +7,127 @@ import { brokenWaits, placeSteps } from './placeSteps';
 import { formatMoment } from './scheduleReadings';
 import { solveSchedule, type JobToPlace } from './solve';
 
-const HOURS: Hours = { zone: 'Europe/Dublin', week: [[], [], ...Array.from({ length: 5 }, (): [number, number][] => [[540, 750], [810, 1080]])] };
+const HOURS: Hours = {
+  zone: 'Europe/Dublin',
+  week: [
+    [],
+    [],
+    ...Array.from({ length: 5 }, (): [number, number][] => [
+      [540, 750],
+      [810, 1080],
+    ]),
+  ],
+};
 const NOW = Date.parse('2026-12-01T09:40:00Z');
 const MIN = 60_000;
 const windows = workingWindows(HOURS, NOW, 60);
-const step = (id: string, hands: number, after: WorkStep['after'] = [], mayPause = false): WorkStep => ({ id, job: 'j', station: 'place', title: id, short: id, text: '', hands, after, cautions: [], mayPause });
+const step = (id: string, hands: number, after: WorkStep['after'] = [], mayPause = false): WorkStep => ({
+  id,
+  job: 'j',
+  station: 'place',
+  title: id,
+  short: id,
+  text: '',
+  hands,
+  after,
+  cautions: [],
+  mayPause,
+});
 const none = new Map<string, never>();
 const place = (steps: WorkStep[], from = NOW) => placeSteps(steps, windows, [], from, none, NOW)!;
-const todo = (job: string, steps: WorkStep[], deadline?: number): JobToPlace => ({ job, name: job, priority: 0, createdAt: 0, steps: steps.map((s) => ({ ...s, job })), care: [], ...(deadline === undefined ? {} : { deadline }) });
+const todo = (job: string, steps: WorkStep[], deadline?: number): JobToPlace => ({
+  job,
+  name: job,
+  priority: 0,
+  createdAt: 0,
+  steps: steps.map((s) => ({ ...s, job })),
+  care: [],
+  ...(deadline === undefined ? {} : { deadline }),
+});
 
 describe('working hours', () => {
   it('are those of the shop, in its own zone, with lunch', () => {
-    expect(windows.slice(0, 3).map((w) => formatMoment(w.start, 'Europe/Dublin'))).toEqual(['Tue 1 Dec 09:40', 'Tue 1 Dec 13:30', 'Wed 2 Dec 09:00']);
+    expect(windows.slice(0, 3).map((w) => formatMoment(w.start, 'Europe/Dublin'))).toEqual([
+      'Tue 1 Dec 09:40',
+      'Tue 1 Dec 13:30',
+      'Wed 2 Dec 09:00',
+    ]);
   });
   it('keep to the wall clock when the clocks change', () => {
     const spring = workingWindows(HOURS, Date.parse('2027-03-26T00:00:00Z'), 4);
-    expect(spring.map((w) => formatMoment(w.start, 'Europe/Dublin').slice(-5))).toEqual(['09:00', '13:30', '09:00', '13:30', '09:00', '13:30']);
+    expect(spring.map((w) => formatMoment(w.start, 'Europe/Dublin').slice(-5))).toEqual([
+      '09:00',
+      '13:30',
+      '09:00',
+      '13:30',
+      '09:00',
+      '13:30',
+    ]);
     expect(new Date(spring.at(-1)!.start).getUTCHours()).toBe(12);
   });
   it('are the same whatever the zone does in between, day by day against the zone itself', () => {
     for (const zone of ['Europe/Dublin', 'America/New_York', 'Australia/Lord_Howe', 'Asia/Kolkata']) {
-      const year = workingWindows({ zone, week: Array.from({ length: 7 }, (): [number, number][] => [[540, 750]]) }, Date.parse('2026-12-31T12:00:00Z'), 364);
+      const year = workingWindows(
+        { zone, week: Array.from({ length: 7 }, (): [number, number][] => [[540, 750]]) },
+        Date.parse('2026-12-31T12:00:00Z'),
+        364,
+      );
       expect(new Set(year.slice(1).map((w) => formatMoment(w.start, zone).slice(-5)))).toEqual(new Set(['09:00']));
       expect(new Set(year.slice(1).map((w) => formatMoment(w.end, zone).slice(-5)))).toEqual(new Set(['12:30']));
       expect(new Set(year.map((w) => formatMoment(w.end, zone).slice(0, -6))).size).toBe(year.length);
     }
   });
   it('taken time is not free', () => {
-    expect(freeOf([{ start: 0, end: 10 }], [{ start: 2, end: 4 }, { start: 6, end: 12 }])).toEqual([{ start: 0, end: 2 }, { start: 4, end: 6 }]);
+    expect(
+      freeOf(
+        [{ start: 0, end: 10 }],
+        [
+          { start: 2, end: 4 },
+          { start: 6, end: 12 },
+        ],
+      ),
+    ).toEqual([
+      { start: 0, end: 2 },
+      { start: 4, end: 6 },
+    ]);
   });
 });
 
 describe('placing steps', () => {
-  const chain = fc.array(fc.record({ hands: fc.integer({ min: 1, max: 90 }), least: fc.integer({ min: 0, max: 600 }), width: fc.option(fc.integer({ min: 30, max: 900 })), pause: fc.boolean() }), { minLength: 1, maxLength: 7 });
+  const chain = fc.array(
+    fc.record({
+      hands: fc.integer({ min: 1, max: 90 }),
+      least: fc.integer({ min: 0, max: 600 }),
+      width: fc.option(fc.integer({ min: 30, max: 900 })),
+      pause: fc.boolean(),
+    }),
+    { minLength: 1, maxLength: 7 },
+  );
   it('keeps every wait that hours allow, never doubles hands, never works at night', () => {
     fc.assert(
       fc.property(chain, (links) => {
-        const steps = links.map((l, i) => step(`s${i}`, l.hands, i === 0 ? [] : [{ step: `s${i - 1}`, least: l.least, ...(l.width === null ? {} : { most: l.least + l.width }), why: 'dries' }], l.pause));
+        const steps = links.map((l, i) =>
+          step(
+            `s${i}`,
+            l.hands,
+            i === 0
+              ? []
+              : [
+                  {
+                    step: `s${i - 1}`,
+                    least: l.least,
+                    ...(l.width === null ? {} : { most: l.least + l.width }),
+                    why: 'dries',
+                  },
+                ],
+            l.pause,
+          ),
+        );
         const placed = place(steps);
         const broken = new Set(placed.broken.map((b) => b.step));
         expect(brokenWaits(placed.steps).filter((fault) => ![...broken].some((id) => fault.startsWith(`${id} `)))).toEqual([]);
-        for (const span of placed.steps.flatMap((s) => s.spans)) expect(windows.some((w) => w.start <= span.start && span.end <= w.end)).toBe(true);
+        for (const span of placed.steps.flatMap((s) => s.spans))
+          expect(windows.some((w) => w.start <= span.start && span.end <= w.end)).toBe(true);
       }),
       { numRuns: 150 },
     );
@@ -89,10 +169,20 @@ describe('solving for the workshop', () => {
   });
   it('names what makes a date impossible: a wait, closed hours, or other jobs', () => {
     const soon = NOW + 60 * MIN;
-    const waits = solveSchedule([todo('a', [step('s1', 5), step('s2', 5, [{ step: 's1', least: 150, why: 'stain dries' }])], soon)], windows, none, NOW).jobs.get('a')!;
+    const waits = solveSchedule(
+      [todo('a', [step('s1', 5), step('s2', 5, [{ step: 's1', least: 150, why: 'stain dries' }])], soon)],
+      windows,
+      none,
+      NOW,
+    ).jobs.get('a')!;
     expect(waits.holdup).toMatchObject({ kind: 'waits', why: expect.stringContaining('stain dries') });
     const weekend = Date.parse('2026-12-05T17:50:00Z');
-    const closed = solveSchedule([todo('a', [step('s1', 30)], weekend + 60 * MIN)], workingWindows(HOURS, weekend, 20), none, weekend).jobs.get('a')!;
+    const closed = solveSchedule(
+      [todo('a', [step('s1', 30)], weekend + 60 * MIN)],
+      workingWindows(HOURS, weekend, 20),
+      none,
+      weekend,
+    ).jobs.get('a')!;
     expect(closed.holdup?.kind).toBe('hours');
     const others = solveSchedule([todo('a', [step('a1', 50)], soon), todo('b', [step('b1', 50)], soon)], windows, none, NOW);
     expect([...others.jobs.values()].filter((j) => j.holdup?.kind === 'others')).toHaveLength(1);

@@ -4,13 +4,22 @@ import type { JobSchedule } from './solve';
 
 /** A moment for a person, in the workshop's zone: "Fri 4 Dec 17:00". */
 export const formatMoment = (at: number, zone: string): string => {
-  const parts = new Intl.DateTimeFormat('en-GB', { weekday: 'short', day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit', hourCycle: 'h23', timeZone: zone }).formatToParts(at);
+  const parts = new Intl.DateTimeFormat('en-GB', {
+    weekday: 'short',
+    day: 'numeric',
+    month: 'short',
+    hour: '2-digit',
+    minute: '2-digit',
+    hourCycle: 'h23',
+    timeZone: zone,
+  }).formatToParts(at);
   const get = (type: string) => parts.find((p) => p.type === type)?.value ?? '';
   return `${get('weekday')} ${get('day')} ${get('month')} ${get('hour')}:${get('minute')}`;
 };
 
 /** The clock time in the workshop's zone: "17:00". */
-export const formatTime = (at: number, zone: string): string => new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit', hourCycle: 'h23', timeZone: zone }).format(at);
+export const formatTime = (at: number, zone: string): string =>
+  new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit', hourCycle: 'h23', timeZone: zone }).format(at);
 
 /** Whether a job will be packed when it is wanted, and whether a greatest wait was missed. */
 export function scheduleReadings(job: Job, schedule: JobSchedule, zone: string): Reading[] {
@@ -18,12 +27,34 @@ export function scheduleReadings(job: Job, schedule: JobSchedule, zone: string):
   const base = { id: 'date', station: 'cure' as const, title: 'Packed in time' };
   const value = formatMoment(schedule.packed, zone);
   if (schedule.steps.length === 0) {
-    readings.push({ ...base, verdict: 'stop', value: 'never', limit: 'within 200 days', why: 'The steps find no room in the working hours of the next 200 days.', cures: [], advice: 'Add working hours in Stock.' });
+    readings.push({
+      ...base,
+      verdict: 'stop',
+      value: 'never',
+      limit: 'within 200 days',
+      why: 'The steps find no room in the working hours of the next 200 days.',
+      cures: [],
+      advice: 'Add working hours in Stock.',
+    });
   } else if (job.deadline === undefined) {
-    readings.push({ ...base, verdict: 'fine', value, limit: 'no date asked', why: 'It takes its turn after the jobs with a date.', cures: [] });
+    readings.push({
+      ...base,
+      verdict: 'fine',
+      value,
+      limit: 'no date asked',
+      why: 'It takes its turn after the jobs with a date.',
+      cures: [],
+    });
   } else if (schedule.packed <= job.deadline) {
     const spare = (job.deadline - schedule.packed) / MINUTE_MS;
-    readings.push({ ...base, verdict: 'fine', value, limit: formatMoment(job.deadline, zone), why: `${formatDuration(spare)} to spare${schedule.latestStart ? `; begin by ${formatMoment(schedule.latestStart, zone)} at the latest` : ''}.`, cures: [] });
+    readings.push({
+      ...base,
+      verdict: 'fine',
+      value,
+      limit: formatMoment(job.deadline, zone),
+      why: `${formatDuration(spare)} to spare${schedule.latestStart ? `; begin by ${formatMoment(schedule.latestStart, zone)} at the latest` : ''}.`,
+      cures: [],
+    });
   } else {
     const later = Math.ceil(schedule.packed / (60 * MINUTE_MS)) * 60 * MINUTE_MS;
     const first = schedule.holdup?.kind === 'others' ? [{ label: 'Do this job first', patch: setAt(['priority'], job.priority + 10) }] : [];
@@ -39,7 +70,17 @@ export function scheduleReadings(job: Job, schedule: JobSchedule, zone: string):
   }
   for (const missed of schedule.broken) {
     const step = schedule.steps.find((s) => s.step.id === missed.step);
-    readings.push({ id: `missed:${missed.step}`, station: step?.step.station ?? 'cure', verdict: 'watch', title: 'A wait ran out', value: step?.step.title ?? missed.step, limit: missed.why, why: 'This step comes later than is good. Go on at once, with more care than usual.', cures: [], advice: 'What happened goes into the log with “Went wrong”.' });
+    readings.push({
+      id: `missed:${missed.step}`,
+      station: step?.step.station ?? 'cure',
+      verdict: 'watch',
+      title: 'A wait ran out',
+      value: step?.step.title ?? missed.step,
+      limit: missed.why,
+      why: 'This step comes later than is good. Go on at once, with more care than usual.',
+      cures: [],
+      advice: 'What happened goes into the log with “Went wrong”.',
+    });
   }
   return readings;
 }

@@ -24,7 +24,13 @@ export interface JobSchedule {
   readonly latestStart?: number;
   /** Minutes between the planned and the latest start; negative when late. */
   readonly slack?: number;
-  readonly care: readonly { readonly what: string; readonly then: string; readonly from: number; readonly until: number; readonly packed: boolean }[];
+  readonly care: readonly {
+    readonly what: string;
+    readonly then: string;
+    readonly from: number;
+    readonly until: number;
+    readonly packed: boolean;
+  }[];
   readonly broken: Placement['broken'];
   /** Packed if this job alone were in the workshop. */
   readonly packedAlone: number;
@@ -51,7 +57,12 @@ const MOST_ORDERS = 60;
 
 const spansOf = (steps: readonly PlacedStep[]): Window[] => steps.filter((s) => s.state !== 'done').flatMap((s) => [...s.spans]);
 
-function placeInOrder(order: readonly JobToPlace[], windows: readonly Window[], facts: ReadonlyMap<StepId, StepFact>, now: number): Map<JobId, Placement> {
+function placeInOrder(
+  order: readonly JobToPlace[],
+  windows: readonly Window[],
+  facts: ReadonlyMap<StepId, StepFact>,
+  now: number,
+): Map<JobId, Placement> {
   const placed = new Map<JobId, Placement>();
   // what runs already keeps its hands
   const busy: Window[] = [];
@@ -119,7 +130,12 @@ function holdupOf(alone: Placement, now: number): Holdup {
   const closed = idle / MINUTE_MS > wait.minutes;
   return closed
     ? { kind: 'hours', why: `Working hours: ${Math.round(idle / MINUTE_MS / 60)} h pass while the workshop is closed.` }
-    : { kind: 'waits', why: wait.why ? `The longest wait is ${(wait.minutes / 60).toFixed(1)} h until ${wait.why}.` : 'Its hands-on work alone takes longer than is left.' };
+    : {
+        kind: 'waits',
+        why: wait.why
+          ? `The longest wait is ${(wait.minutes / 60).toFixed(1)} h until ${wait.why}.`
+          : 'Its hands-on work alone takes longer than is left.',
+      };
 }
 
 /**
@@ -133,13 +149,22 @@ function holdupOf(alone: Placement, now: number): Holdup {
  * @param facts what has begun or is done
  * @param now UTC ms
  */
-export function solveSchedule(jobs: readonly JobToPlace[], calendar: readonly Window[], facts: ReadonlyMap<StepId, StepFact>, now: number): Schedule {
-  const windows = calendar.flatMap((window) => (window.end - now >= MINUTE_MS ? [{ start: Math.max(now, window.start), end: window.end }] : []));
-  let order = jobs.toSorted((a, b) => b.priority - a.priority || (a.deadline ?? Infinity) - (b.deadline ?? Infinity) || a.createdAt - b.createdAt);
+export function solveSchedule(
+  jobs: readonly JobToPlace[],
+  calendar: readonly Window[],
+  facts: ReadonlyMap<StepId, StepFact>,
+  now: number,
+): Schedule {
+  const windows = calendar.flatMap((window) =>
+    window.end - now >= MINUTE_MS ? [{ start: Math.max(now, window.start), end: window.end }] : [],
+  );
+  let order = jobs.toSorted(
+    (a, b) => b.priority - a.priority || (a.deadline ?? Infinity) - (b.deadline ?? Infinity) || a.createdAt - b.createdAt,
+  );
   let placed = placeInOrder(order, windows, facts, now);
   let cost = costOf(order, placed);
   let tries = 0;
-  for (let improved = true; improved && tries < MOST_ORDERS; ) {
+  for (let improved = true; improved && tries < MOST_ORDERS;) {
     improved = false;
     for (let i = 0; i + 1 < order.length && tries < MOST_ORDERS; i++, tries++) {
       const [a, b] = [order[i]!, order[i + 1]!];
@@ -161,7 +186,9 @@ export function solveSchedule(jobs: readonly JobToPlace[], calendar: readonly Wi
     const at = new Map(placement.steps.map((s) => [s.step.id, s]));
     const care = job.care.flatMap((wait) => {
       const from = at.get(wait.after)?.end;
-      return from === undefined ? [] : [{ what: wait.what, then: wait.then, from, until: from + wait.minutes * MINUTE_MS, packed: wait.packed }];
+      return from === undefined
+        ? []
+        : [{ what: wait.what, then: wait.then, from, until: from + wait.minutes * MINUTE_MS, packed: wait.packed }];
     });
     const late = job.deadline !== undefined && packed > job.deadline;
     const holdup: Holdup | undefined = !late
@@ -169,7 +196,17 @@ export function solveSchedule(jobs: readonly JobToPlace[], calendar: readonly Wi
       : packedAlone > job.deadline!
         ? holdupOf(alone, now)
         : { kind: 'others', why: 'Alone it would be packed in time; other jobs have the hands before it.' };
-    schedules.set(job.job, { job: job.job, steps: placement.steps, packed, latestStart: latest, slack: latest !== undefined && Number.isFinite(next) ? (latest - next) / MINUTE_MS : undefined, care, broken: placement.broken, packedAlone, holdup });
+    schedules.set(job.job, {
+      job: job.job,
+      steps: placement.steps,
+      packed,
+      latestStart: latest,
+      slack: latest !== undefined && Number.isFinite(next) ? (latest - next) / MINUTE_MS : undefined,
+      care,
+      broken: placement.broken,
+      packedAlone,
+      holdup,
+    });
   }
   const steps = [...schedules.values()].flatMap((s) => s.steps).toSorted((a, b) => a.start - b.start || a.end - b.end);
   return { jobs: schedules, steps, windows };

@@ -24,7 +24,9 @@ export function chooseTape(tapes: readonly Tape[], window: GripWindow, finish: F
   const substitute = (t: (typeof working)[number]) => TAPE_KINDS[t.tape.kind].substitute;
   const preferred = working.filter((t) => grip(t) <= window.preferred && t.uses.from === 1);
   const pick = (list: typeof working) => list.toSorted((a, b) => Number(substitute(a)) - Number(substitute(b)) || grip(b) - grip(a))[0];
-  const chosen = pick(preferred) ?? working.toSorted((a, b) => a.uses.from! - b.uses.from! || Number(substitute(a)) - Number(substitute(b)) || grip(b) - grip(a))[0]!;
+  const chosen =
+    pick(preferred) ??
+    working.toSorted((a, b) => a.uses.from! - b.uses.from! || Number(substitute(a)) - Number(substitute(b)) || grip(b) - grip(a))[0]!;
   const dull = chosen.uses.from! - 1;
   const why =
     dull > 0

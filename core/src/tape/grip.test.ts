@@ -6,14 +6,24 @@ import { gripWindow, tapeUses, type Transfer } from './grip';
 import { tapePieces } from './tapePieces';
 import type { Tape } from '../job';
 
-const base: Transfer = { kind: 'permanent', finish: 'gloss', ground: 'glass', contact: 'smooth', sealed: false, sameDay: false, daysCut: 0 };
+const base: Transfer = {
+  kind: 'permanent',
+  finish: 'gloss',
+  ground: 'glass',
+  contact: 'smooth',
+  sealed: false,
+  sameDay: false,
+  daysCut: 0,
+};
 const uses = (transfer: Partial<Transfer>) => {
   const t = { ...base, ...transfer };
   const window = gripWindow(t);
-  return (['paperLow', 'clearMedium', 'clearStrong'] as TapeKindId[]).map((tape) => {
-    const { from, to } = tapeUses(tape, window, t.finish);
-    return from === undefined ? '–' : from === to ? `${from}` : `${from}-${to}`;
-  }).join(' / ');
+  return (['paperLow', 'clearMedium', 'clearStrong'] as TapeKindId[])
+    .map((tape) => {
+      const { from, to } = tapeUses(tape, window, t.finish);
+      return from === undefined ? '–' : from === to ? `${from}` : `${from}-${to}`;
+    })
+    .join(' / ');
 };
 
 describe('the grip window', () => {
@@ -38,15 +48,19 @@ describe('the grip window', () => {
   });
   it('a tape that works lies within the window at every use from first to last', () => {
     fc.assert(
-      fc.property(transfer, fc.constantFrom<TapeKindId>('paperLow', 'paperMedium', 'clearMedium', 'clearStrong', 'substitute'), (t, tape) => {
-        const window = gripWindow(t);
-        const { from, to, grips } = tapeUses(tape, window, t.finish);
-        if (from === undefined) return;
-        for (let use = from; use <= to!; use++) {
-          expect(grips[use - 1]!).toBeGreaterThanOrEqual(window.low);
-          expect(grips[use - 1]!).toBeLessThanOrEqual(window.high);
-        }
-      }),
+      fc.property(
+        transfer,
+        fc.constantFrom<TapeKindId>('paperLow', 'paperMedium', 'clearMedium', 'clearStrong', 'substitute'),
+        (t, tape) => {
+          const window = gripWindow(t);
+          const { from, to, grips } = tapeUses(tape, window, t.finish);
+          if (from === undefined) return;
+          for (let use = from; use <= to!; use++) {
+            expect(grips[use - 1]!).toBeGreaterThanOrEqual(window.low);
+            expect(grips[use - 1]!).toBeLessThanOrEqual(window.high);
+          }
+        },
+      ),
     );
   });
   it('waiting to weed never widens it, and sealing never narrows it', () => {
@@ -74,7 +88,14 @@ describe('choosing tape', () => {
   });
   it('cuts pieces for the set with 8 mm all round', () => {
     const choice = chooseTape(shop, gripWindow(base), 'gloss')!;
-    expect(tapePieces({ width: 66, height: 29 }, 12, choice)).toEqual({ width: 82, height: 45, pieces: 1, usesEach: 12, length: 45, strips: 1 });
+    expect(tapePieces({ width: 66, height: 29 }, 12, choice)).toEqual({
+      width: 82,
+      height: 45,
+      pieces: 1,
+      usesEach: 12,
+      length: 45,
+      strips: 1,
+    });
     expect(tapePieces({ width: 66, height: 29 }, 30, choice).pieces).toBe(3);
     expect(tapePieces({ width: 300, height: 200 }, 1, choice).strips).toBeGreaterThan(1);
     expect(tapePieces({ width: 540, height: 45 }, 1, choice)).toMatchObject({ strips: 1, length: 556 });

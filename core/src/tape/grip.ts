@@ -1,5 +1,18 @@
 import {
-  COATINGS, CONTACTS, FILM_KINDS, FINISH_GRIP, GRIP_LIMITS, GROUNDS, TAPE_KINDS, TAPE_WEAR, type CoatingId, type Contact, type FilmFinish, type FilmKindId, type GroundId, type TapeKindId,
+  COATINGS,
+  CONTACTS,
+  FILM_KINDS,
+  FINISH_GRIP,
+  GRIP_LIMITS,
+  GROUNDS,
+  TAPE_KINDS,
+  TAPE_WEAR,
+  type CoatingId,
+  type Contact,
+  type FilmFinish,
+  type FilmKindId,
+  type GroundId,
+  type TapeKindId,
 } from '../facts';
 
 /** What transfer meets: the film, the ground, and how fresh things are. */
@@ -86,7 +99,14 @@ export function tapeUses(tape: TapeKindId, window: GripWindow, finish: FilmFinis
   const wear = kind.substitute ? Math.min(window.wear, TAPE_WEAR.substitute.typical) : window.wear;
   const fresh = kind.grip.typical;
   const grips = Array.from({ length: MOST_USES }, (_, i) => fresh * FINISH_GRIP[finish].typical * wear ** i);
-  const works = grips.map((grip, i) => window.open && grip >= window.low && grip <= window.high && fresh * window.groundShare * wear ** i <= GRIP_LIMITS.underPiece * window.coating && i < kind.uses);
+  const works = grips.map(
+    (grip, i) =>
+      window.open &&
+      grip >= window.low &&
+      grip <= window.high &&
+      fresh * window.groundShare * wear ** i <= GRIP_LIMITS.underPiece * window.coating &&
+      i < kind.uses,
+  );
   const first = works.indexOf(true);
   if (first === -1) return { tape, grips };
   const after = works.indexOf(false, first);

@@ -21,16 +21,28 @@ export function gripReading(job: Job, mark: Mark, film: Film, tapes: readonly Ta
   const transfer = transferOf(job, film);
   const window = gripWindow(transfer);
   const choice = chooseTape(tapes, window, film.finish);
-  const base = { id: `grip:${mark.id}:${film.id}`, station: 'tape' as const, title: `Tape for ${film.name}`, limit: `${newton(window.low)} to ${newton(window.high)}` };
+  const base = {
+    id: `grip:${mark.id}:${film.id}`,
+    station: 'tape' as const,
+    title: `Tape for ${film.name}`,
+    limit: `${newton(window.low)} to ${newton(window.high)}`,
+  };
   const cures = (): Cure[] => {
     const found: Cure[] = [];
     const works = (candidate: Transfer, finish: Film['finish']) => {
       const better = chooseTape(tapes, gripWindow(candidate), finish);
       return better !== undefined && better.dull === 0;
     };
-    if (!job.piece.sealedFirst && GROUNDS[job.piece.ground].porous && works({ ...transfer, sealed: true }, film.finish)) found.push({ label: 'Seal it first', patch: setAt(['piece', 'sealedFirst'], true) });
-    const other = films.find((f) => f.id !== film.id && FILM_KINDS[f.kind].stays === FILM_KINDS[film.kind].stays && works({ ...transfer, kind: f.kind, finish: f.finish }, f.finish));
-    if (other && mark.film === film.id && !Object.values(mark.colourFilms).includes(film.id)) found.push({ label: `Cut it from ${other.name}`, patch: setAt(['marks', mark.id, 'film'], other.id) });
+    if (!job.piece.sealedFirst && GROUNDS[job.piece.ground].porous && works({ ...transfer, sealed: true }, film.finish))
+      found.push({ label: 'Seal it first', patch: setAt(['piece', 'sealedFirst'], true) });
+    const other = films.find(
+      (f) =>
+        f.id !== film.id &&
+        FILM_KINDS[f.kind].stays === FILM_KINDS[film.kind].stays &&
+        works({ ...transfer, kind: f.kind, finish: f.finish }, f.finish),
+    );
+    if (other && mark.film === film.id && !Object.values(mark.colourFilms).includes(film.id))
+      found.push({ label: `Cut it from ${other.name}`, patch: setAt(['marks', mark.id, 'film'], other.id) });
     return found;
   };
   if (!choice) {
@@ -38,12 +50,33 @@ export function gripReading(job: Job, mark: Mark, film: Film, tapes: readonly Ta
       ? `The ${window.limitedBy === 'coating' ? 'coating' : 'film on this ground'} lets go before the liner does: there is no grip that works.`
       : 'No tape in stock falls into the window.';
     const found = cures();
-    return { ...base, verdict: 'stop', value: 'no tape', why, cures: found, advice: window.open ? 'Buy a tape whose grip lies in the window.' : 'Wait until the ground is a day older, seal it, or paint the mark through a stencil.' };
+    return {
+      ...base,
+      verdict: 'stop',
+      value: 'no tape',
+      why,
+      cures: found,
+      advice: window.open
+        ? 'Buy a tape whose grip lies in the window.'
+        : 'Wait until the ground is a day older, seal it, or paint the mark through a stencil.',
+    };
   }
   const name = TAPE_KINDS[choice.tape.kind].name;
   const value = newton(choice.uses.grips[choice.uses.from! - 1]!);
   if (choice.dull > 0) {
-    return { ...base, verdict: 'watch', value, why: `Only a worn piece of ${name} is gentle enough: press it on clean cloth ${choice.dull === 1 ? 'once' : `${choice.dull} times`} before its first use.`, cures: cures() };
+    return {
+      ...base,
+      verdict: 'watch',
+      value,
+      why: `Only a worn piece of ${name} is gentle enough: press it on clean cloth ${choice.dull === 1 ? 'once' : `${choice.dull} times`} before its first use.`,
+      cures: cures(),
+    };
   }
-  return { ...base, verdict: 'fine', value, why: `${name[0]!.toUpperCase()}${name.slice(1)}: ${choice.why} One piece serves ${choice.uses.to! - choice.uses.from! + 1} times.`, cures: [] };
+  return {
+    ...base,
+    verdict: 'fine',
+    value,
+    why: `${name[0]!.toUpperCase()}${name.slice(1)}: ${choice.why} One piece serves ${choice.uses.to! - choice.uses.from! + 1} times.`,
+    cures: [],
+  };
 }

@@ -26,7 +26,10 @@ export function tapePieces(mark: { width: number; height: number }, count: numbe
   const usesEach = Math.min(count, uses.to! - uses.from! + 1);
   const pieces = Math.ceil(count / usesEach);
   // the side that lies across the roll: in one strip if it can be, then whichever takes less length
-  const across = (side: number, along: number) => ({ strips: Math.ceil(side / tape.width), length: Math.ceil(side / tape.width) * along });
+  const across = (side: number, along: number) => ({
+    strips: Math.ceil(side / tape.width),
+    length: Math.ceil(side / tape.width) * along,
+  });
   const [a, b] = [across(width, height), across(height, width)];
   const best = a.strips < b.strips || (a.strips === b.strips && a.length <= b.length) ? a : b;
   return { width, height, pieces, usesEach, length: best.length * pieces, strips: best.strips };

@@ -8,8 +8,29 @@ export const MM_PER_INCH = 25.4;
 /** The largest measure taken, in mm: beyond any piece or roll. */
 const ABSURD_MM = 100_000;
 
-const UNIT_MM: Record<string, number> = { mm: 1, cm: 10, m: 1000, in: MM_PER_INCH, inch: MM_PER_INCH, inches: MM_PER_INCH, '"': MM_PER_INCH, '″': MM_PER_INCH, ft: 304.8, "'": 304.8 };
-const VULGAR: Record<string, string> = { '½': '1/2', '¼': '1/4', '¾': '3/4', '⅛': '1/8', '⅜': '3/8', '⅝': '5/8', '⅞': '7/8', '⅓': '1/3', '⅔': '2/3' };
+const UNIT_MM: Record<string, number> = {
+  mm: 1,
+  cm: 10,
+  m: 1000,
+  in: MM_PER_INCH,
+  inch: MM_PER_INCH,
+  inches: MM_PER_INCH,
+  '"': MM_PER_INCH,
+  '″': MM_PER_INCH,
+  ft: 304.8,
+  "'": 304.8,
+};
+const VULGAR: Record<string, string> = {
+  '½': '1/2',
+  '¼': '1/4',
+  '¾': '3/4',
+  '⅛': '1/8',
+  '⅜': '3/8',
+  '⅝': '5/8',
+  '⅞': '7/8',
+  '⅓': '1/3',
+  '⅔': '2/3',
+};
 
 /**
  * Reads a length that a person typed: "3 1/2", "3.5in", "9 cm", "1½″", "12,5".
@@ -28,23 +49,28 @@ export function parseLength(text: string, system: LengthSystem, where: string, l
     .replace(/(\d),(\d)/g, '$1.$2')
     .trim();
   const example = system === 'mm' ? '"90", "9 cm" or "3 1/2 in"' : '"3 1/2", "3.5" or "90 mm"';
-  const match = /^([-−+])?\s*(?:(\d+(?:\.\d+)?|\.\d+)(?:\s+(\d+)\/(\d+))?|(\d+)\/(\d+))\s*(mm|cm|m|inches|inch|in|ft|"|″|')?\.?$/.exec(cleaned);
+  const match = /^([-−+])?\s*(?:(\d+(?:\.\d+)?|\.\d+)(?:\s+(\d+)\/(\d+))?|(\d+)\/(\d+))\s*(mm|cm|m|inches|inch|in|ft|"|″|')?\.?$/.exec(
+    cleaned,
+  );
   if (!match) return refused(`"${text}" is not a length.`, `a length such as ${example}`, where, `Type a length such as ${example}.`);
   const [, sign, whole, top, bottom, onlyTop, onlyBottom, unit] = match;
   const part = (a: string | undefined, b: string | undefined) => (a && b ? Number(a) / Number(b) : 0);
   const number = Number(whole ?? 0) + part(top, bottom) + part(onlyTop, onlyBottom);
   const mm = number * (unit ? (UNIT_MM[unit] ?? 1) : system === 'mm' ? 1 : MM_PER_INCH) * (sign === '-' || sign === '−' ? -1 : 1);
-  if (!Number.isFinite(mm)) return refused(`"${text}" divides by nothing.`, 'a fraction with a bottom over 0', where, `Type a length such as ${example}.`);
+  if (!Number.isFinite(mm))
+    return refused(`"${text}" divides by nothing.`, 'a fraction with a bottom over 0', where, `Type a length such as ${example}.`);
   if (mm < least || (least === 0 && mm < 0)) {
     const atLeast = least === 0 ? 'nothing less than 0' : `at least ${formatLength(least, system)}`;
     return refused(`"${text}" is too small here.`, atLeast, where, `Measure again and type ${atLeast}.`);
   }
-  if (mm > ABSURD_MM) return refused(`"${text}" is longer than 100 m.`, 'a length that fits in a workshop', where, 'Check the unit that you typed.');
+  if (mm > ABSURD_MM)
+    return refused(`"${text}" is longer than 100 m.`, 'a length that fits in a workshop', where, 'Check the unit that you typed.');
   return good(mm);
 }
 
 /** Writes a long way of a knife or a roll: metres with two digits, or feet with one. */
-export const formatWay = (mm: number, system: LengthSystem): string => (system === 'mm' ? (mm < 1000 ? `${Math.round(mm)} mm` : `${(mm / 1000).toFixed(2)} m`) : `${(mm / 304.8).toFixed(1)} ft`);
+export const formatWay = (mm: number, system: LengthSystem): string =>
+  system === 'mm' ? (mm < 1000 ? `${Math.round(mm)} mm` : `${(mm / 1000).toFixed(2)} m`) : `${(mm / 304.8).toFixed(1)} ft`;
 
 /** Removes what is common from top and bottom. */
 function lowestTerms(top: number, bottom: number): [number, number] {

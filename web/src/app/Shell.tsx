@@ -58,8 +58,12 @@ function useUndo(): { undo: () => void; redo: () => void } | undefined {
 function Room({ state }: { state: WorkshopState }) {
   const { climate, temperatures } = state.shop;
   return (
-    <Link to="/stock" className="measure hidden rounded-full bg-white/10 px-3.5 py-1.5 text-[0.78rem] text-[#f6f3ec] hover:bg-white/20 xl:inline">
-      workroom {formatTemperature(climate.celsius, temperatures)} · {Math.round(climate.humidity * 100)} % RH · water-based drying ×{dryingFactor('water', climate).factor.toFixed(2)}
+    <Link
+      to="/stock"
+      className="measure hidden rounded-full bg-white/10 px-3.5 py-1.5 text-[0.78rem] text-[#f6f3ec] hover:bg-white/20 xl:inline"
+    >
+      workroom {formatTemperature(climate.celsius, temperatures)} · {Math.round(climate.humidity * 100)} % RH · water-based drying ×
+      {dryingFactor('water', climate).factor.toFixed(2)}
     </Link>
   );
 }
@@ -78,18 +82,42 @@ function Inside({ state }: { state: WorkshopState }) {
   return (
     <WorkshopContext.Provider value={state}>
       <PlanContext.Provider value={plan}>
-        <a href="#main" className="btn btn-sm absolute top-1 left-1 z-50 -translate-y-20 focus:translate-y-0" onClick={(event) => { event.preventDefault(); document.getElementById('main')?.focus(); }}>To the work</a>
+        <a
+          href="#main"
+          className="btn btn-sm absolute top-1 left-1 z-50 -translate-y-20 focus:translate-y-0"
+          onClick={(event) => {
+            event.preventDefault();
+            document.getElementById('main')?.focus();
+          }}
+        >
+          To the work
+        </a>
         <header className="bg-[#22302f] text-[#f6f3ec]">
           <div className="mx-auto flex max-w-[90rem] flex-wrap items-center gap-x-6 gap-y-1 px-4 py-1.5 sm:px-6">
-            <Link to="/" className="font-head flex items-center gap-2 text-[1.45rem] font-extrabold tracking-tight" aria-label="Kolleta, to the bench">
-              <svg width="20" height="20" viewBox="0 0 20 20" aria-hidden="true"><path d="M1 3a2 2 0 0 1 2-2h14a2 2 0 0 1 2 2v9l-6 7H3a2 2 0 0 1-2-2z" fill="#D98E16" /><path d="M19 12l-6 7v-5a2 2 0 0 1 2-2z" fill="#F3E9CF" /></svg>
+            <Link
+              to="/"
+              className="font-head flex items-center gap-2 text-[1.45rem] font-extrabold tracking-tight"
+              aria-label="Kolleta, to the bench"
+            >
+              <svg width="20" height="20" viewBox="0 0 20 20" aria-hidden="true">
+                <path d="M1 3a2 2 0 0 1 2-2h14a2 2 0 0 1 2 2v9l-6 7H3a2 2 0 0 1-2-2z" fill="#D98E16" />
+                <path d="M19 12l-6 7v-5a2 2 0 0 1 2-2z" fill="#F3E9CF" />
+              </svg>
               kolleta
             </Link>
             <nav aria-label="Places" className="flex flex-wrap gap-x-4">
               {PLACES.map((place) => {
-                const here = place.to === '/' ? pathname === '/' : pathname.startsWith(place.to) || (place.to === '/jobs' && pathname.startsWith('/job/'));
+                const here =
+                  place.to === '/'
+                    ? pathname === '/'
+                    : pathname.startsWith(place.to) || (place.to === '/jobs' && pathname.startsWith('/job/'));
                 return (
-                  <NavLink key={place.to} to={place.to} aria-current={here ? 'page' : undefined} className={`flex min-h-11 items-center border-b-3 text-[0.95rem] ${here ? 'border-[#D98E16] font-bold' : 'border-transparent text-[#d9d5ca] hover:border-white/40'}`}>
+                  <NavLink
+                    key={place.to}
+                    to={place.to}
+                    aria-current={here ? 'page' : undefined}
+                    className={`flex min-h-11 items-center border-b-3 text-[0.95rem] ${here ? 'border-[#D98E16] font-bold' : 'border-transparent text-[#d9d5ca] hover:border-white/40'}`}
+                  >
                     {place.name}
                   </NavLink>
                 );
@@ -98,18 +126,41 @@ function Inside({ state }: { state: WorkshopState }) {
             <div className="ml-auto flex items-center gap-2">
               {undo && (
                 <>
-                  <button type="button" className="btn btn-sm border-white/25 bg-transparent text-[#f6f3ec] shadow-none" onClick={undo.undo} title="Ctrl+Z">Undo</button>
-                  <button type="button" className="btn btn-sm border-white/25 bg-transparent text-[#f6f3ec] shadow-none" onClick={undo.redo} title="Ctrl+Shift+Z">Redo</button>
+                  <button
+                    type="button"
+                    className="btn btn-sm border-white/25 bg-transparent text-[#f6f3ec] shadow-none"
+                    onClick={undo.undo}
+                    title="Ctrl+Z"
+                  >
+                    Undo
+                  </button>
+                  <button
+                    type="button"
+                    className="btn btn-sm border-white/25 bg-transparent text-[#f6f3ec] shadow-none"
+                    onClick={undo.redo}
+                    title="Ctrl+Shift+Z"
+                  >
+                    Redo
+                  </button>
                 </>
               )}
               <Room state={state} />
-              <button type="button" className="btn btn-sm border-white/25 bg-transparent text-[#f6f3ec] shadow-none" onClick={turnTheme} aria-label={`Light or dark: ${THEME_WORD[theme]}`}>
+              <button
+                type="button"
+                className="btn btn-sm border-white/25 bg-transparent text-[#f6f3ec] shadow-none"
+                onClick={turnTheme}
+                aria-label={`Light or dark: ${THEME_WORD[theme]}`}
+              >
                 {theme === 'auto' ? '◐' : theme === 'workshop' ? '○' : '●'}
               </button>
             </div>
           </div>
         </header>
-        {error && <p role="alert" className="bg-error text-error-content px-6 py-2">{error.message}</p>}
+        {error && (
+          <p role="alert" className="bg-error text-error-content px-6 py-2">
+            {error.message}
+          </p>
+        )}
         <main id="main" tabIndex={-1} className="mx-auto max-w-[90rem] px-4 py-4 outline-none sm:px-6">
           <Outlet />
         </main>

@@ -26,7 +26,9 @@ try {
   root.render(
     <div className="m-8 max-w-xl">
       <h1 className="text-2xl font-bold">Kolleta cannot keep anything here</h1>
-      <p className="my-2">The browser does not let this page store data ({String(error)}). Allow storage for it, or leave the private window, and reload.</p>
+      <p className="my-2">
+        The browser does not let this page store data ({String(error)}). Allow storage for it, or leave the private window, and reload.
+      </p>
     </div>,
   );
 }

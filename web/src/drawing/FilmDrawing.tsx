@@ -21,7 +21,13 @@ export const FilmDrawing = memo(function FilmDrawing({ layout, job, system, clas
   const more = Math.min(60, taken * 0.25 + 15);
   const sheet = { minX: 0, maxX: width, minY: 0, maxY: taken };
   return (
-    <Scaled box={{ ...sheet, maxY: taken + more }} pad={pad} className={className} label={`${film.name}: ${layout.parts.length} marks on ${formatLength(taken, system)} of film`} most={5}>
+    <Scaled
+      box={{ ...sheet, maxY: taken + more }}
+      pad={pad}
+      className={className}
+      label={`${film.name}: ${layout.parts.length} marks on ${formatLength(taken, system)} of film`}
+      most={5}
+    >
       <defs>
         <linearGradient id="roll" x1="0" x2="0" y1="0" y2="1">
           <stop offset="0" stopColor={film.colour} stopOpacity="0.15" />

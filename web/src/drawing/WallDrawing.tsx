@@ -18,7 +18,19 @@ interface RectProps {
 /** A box in mm as a rectangle. */
 export function MmRect({ box, fill = 'none', fillOpacity, stroke = 'none', dash, className }: RectProps) {
   const { x, y, k } = useScale();
-  return <rect className={className} x={x(box.minX)} y={y(box.maxY)} width={Math.max(0, k * boxWidth(box))} height={Math.max(0, k * boxHeight(box))} fill={fill} fillOpacity={fillOpacity} stroke={stroke} strokeDasharray={dash} />;
+  return (
+    <rect
+      className={className}
+      x={x(box.minX)}
+      y={y(box.maxY)}
+      width={Math.max(0, k * boxWidth(box))}
+      height={Math.max(0, k * boxHeight(box))}
+      fill={fill}
+      fillOpacity={fillOpacity}
+      stroke={stroke}
+      strokeDasharray={dash}
+    />
+  );
 }
 
 interface Props {
@@ -53,17 +65,28 @@ export function WallDrawing({ piece, zones, active, system, children, words = tr
         </>
       )}
       {round &&
-        [wall.minX, wall.maxX].map((edge) => <line key={edge} x1={x(edge)} x2={x(edge)} y1={y(wall.maxY)} y2={y(0)} stroke="var(--color-base-content)" strokeDasharray="2 4" />)}
+        [wall.minX, wall.maxX].map((edge) => (
+          <line key={edge} x1={x(edge)} x2={x(edge)} y1={y(wall.maxY)} y2={y(0)} stroke="var(--color-base-content)" strokeDasharray="2 4" />
+        ))}
       {zones.map((zone) => {
         const { clear, inner } = usableOf(zone, piece);
         const box = zoneBox(zone);
-        const lip: Box | undefined = zone.lipBand > 0 ? { minX: wall.minX, maxX: wall.maxX, minY: wall.maxY - zone.lipBand, maxY: wall.maxY } : undefined;
+        const lip: Box | undefined =
+          zone.lipBand > 0 ? { minX: wall.minX, maxX: wall.maxX, minY: wall.maxY - zone.lipBand, maxY: wall.maxY } : undefined;
         const on = zone.id === active || zones.length === 1;
         return (
           <g key={zone.id} opacity={on ? 1 : 0.55}>
             {lip && <MmRect box={lip} fill="var(--color-error)" fillOpacity={0.16} />}
             {lip && words && (
-              <text x={x(wall.minX) + 8} y={y(wall.maxY - zone.lipBand / 2) + 4} fontSize={12} fill="var(--color-error)" stroke="var(--color-base-100)" strokeWidth={3.5} paintOrder="stroke">
+              <text
+                x={Math.max(42, x(wall.minX) + 8)}
+                y={y(wall.maxY - zone.lipBand / 2) + 4}
+                fontSize={12}
+                fill="var(--color-error)"
+                stroke="var(--color-base-100)"
+                strokeWidth={3.5}
+                paintOrder="stroke"
+              >
                 lip band {formatLength(zone.lipBand, system)} — keep clear
               </text>
             )}
@@ -72,7 +95,15 @@ export function WallDrawing({ piece, zones, active, system, children, words = tr
             {inner && <MmRect box={inner} stroke="#ffffff" />}
             {inner && <MmRect box={inner} stroke="#0e5a61" dash="2 3" />}
             {words && zones.length > 1 && (
-              <text x={x(box.minX) + 4} y={y(box.maxY) + 14} fontSize={11.5} fill="var(--color-primary)" stroke="var(--color-base-100)" strokeWidth={3} paintOrder="stroke">
+              <text
+                x={x(box.minX) + 4}
+                y={y(box.maxY) + 14}
+                fontSize={11.5}
+                fill="var(--color-primary)"
+                stroke="var(--color-base-100)"
+                strokeWidth={3}
+                paintOrder="stroke"
+              >
                 {zone.name}
               </text>
             )}

@@ -6,7 +6,9 @@ const kept = new WeakMap<object, string>();
 export function regionPath(region: Region): string {
   const known = kept.get(region);
   if (known !== undefined) return known;
-  const d = ringsOf(region).map((ring) => `M${ring.map(([x, y]) => `${x.toFixed(3)} ${y.toFixed(3)}`).join('L')}Z`).join('');
+  const d = ringsOf(region)
+    .map((ring) => `M${ring.map(([x, y]) => `${x.toFixed(3)} ${y.toFixed(3)}`).join('L')}Z`)
+    .join('');
   kept.set(region, d);
   return d;
 }

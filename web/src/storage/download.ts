@@ -9,4 +9,10 @@ export function download(name: string, text: string, type: string): void {
 }
 
 /** A name that any disk takes. */
-export const fileName = (words: string): string => words.normalize('NFKD').replace(/[^\w\- ]+/g, '').trim().replace(/\s+/g, '-').toLowerCase() || 'kolleta';
+export const fileName = (words: string): string =>
+  words
+    .normalize('NFKD')
+    .replace(/[^\w\- ]+/g, '')
+    .trim()
+    .replace(/\s+/g, '-')
+    .toLowerCase() || 'kolleta';

@@ -4,7 +4,14 @@ import { setAt, type Job } from '@kolleta/core/job';
 import { WorkshopDatabase } from './db';
 import { editJob, redoJob, undoJob } from './editJob';
 
-const job = { id: 'j', name: 'a', client: '', count: 1, marks: [{ id: 'm', offset: { x: 0, y: 0 } }], zones: [] } as unknown as Job;
+const job = {
+  id: 'j',
+  name: 'a',
+  client: '',
+  count: 1,
+  marks: [{ id: 'm', offset: { x: 0, y: 0 } }],
+  zones: [],
+} as unknown as Job;
 let database: WorkshopDatabase;
 let n = 0;
 beforeEach(async () => {
@@ -17,17 +24,20 @@ const kept = () => database.jobs.get('j');
 describe('edits, undo and redo', () => {
   it('any run of edits is taken back to the start, and done again to the end', async () => {
     await fc.assert(
-      fc.asyncProperty(fc.array(fc.tuple(fc.constantFrom('name', 'client', 'count'), fc.string({ maxLength: 5 })), { maxLength: 12 }), async (edits) => {
-        await database.jobs.put(job);
-        await database.history.clear();
-        for (const [i, [field, value]] of edits.entries()) await editJob('j', setAt([field], value), `${field}`, i * 10_000, database);
-        const end = await kept();
-        for (let i = 0; i < edits.length; i++) expect(await undoJob('j', database)).toBeDefined();
-        expect(await kept()).toEqual(job);
-        expect(await undoJob('j', database)).toBeUndefined();
-        for (let i = 0; i < edits.length; i++) expect(await redoJob('j', database)).toBeDefined();
-        expect(await kept()).toEqual(end);
-      }),
+      fc.asyncProperty(
+        fc.array(fc.tuple(fc.constantFrom('name', 'client', 'count'), fc.string({ maxLength: 5 })), { maxLength: 12 }),
+        async (edits) => {
+          await database.jobs.put(job);
+          await database.history.clear();
+          for (const [i, [field, value]] of edits.entries()) await editJob('j', setAt([field], value), `${field}`, i * 10_000, database);
+          const end = await kept();
+          for (let i = 0; i < edits.length; i++) expect(await undoJob('j', database)).toBeDefined();
+          expect(await kept()).toEqual(job);
+          expect(await undoJob('j', database)).toBeUndefined();
+          for (let i = 0; i < edits.length; i++) expect(await redoJob('j', database)).toBeDefined();
+          expect(await kept()).toEqual(end);
+        },
+      ),
       { numRuns: 25 },
     );
   });

@@ -19,7 +19,11 @@ export function change<T>(document: T, history: History, patch: Patch, label: st
 }
 
 /** A change taken back ('past') or done again ('future'); nothing when there is none. */
-export function step<T>(document: T, history: History, from: 'past' | 'future'): { document: T; history: History; label: string } | undefined {
+export function step<T>(
+  document: T,
+  history: History,
+  from: 'past' | 'future',
+): { document: T; history: History; label: string } | undefined {
   const last = history[from].at(-1);
   if (!last) return undefined;
   const other = from === 'past' ? 'future' : 'past';

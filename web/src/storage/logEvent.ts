@@ -39,7 +39,16 @@ export async function finishStep(step: WorkStep, wrong?: Wrong, minutes?: number
   const common = { id: newId(), at, job: step.job, step: step.id, title: step.title, planned: step.hands, actual };
   const written: WorkEvent[] = [wrong ? { ...common, kind: 'wrong', ...wrong } : { ...common, kind: 'done' }];
   // film that went under the knife is gone, also when the cut failed
-  if (step.takes) written.push({ id: newId(), at, kind: 'cut', job: step.job, step: step.id, film: step.takes.film, length: step.takes.length });
+  if (step.takes)
+    written.push({
+      id: newId(),
+      at,
+      kind: 'cut',
+      job: step.job,
+      step: step.id,
+      film: step.takes.film,
+      length: step.takes.length,
+    });
   await db.events.bulkAdd(written);
   return written;
 }

@@ -12,9 +12,19 @@ export interface WorkshopState {
 
 /** Reads the workshop; nothing before the first start. */
 export async function readWorkshop(): Promise<WorkshopState | undefined> {
-  const [shop, jobs, events, demo] = await Promise.all([db.shop.get('shop'), db.jobs.toArray(), db.events.toArray(), db.settings.get('isDemo')]);
+  const [shop, jobs, events, demo] = await Promise.all([
+    db.shop.get('shop'),
+    db.jobs.toArray(),
+    db.events.toArray(),
+    db.settings.get('isDemo'),
+  ]);
   if (!shop) return undefined;
-  return { shop: shop.shop, jobs: jobs.toSorted((a, b) => a.createdAt - b.createdAt), events, isDemo: demo?.value === 1 };
+  return {
+    shop: shop.shop,
+    jobs: jobs.toSorted((a, b) => a.createdAt - b.createdAt),
+    events,
+    isDemo: demo?.value === 1,
+  };
 }
 
 const sameState = (a: WorkshopState, b: WorkshopState): boolean => JSON.stringify(a) === JSON.stringify(b);

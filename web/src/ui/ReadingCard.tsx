@@ -19,7 +19,9 @@ export function ReadingCard({ reading, onCure, onShow, shown }: Props) {
         <div className="min-w-0 flex-1">
           <div className="flex flex-wrap items-baseline justify-between gap-x-3">
             <h3 className="font-head text-[0.98rem] leading-5 font-bold">{reading.title}</h3>
-            <span className="measure text-[0.82rem] font-medium" title={`limit: ${reading.limit}`}>{reading.value}</span>
+            <span className="measure text-[0.82rem] font-medium" title={`limit: ${reading.limit}`}>
+              {reading.value}
+            </span>
           </div>
           <p className="quiet text-[0.85rem] leading-snug">
             {reading.why}
@@ -30,7 +32,12 @@ export function ReadingCard({ reading, onCure, onShow, shown }: Props) {
           {(reading.cures.length > 0 || (reading.places?.length ?? 0) > 0) && (
             <div className="mt-1.5 flex flex-wrap gap-1.5">
               {reading.cures.map((cure, i) => (
-                <button key={cure.label} type="button" className={`btn btn-sm h-auto min-h-8 py-1 text-left leading-tight whitespace-normal ${i === 0 ? 'btn-primary' : 'btn-outline'}`} onClick={() => onCure(cure)}>
+                <button
+                  key={cure.label}
+                  type="button"
+                  className={`btn btn-sm h-auto min-h-8 py-1 text-left leading-tight whitespace-normal ${i === 0 ? 'btn-primary' : 'btn-outline'}`}
+                  onClick={() => onCure(cure)}
+                >
                   {cure.label}
                 </button>
               ))}

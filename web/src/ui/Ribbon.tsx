@@ -89,14 +89,25 @@ export function Ribbon({ blocks, waits, windows, now, deadline, dayName, label }
       go(Math.min(until, window.end), 1);
     }
     go(until, CLOSED);
-    return scaleLinear().domain(marks.map(([t]) => t)).range(marks.map(([, w]) => 8 + (w / Math.max(1, sum)) * Math.max(0, width - 16)));
+    return scaleLinear()
+      .domain(marks.map(([t]) => t))
+      .range(marks.map(([, w]) => 8 + (w / Math.max(1, sum)) * Math.max(0, width - 16)));
   }, [windows, blocks, from, until, width]);
   const x = (at: number) => scale(Math.min(until, Math.max(from, at)));
-  const closed = windows.filter((w) => w.end > from && w.start < until).flatMap((w, i, all) => {
-    const next = all[i + 1]?.start ?? until;
-    return next - w.end > 3 * 3_600_000 ? [{ start: w.end, end: Math.min(next, until) }] : [];
-  });
-  const days = [...new Map(windows.filter((w) => w.end > from && w.start < until).toReversed().map((w) => [dayName(w.start), Math.max(from, w.start)])).entries()].toReversed();
+  const closed = windows
+    .filter((w) => w.end > from && w.start < until)
+    .flatMap((w, i, all) => {
+      const next = all[i + 1]?.start ?? until;
+      return next - w.end > 3 * 3_600_000 ? [{ start: w.end, end: Math.min(next, until) }] : [];
+    });
+  const days = [
+    ...new Map(
+      windows
+        .filter((w) => w.end > from && w.start < until)
+        .toReversed()
+        .map((w) => [dayName(w.start), Math.max(from, w.start)]),
+    ).entries(),
+  ].toReversed();
   const height = TOP + 3 * LANE + 6;
   return (
     <div ref={ref} className="sheet overflow-hidden">
@@ -128,7 +139,16 @@ export function Ribbon({ blocks, waits, windows, now, deadline, dayName, label }
                 <title>{wait.label}</title>
                 <rect x={a} y={TOP + wait.lane * LANE + 2} width={b - a} height={LANE - 5} fill="url(#wait)" opacity={0.85} rx={2} />
                 {b - a > wait.label.length * 6.2 && (
-                  <text x={(a + b) / 2} y={TOP + wait.lane * LANE + 14} fontSize={11.5} textAnchor="middle" fill="var(--color-base-content)" stroke="var(--color-base-100)" strokeWidth={3.5} paintOrder="stroke">
+                  <text
+                    x={(a + b) / 2}
+                    y={TOP + wait.lane * LANE + 14}
+                    fontSize={11.5}
+                    textAnchor="middle"
+                    fill="var(--color-base-content)"
+                    stroke="var(--color-base-100)"
+                    strokeWidth={3.5}
+                    paintOrder="stroke"
+                  >
                     {wait.label}
                   </text>
                 )}
@@ -138,13 +158,28 @@ export function Ribbon({ blocks, waits, windows, now, deadline, dayName, label }
           {blocks.map((block) =>
             block.spans.map((span, i) => {
               const [a, b] = [x(span.start), Math.max(x(span.end), x(span.start) + 3)];
-              const fill = block.state === 'done' ? 'var(--color-base-300)' : block.tone === 'last' ? 'var(--color-success)' : 'var(--color-primary)';
+              const fill =
+                block.state === 'done' ? 'var(--color-base-300)' : block.tone === 'last' ? 'var(--color-success)' : 'var(--color-primary)';
               return (
                 <g key={`${block.id}${i}`}>
                   <title>{block.title}</title>
-                  <rect x={a} y={TOP + block.lane * LANE} width={Math.max(3, b - a - 0.8)} height={LANE - 3} rx={2.5} fill={fill} stroke={block.state === 'running' ? 'var(--color-accent)' : 'var(--color-base-100)'} strokeWidth={block.state === 'running' ? 2 : 0.6} />
+                  <rect
+                    x={a}
+                    y={TOP + block.lane * LANE}
+                    width={Math.max(3, b - a - 0.8)}
+                    height={LANE - 3}
+                    rx={2.5}
+                    fill={fill}
+                    stroke={block.state === 'running' ? 'var(--color-accent)' : 'var(--color-base-100)'}
+                    strokeWidth={block.state === 'running' ? 2 : 0.6}
+                  />
                   {b - a > block.label.split(' ')[0]!.length * 6.2 + 8 && (
-                    <text x={a + 5} y={TOP + block.lane * LANE + 13} fontSize={11.5} fill={block.state === 'done' ? 'var(--color-base-content)' : 'var(--color-primary-content)'}>
+                    <text
+                      x={a + 5}
+                      y={TOP + block.lane * LANE + 13}
+                      fontSize={11.5}
+                      fill={block.state === 'done' ? 'var(--color-base-content)' : 'var(--color-primary-content)'}
+                    >
                       {b - a > block.label.length * 6.4 + 8 ? block.label : block.label.split(' ')[0]}
                     </text>
                   )}

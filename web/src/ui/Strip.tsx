@@ -17,11 +17,31 @@ export function Strip({ stations }: { stations: readonly StripStation[] }) {
   return (
     <nav aria-label="Stations" className="liner grid grid-cols-[repeat(auto-fit,minmax(5.2rem,1fr))] gap-1.5 p-2">
       {stations.map((station) => (
-        <NavLink key={station.id} to={station.to} className="station" data-peeled={station.peeled} aria-current={station.current ? 'page' : undefined} aria-label={`${station.name}${station.peeled ? ', done' : ''}${station.attention ? `, needs attention: ${station.attention}` : ''}`}>
+        <NavLink
+          key={station.id}
+          to={station.to}
+          className="station"
+          data-peeled={station.peeled}
+          aria-current={station.current ? 'page' : undefined}
+          aria-label={`${station.name}${station.peeled ? ', done' : ''}${station.attention ? `, needs attention: ${station.attention}` : ''}`}
+        >
           {station.name}
           {station.attention && (
             <svg width="11" height="11" viewBox="0 0 10 10" aria-hidden="true" className="absolute top-1 right-1">
-              {station.attention === 'watch' ? <path d="M5 .5l4.8 9H.2z" fill="var(--wait)" stroke="#22302f" strokeWidth=".5" /> : <rect x=".7" y=".7" width="8.6" height="8.6" rx="1" fill="var(--color-error)" stroke="var(--color-base-100)" strokeWidth=".8" />}
+              {station.attention === 'watch' ? (
+                <path d="M5 .5l4.8 9H.2z" fill="var(--wait)" stroke="#22302f" strokeWidth=".5" />
+              ) : (
+                <rect
+                  x=".7"
+                  y=".7"
+                  width="8.6"
+                  height="8.6"
+                  rx="1"
+                  fill="var(--color-error)"
+                  stroke="var(--color-base-100)"
+                  strokeWidth=".8"
+                />
+              )}
             </svg>
           )}
         </NavLink>

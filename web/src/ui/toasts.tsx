@@ -35,10 +35,21 @@ export function Toasts({ children }: { children: ReactNode }) {
       {children}
       <div className="fixed inset-x-3 bottom-3 z-50 flex flex-col items-center gap-2" role="status" aria-live="polite">
         {toasts.map((toast) => (
-          <div key={toast.id} role={toast.tone === 'error' ? 'alert' : undefined} className={`flex max-w-2xl items-center gap-3 rounded-lg px-4 py-2.5 shadow-lg ${toast.tone === 'error' ? 'bg-error text-error-content' : 'bg-neutral text-neutral-content'}`}>
+          <div
+            key={toast.id}
+            role={toast.tone === 'error' ? 'alert' : undefined}
+            className={`flex max-w-2xl items-center gap-3 rounded-lg px-4 py-2.5 shadow-lg ${toast.tone === 'error' ? 'bg-error text-error-content' : 'bg-neutral text-neutral-content'}`}
+          >
             <span>{toast.text}</span>
             {toast.action && (
-              <button type="button" className="btn btn-sm" onClick={() => { toast.action!.run(); drop(toast.id); }}>
+              <button
+                type="button"
+                className="btn btn-sm"
+                onClick={() => {
+                  toast.action!.run();
+                  drop(toast.id);
+                }}
+              >
                 {toast.action.label}
               </button>
             )}

@@ -31,7 +31,13 @@ describe('words in a sentence', () => {
   it('a count takes whole numbers only, and an empty name is refused where one is wanted', async () => {
     const count = jest.fn();
     const name = jest.fn();
-    render(<><CountWord label="Count" value={4} onChange={count} /><TextWord label="Name" value="Tern" onChange={name} /><TextWord label="Client" value="" empty="no client" onChange={name} /></>);
+    render(
+      <>
+        <CountWord label="Count" value={4} onChange={count} />
+        <TextWord label="Name" value="Tern" onChange={name} />
+        <TextWord label="Client" value="" empty="no client" onChange={name} />
+      </>,
+    );
     await userEvent.clear(screen.getByLabelText('Count'));
     await userEvent.type(screen.getByLabelText('Count'), '2.5{Enter}');
     expect(screen.getAllByRole('alert')).toHaveLength(1);

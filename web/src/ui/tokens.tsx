@@ -19,12 +19,20 @@ export function Choice<T extends string>({ label, value, options, onChange }: Ch
   return (
     <select className="token" aria-label={label} value={value} onChange={(event) => onChange(event.target.value as T)}>
       {groups.map((group) => {
-        const own = options.filter((o) => (o.group ?? '') === group).map((o) => (
-          <option key={o.value} value={o.value}>
-            {o.label}
-          </option>
-        ));
-        return group ? <optgroup key={group} label={group}>{own}</optgroup> : own;
+        const own = options
+          .filter((o) => (o.group ?? '') === group)
+          .map((o) => (
+            <option key={o.value} value={o.value}>
+              {o.label}
+            </option>
+          ));
+        return group ? (
+          <optgroup key={group} label={group}>
+            {own}
+          </optgroup>
+        ) : (
+          own
+        );
       })}
     </select>
   );
@@ -108,28 +116,81 @@ export function LengthWord({ label, value, system, least = 0, check, onChange }:
 }
 
 /** A whole number in a sentence. */
-export function CountWord({ label, value, least = 1, most = 500, onChange }: { label: string; value: number; least?: number; most?: number; onChange: (n: number) => void }) {
+export function CountWord({
+  label,
+  value,
+  least = 1,
+  most = 500,
+  onChange,
+}: {
+  label: string;
+  value: number;
+  least?: number;
+  most?: number;
+  onChange: (n: number) => void;
+}) {
   const read = (text: string): Result<number> => {
     const n = Number(text.trim());
     if (Number.isInteger(n) && n >= least && n <= most) return { ok: true, value: n };
-    return { ok: false, problem: { found: `"${text}" is not a count.`, expected: `${least} to ${most}`, where: label, wayOut: `Type a whole number from ${least} to ${most}.` } };
+    return {
+      ok: false,
+      problem: {
+        found: `"${text}" is not a count.`,
+        expected: `${least} to ${most}`,
+        where: label,
+        wayOut: `Type a whole number from ${least} to ${most}.`,
+      },
+    };
   };
   return <Typed label={label} shown={`${value}`} read={read} onChange={onChange} />;
 }
 
 /** Words in a sentence; empty is allowed where `empty` says what it means. */
-export function TextWord({ label, value, onChange, empty }: { label: string; value: string; onChange: (text: string) => void; empty?: string }) {
+export function TextWord({
+  label,
+  value,
+  onChange,
+  empty,
+}: {
+  label: string;
+  value: string;
+  onChange: (text: string) => void;
+  empty?: string;
+}) {
   const read = (text: string): Result<string> => {
     const words = text.trim().slice(0, 200);
     if (words || empty !== undefined) return { ok: true, value: words };
-    return { ok: false, problem: { found: 'A name is wanted.', expected: 'some words', where: label, wayOut: 'Type a few words.' } };
+    return {
+      ok: false,
+      problem: { found: 'A name is wanted.', expected: 'some words', where: label, wayOut: 'Type a few words.' },
+    };
   };
-  return (
-    <Typed label={label} shown={value || (empty ?? '')} read={(text) => read(text === empty ? '' : text)} onChange={onChange} plain />
-  );
+  return <Typed label={label} shown={value || (empty ?? '')} read={(text) => read(text === empty ? '' : text)} onChange={onChange} plain />;
 }
 
 /** A word that is one of two. */
-export function Switch({ label, on, yes, no, onChange }: { label: string; on: boolean; yes: string; no: string; onChange: (on: boolean) => void }) {
-  return <Choice label={label} value={on ? 'yes' : 'no'} options={[{ value: 'yes', label: yes }, { value: 'no', label: no }]} onChange={(v) => onChange(v === 'yes')} />;
+export function Switch({
+  label,
+  on,
+  yes,
+  no,
+  onChange,
+}: {
+  label: string;
+  on: boolean;
+  yes: string;
+  no: string;
+  onChange: (on: boolean) => void;
+}) {
+  return (
+    <Choice
+      label={label}
+      value={on ? 'yes' : 'no'}
+      options={[
+        { value: 'yes', label: yes },
+        { value: 'no', label: no },
+      ]}
+      onChange={(v) => onChange(v === 'yes')}
+    />
+  );
 }

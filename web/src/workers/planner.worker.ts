@@ -26,7 +26,8 @@ function loadFace(id: string): Promise<void> {
   return promise;
 }
 
-const facesIn = (jobs: readonly Job[]) => jobs.flatMap((job) => job.marks.flatMap((mark) => (mark.artwork.kind === 'text' ? mark.artwork.lines.map((line) => line.face) : [])));
+const facesIn = (jobs: readonly Job[]) =>
+  jobs.flatMap((job) => job.marks.flatMap((mark) => (mark.artwork.kind === 'text' ? mark.artwork.lines.map((line) => line.face) : [])));
 
 const planner = {
   /**

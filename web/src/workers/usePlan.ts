@@ -22,7 +22,9 @@ function revisionOf(state: object): number {
 
 /** The next moment at which the plan says something else: a wait is over, a step is due. */
 function nextTurn(plan: Plan, at: number): number | undefined {
-  const moments = [...plan.bench.rack.map((item) => item.until), ...(plan.bench.now ? [plan.bench.now.start] : [])].filter((moment) => moment > at);
+  const moments = [...plan.bench.rack.map((item) => item.until), ...(plan.bench.now ? [plan.bench.now.start] : [])].filter(
+    (moment) => moment > at,
+  );
   return moments.length > 0 ? Math.min(...moments) : undefined;
 }
 
@@ -57,7 +59,11 @@ export const usePlan = (): Plan | undefined => useContext(PlanContext);
 export const useJobPlan = (id: string): JobPlan | undefined => useContext(PlanContext)?.jobs.get(id);
 
 /** The plan of a job that is not kept: a quick mark. */
-export function useDraftPlan(job: Job | undefined): { plan: JobPlan | undefined; error: Error | null; working: boolean } {
+export function useDraftPlan(job: Job | undefined): {
+  plan: JobPlan | undefined;
+  error: Error | null;
+  working: boolean;
+} {
   const { shop } = useWorkshop();
   const { data, error, isFetching } = useQuery({
     queryKey: ['draft', JSON.stringify(job), shop],

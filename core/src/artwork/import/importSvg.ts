@@ -53,7 +53,11 @@ const attribute = (element: Element, name: string): string | undefined => {
 };
 
 function styleOf(element: Element, from: Style): Style {
-  const hidden = attribute(element, 'display') === 'none' || attribute(element, 'visibility') === 'hidden' || attribute(element, 'opacity') === '0' || attribute(element, 'fill-opacity') === '0';
+  const hidden =
+    attribute(element, 'display') === 'none' ||
+    attribute(element, 'visibility') === 'hidden' ||
+    attribute(element, 'opacity') === '0' ||
+    attribute(element, 'fill-opacity') === '0';
   const colour = attribute(element, 'color');
   const fill = attribute(element, 'fill');
   return {
@@ -103,7 +107,8 @@ function gather(root: Element): { drawn: Drawn[]; leftOut: Map<string, number>; 
       return;
     }
     if (colour === 'transparent') return;
-    const path = name === 'path' ? pathFromData(element.getAttribute('d') ?? '') : pathOfShape(name, (key) => element.getAttribute(key) ?? '');
+    const path =
+      name === 'path' ? pathFromData(element.getAttribute('d') ?? '') : pathOfShape(name, (key) => element.getAttribute(key) ?? '');
     if (!path) {
       leave('an outline that cannot be read');
       return;
@@ -127,34 +132,59 @@ function gather(root: Element): { drawn: Drawn[]; leftOut: Map<string, number>; 
  */
 export function importSvg(text: string, name: string, newId: () => string): Result<ImportedDrawing> {
   if (text.length > SVG_MOST_BYTES) {
-    return refused(`"${name}" is larger than 20 MB.`, 'a drawing up to 20 MB', name, 'Save it without pictures, or simplify it, and drop it in again.');
+    return refused(
+      `"${name}" is larger than 20 MB.`,
+      'a drawing up to 20 MB',
+      name,
+      'Save it without pictures, or simplify it, and drop it in again.',
+    );
   }
   if (/<!ENTITY/i.test(text)) return refused(`"${name}" defines entities of its own.`, 'a plain SVG', name, 'Save it again as plain SVG.');
   const faults: string[] = [];
   let root: Element | null = null;
   try {
-    root = new DOMParser({ onError: (level, message) => void (level !== 'warning' && faults.push(message)) }).parseFromString(text, 'image/svg+xml').documentElement;
+    root = new DOMParser({
+      onError: (level, message) => void (level !== 'warning' && faults.push(message)),
+    }).parseFromString(text, 'image/svg+xml').documentElement;
   } catch (error) {
     faults.push(String(error instanceof Error ? error.message : error));
   }
   if (faults.length > 0 || !root || root.nodeName.toLowerCase().replace(/^svg:/, '') !== 'svg') {
     const line = /line:?\s*(\d+)/i.exec(faults[0] ?? '')?.[1];
-    return refused(`"${name}" is not a whole SVG drawing${line ? ` (it breaks off near line ${line})` : ''}.`, 'an SVG file', line ? `${name}, line ${line}` : name, 'Save it again as plain SVG and drop it in.');
+    return refused(
+      `"${name}" is not a whole SVG drawing${line ? ` (it breaks off near line ${line})` : ''}.`,
+      'an SVG file',
+      line ? `${name}, line ${line}` : name,
+      'Save it again as plain SVG and drop it in.',
+    );
   }
   const { drawn, leftOut, tooDeep, tooMany } = gather(root);
-  if (tooDeep) return refused(`"${name}" nests groups more than ${MOST_DEPTH} deep.`, 'fewer groups', name, 'Ungroup it and drop it in again.');
-  if (tooMany) return refused(`"${name}" has more than ${MOST_SEGMENTS.toLocaleString('en')} edges.`, 'a drawing that a knife can follow', name, 'Simplify its paths and drop it in again.');
+  if (tooDeep)
+    return refused(`"${name}" nests groups more than ${MOST_DEPTH} deep.`, 'fewer groups', name, 'Ungroup it and drop it in again.');
+  if (tooMany)
+    return refused(
+      `"${name}" has more than ${MOST_SEGMENTS.toLocaleString('en')} edges.`,
+      'a drawing that a knife can follow',
+      name,
+      'Simplify its paths and drop it in again.',
+    );
   const gone = [...leftOut].map(([what, times]) => (times > 1 ? `${what} (${times} times)` : what));
   const box = boxOfPoints(drawn.flatMap((d) => controlPoints(d.path)));
   if (drawn.length === 0 || !(boxWidth(box) > 0) || !(boxHeight(box) > 0) || !Number.isFinite(boxWidth(box) + boxHeight(box))) {
     const because = gone.length > 0 ? ` Left out: ${gone.join(', ')}.` : '';
-    return refused(`"${name}" has no filled shape to cut.${because}`, 'at least one filled shape', name, 'Fill its shapes with a plain colour, or turn strokes and text into outlines.');
+    return refused(
+      `"${name}" has no filled shape to cut.${because}`,
+      'at least one filled shape',
+      name,
+      'Fill its shapes with a plain colour, or turn strokes and text into outlines.',
+    );
   }
   const parts: DrawnPart[] = [];
   for (const shape of drawn) {
     const last = parts.at(-1);
     // shapes drawn one after another in one colour join, unless a rule would cut one out of the other
-    if (last && last.colour === shape.colour && last.fill === 'nonzero' && shape.rule === 'nonzero' && parts.length > 400) last.path = [...last.path, ...shape.path];
+    if (last && last.colour === shape.colour && last.fill === 'nonzero' && shape.rule === 'nonzero' && parts.length > 400)
+      last.path = [...last.path, ...shape.path];
     else parts.push({ id: newId(), colour: shape.colour, path: shape.path, fill: shape.rule });
   }
   return good({ parts, leftOut: gone });

@@ -30,7 +30,13 @@ export function readTransform(text: string | null): Result<Transform> {
   for (const [, name, inner] of text.matchAll(/([a-zA-Z]+)\s*\(([^)]*)\)/g)) {
     const numbers = (inner!.match(/[-+]?(?:\d+\.?\d*|\.\d+)(?:e[-+]?\d+)?/gi) ?? []).map(Number);
     const step = one(name!, numbers);
-    if (!step) return refused(`"${text.slice(0, 40)}" is no transform.`, 'matrix, translate, scale, rotate or skew', 'transform', 'Save the drawing again as plain SVG.');
+    if (!step)
+      return refused(
+        `"${text.slice(0, 40)}" is no transform.`,
+        'matrix, translate, scale, rotate or skew',
+        'transform',
+        'Save the drawing again as plain SVG.',
+      );
     map = then(step, map);
   }
   return good(map);

@@ -69,7 +69,9 @@ export function layoutText(artwork: Extract<Artwork, { kind: 'text' }>, faces: F
   const lines = artwork.lines.map((line, i) => {
     const face = faces.get(line.face);
     if (i > 0) baseline -= line.scale * LINE * artwork.lineSpacing;
-    const laid = face ? layoutLine(line.text, face, line.spacing, line.scale) : { glyphs: [], width: 0, missing: [...line.text.replace(/\s/g, '')] };
+    const laid = face
+      ? layoutLine(line.text, face, line.spacing, line.scale)
+      : { glyphs: [], width: 0, missing: [...line.text.replace(/\s/g, '')] };
     missing.push(...laid.missing.map((character) => ({ character, face: line.face, line: i })));
     // what is aligned is the ink, not the space that a face keeps beside it
     const ink = boxAround(laid.glyphs.map((path) => boxOfPoints(controlPoints(path))));

@@ -51,7 +51,8 @@ function raise(skyline: readonly Step[], box: { x: number; width: number; top: n
   for (const step of skyline) {
     const stepEnd = step.x + step.width;
     if (step.x < box.x - 1e-9) next.push({ ...step, width: Math.min(stepEnd, box.x) - step.x });
-    if (step.x <= box.x + 1e-9 && stepEnd > box.x + 1e-9 && !next.some((s) => s.x === box.x)) next.push({ x: box.x, y: box.top, width: box.width });
+    if (step.x <= box.x + 1e-9 && stepEnd > box.x + 1e-9 && !next.some((s) => s.x === box.x))
+      next.push({ x: box.x, y: box.top, width: box.width });
     if (stepEnd > end + 1e-9) next.push({ x: Math.max(step.x, end), y: step.y, width: stepEnd - Math.max(step.x, end) });
   }
   const all = next.some((s) => s.x === box.x) ? next : [...next, { x: box.x, y: box.top, width: box.width }];
@@ -93,7 +94,12 @@ export function packBoxes(items: readonly PackItem[], across: number, gap: numbe
     (a, b) => b.width - a.width || b.height - a.height,
     (a, b) => b.width * b.height - a.width * a.height,
   ];
-  const turns: ((item: PackItem) => boolean)[] = [() => false, () => true, (item) => item.height > item.width, (item) => item.width > item.height];
+  const turns: ((item: PackItem) => boolean)[] = [
+    () => false,
+    () => true,
+    (item) => item.height > item.width,
+    (item) => item.width > item.height,
+  ];
   let best: Packing | undefined;
   for (const order of orders) {
     for (const turn of turns) {

@@ -6,7 +6,10 @@ const ringData = (ring: Ring, height: number) => `M${ring.map(([x, y]) => `${at(
 
 /** A region's outlines as SVG path data in mm, turned to SVG's y-down in a page of `height` mm. */
 export const regionPathData = (region: Region, height: number): string =>
-  region.flatMap((part) => [...part.holes, part.outer]).map((ring) => ringData(ring, height)).join('');
+  region
+    .flatMap((part) => [...part.holes, part.outer])
+    .map((ring) => ringData(ring, height))
+    .join('');
 
 const escaped = (text: string) => text.replace(/[&<>"]/g, (c) => ({ '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;' })[c]!);
 
@@ -19,7 +22,10 @@ const escaped = (text: string) => text.replace(/[&<>"]/g, (c) => ({ '&': '&amp;'
  */
 export function svgCutFile(layout: FilmLayout, title: string): string {
   const [width, height] = [at(layout.width), at(layout.taken)];
-  const paths = layout.parts.map((part) => `  <path d="${regionPathData(applyToRegion(part.place, layout.outlines[part.outline]!), layout.taken)}" fill="none" stroke="#000" stroke-width="0.1"/>`);
+  const paths = layout.parts.map(
+    (part) =>
+      `  <path d="${regionPathData(applyToRegion(part.place, layout.outlines[part.outline]!), layout.taken)}" fill="none" stroke="#000" stroke-width="0.1"/>`,
+  );
   return [
     '<?xml version="1.0" encoding="UTF-8"?>',
     `<svg xmlns="http://www.w3.org/2000/svg" width="${width}mm" height="${height}mm" viewBox="0 0 ${width} ${height}">`,

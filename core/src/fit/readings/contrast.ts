@@ -13,20 +13,36 @@ function seenColours({ mark, inspections, shop }: FitContext): { colour: string;
 /** The patch that puts one film in another's place. */
 function replaceFilm(mark: Mark, from: string, to: string): Cure['patch'] {
   const colours = Object.entries(mark.colourFilms).filter(([, film]) => film === from);
-  return [...(mark.film === from ? setAt(['marks', mark.id, 'film'], to) : []), ...colours.flatMap(([colour]) => setAt(['marks', mark.id, 'colourFilms', colour], to))];
+  return [
+    ...(mark.film === from ? setAt(['marks', mark.id, 'film'], to) : []),
+    ...colours.flatMap(([colour]) => setAt(['marks', mark.id, 'colourFilms', colour], to)),
+  ];
 }
 
 function cures(context: FitContext, worst: { name: string; film?: string }): Cure[] {
   const { mark, shop, behind } = context;
   const subtle: Cure = { label: 'Subtle on purpose', patch: setAt(['marks', mark.id, 'subtle'], true) };
   if (mark.technique === 'stencil') {
-    const paints = shop.paints.filter((p) => p.id !== mark.paint && (p.coat === 'acrylic' || p.coat === 'chalkPaint')).map((paint) => ({ paint, contrast: contrastOf(paint.colour, behind.colour) }));
-    const best = paints.filter((p) => p.contrast.verdict === 'fine').toSorted((a, b) => b.contrast.ratio - a.contrast.ratio).slice(0, 2);
-    return [...best.map(({ paint, contrast }) => ({ label: `${paint.name}, ${contrast.ratio.toFixed(1)} : 1`, patch: setAt(['marks', mark.id, 'paint'], paint.id) })), subtle];
+    const paints = shop.paints
+      .filter((p) => p.id !== mark.paint && (p.coat === 'acrylic' || p.coat === 'chalkPaint'))
+      .map((paint) => ({ paint, contrast: contrastOf(paint.colour, behind.colour) }));
+    const best = paints
+      .filter((p) => p.contrast.verdict === 'fine')
+      .toSorted((a, b) => b.contrast.ratio - a.contrast.ratio)
+      .slice(0, 2);
+    return [
+      ...best.map(({ paint, contrast }) => ({
+        label: `${paint.name}, ${contrast.ratio.toFixed(1)} : 1`,
+        patch: setAt(['marks', mark.id, 'paint'], paint.id),
+      })),
+      subtle,
+    ];
   }
   const own = shop.films.find((f) => f.id === worst.film);
   // another film is a cure only when the whole mark then reads
-  const others = context.inspections.filter((i) => i.film.id !== worst.film).every((i) => contrastOf(i.film.colour, behind.colour).verdict === 'fine');
+  const others = context.inspections
+    .filter((i) => i.film.id !== worst.film)
+    .every((i) => contrastOf(i.film.colour, behind.colour).verdict === 'fine');
   const stays = own ? FILM_KINDS[own.kind].stays : true;
   const passing = shop.films
     .filter((f) => f.id !== worst.film && FILM_KINDS[f.kind].stays === stays && context.filmLeft(f.id) > 0)
@@ -34,7 +50,13 @@ function cures(context: FitContext, worst: { name: string; film?: string }): Cur
     .filter((f) => f.contrast.verdict === 'fine')
     .toSorted((a, b) => b.contrast.ratio - a.contrast.ratio)
     .slice(0, 2);
-  const offers = others && worst.film ? passing.map(({ film, contrast }) => ({ label: `${film.name}, ${contrast.ratio.toFixed(1)} : 1 — ${formatLength(context.filmLeft(film.id), shop.lengths, { digits: 0 })} left`, patch: replaceFilm(mark, worst.film!, film.id) })) : [];
+  const offers =
+    others && worst.film
+      ? passing.map(({ film, contrast }) => ({
+          label: `${film.name}, ${contrast.ratio.toFixed(1)} : 1 — ${formatLength(context.filmLeft(film.id), shop.lengths, { digits: 0 })} left`,
+          patch: replaceFilm(mark, worst.film!, film.id),
+        }))
+      : [];
   return [...offers, subtle];
 }
 
@@ -44,10 +66,24 @@ export const contrastReading: FitReading = (context) => {
   const judged = seenColours(context).map((seen) => ({ ...seen, ...contrastOf(seen.colour, behind.colour) }));
   if (judged.length === 0) return undefined;
   const worst = judged.reduce((low, next) => (next.ratio < low.ratio ? next : low));
-  const base = { id: `contrast:${mark.id}`, station: 'fit' as const, title: `Contrast${markLabel(context)}`, value: `${worst.ratio.toFixed(1)} : 1`, limit: '3 : 1' };
+  const base = {
+    id: `contrast:${mark.id}`,
+    station: 'fit' as const,
+    title: `Contrast${markLabel(context)}`,
+    value: `${worst.ratio.toFixed(1)} : 1`,
+    limit: '3 : 1',
+  };
   if (mark.subtle) return { ...base, verdict: 'fine', why: `${worst.name} on ${behind.name} is subtle on purpose.`, cures: [] };
   const verdicts = judged.map((j) => j.verdict);
   const verdict = verdicts.includes('stop') ? 'stop' : verdicts.includes('watch') ? 'watch' : 'fine';
   if (verdict === 'fine') return { ...base, verdict, why: `${worst.name} stands out from ${behind.name}.`, cures: [] };
-  return { ...base, verdict, why: verdict === 'stop' ? `${worst.name} vanishes against ${behind.name}.` : `${worst.name} is weak against ${behind.name}, above all from a distance.`, cures: cures(context, worst) };
+  return {
+    ...base,
+    verdict,
+    why:
+      verdict === 'stop'
+        ? `${worst.name} vanishes against ${behind.name}.`
+        : `${worst.name} is weak against ${behind.name}, above all from a distance.`,
+    cures: cures(context, worst),
+  };
 };

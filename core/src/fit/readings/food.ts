@@ -11,19 +11,52 @@ export const foodReading: FitReading = (context) => {
   const say = (mm: number) => formatLength(mm, shop.lengths);
   const base = { id: `food:${mark.id}`, station: 'fit' as const, title: `Food and lip${markLabel(context)}` };
   if (piece.use.food && !mark.seenThrough) {
-    const cures: Cure[] = GROUNDS[piece.ground].clear ? [{ label: 'Put it on the back', patch: setAt(['marks', mark.id, 'seenThrough'], true) }] : [];
+    const cures: Cure[] = GROUNDS[piece.ground].clear
+      ? [{ label: 'Put it on the back', patch: setAt(['marks', mark.id, 'seenThrough'], true) }]
+      : [];
     cures.push({ label: 'It is for display only', patch: setAt(['piece', 'use', 'food'], false) });
-    return { ...base, verdict: 'stop', value: 'on food', limit: 'never', why: 'Film, paint and sealer do not belong where food lies or a knife cuts, whatever is put over them.', cures };
+    return {
+      ...base,
+      verdict: 'stop',
+      value: 'on food',
+      limit: 'never',
+      why: 'Film, paint and sealer do not belong where food lies or a knife cuts, whatever is put over them.',
+      cures,
+    };
   }
-  if (!piece.use.drink) return { ...base, verdict: 'fine', value: 'clear', limit: 'off food and lips', why: piece.use.food ? 'On the back, away from the food.' : 'Nobody eats from it or drinks at its rim.', cures: [] };
+  if (!piece.use.drink)
+    return {
+      ...base,
+      verdict: 'fine',
+      value: 'clear',
+      limit: 'off food and lips',
+      why: piece.use.food ? 'On the back, away from the food.' : 'Nobody eats from it or drinks at its rim.',
+      cures: [],
+    };
   const below = wallOf(piece.shape).height - fitted.box.maxY;
   const value = `${say(below)} below the rim`;
-  if (below >= LIMITS.lipBand - 0.01) return { ...base, verdict: 'fine', value, limit: say(LIMITS.lipBand), why: 'Lips stay clear of the film.', cures: [] };
+  if (below >= LIMITS.lipBand - 0.01)
+    return {
+      ...base,
+      verdict: 'fine',
+      value,
+      limit: say(LIMITS.lipBand),
+      why: 'Lips stay clear of the film.',
+      cures: [],
+    };
   const patch: PatchOp[] = [
     { op: 'set', path: ['zones', zone.id, 'lipBand'], value: Math.max(LIMITS.lipBand, zone.lipBand) },
     { op: 'set', path: ['marks', mark.id, 'offset'], value: { x: 0, y: 0 } },
   ];
   const left = Math.min(wallOf(piece.shape).height - LIMITS.lipBand, zone.y + zone.height) - Math.max(0, zone.y) - 2 * zone.breathing;
   if (fitted.height > left) patch.push({ op: 'set', path: ['marks', mark.id, 'size'], value: { mode: 'largest' } });
-  return { ...base, verdict: 'stop', value, limit: say(LIMITS.lipBand), why: 'Lips would touch the film.', cures: left > 2 ? [{ label: `Keep ${say(LIMITS.lipBand)} below the rim clear`, patch }] : [], advice: left > 2 ? undefined : 'The zone is too low for a mark under the rim: choose another place.' };
+  return {
+    ...base,
+    verdict: 'stop',
+    value,
+    limit: say(LIMITS.lipBand),
+    why: 'Lips would touch the film.',
+    cures: left > 2 ? [{ label: `Keep ${say(LIMITS.lipBand)} below the rim clear`, patch }] : [],
+    advice: left > 2 ? undefined : 'The zone is too low for a mark under the rim: choose another place.',
+  };
 };

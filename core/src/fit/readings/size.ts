@@ -13,11 +13,22 @@ export const seenReading: FitReading = (context) => {
   const seen = seenWidth(fitted.width, shape.diameter);
   const wrap = wallOf(shape).width;
   const share = fitted.width / wrap;
-  const base = { id: `seen:${mark.id}`, station: 'fit' as const, title: `As it is seen${markLabel(context)}`, value: `${say(seen)} wide`, limit: `${Math.round(LIMITS.seenShare * 100)} % of the wrap` };
+  const base = {
+    id: `seen:${mark.id}`,
+    station: 'fit' as const,
+    title: `As it is seen${markLabel(context)}`,
+    value: `${say(seen)} wide`,
+    limit: `${Math.round(LIMITS.seenShare * 100)} % of the wrap`,
+  };
   const reads = `From the front it reads ${Math.round((100 * seen) / fitted.width)} % of its length round the wall`;
   if (share <= LIMITS.seenShare + 1e-6) return { ...base, verdict: 'fine', why: `${reads}, all seen at once.`, cures: [] };
   const width = Math.floor(wrap * LIMITS.seenShare * 10) / 10;
-  return { ...base, verdict: 'watch', why: `${reads}; it goes ${Math.round(share * 100)} % round, and about ${Math.round(LIMITS.seenShare * 100)} % is seen at once.`, cures: [{ label: `Make it ${say(width)} wide`, patch: setAt(['marks', mark.id, 'size'], { mode: 'width', width }) }] };
+  return {
+    ...base,
+    verdict: 'watch',
+    why: `${reads}; it goes ${Math.round(share * 100)} % round, and about ${Math.round(LIMITS.seenShare * 100)} % is seen at once.`,
+    cures: [{ label: `Make it ${say(width)} wide`, patch: setAt(['marks', mark.id, 'size'], { mode: 'width', width }) }],
+  };
 };
 
 /** Whether the mark lies inside its zone with breathing room. */
@@ -27,10 +38,20 @@ export const sizeReading: FitReading = (context) => {
   const { inner, clear } = usable;
   if (!inner || context.drawn.layers.length === 0) return undefined;
   const { box } = fitted;
-  const past = (limit: typeof inner) => Math.max(limit.minX - box.minX, box.maxX - limit.maxX, limit.minY - box.minY, box.maxY - limit.maxY);
-  const base = { id: `size:${mark.id}`, station: 'fit' as const, title: `Size${markLabel(context)}`, value: `${formatLength(fitted.width, shop.lengths, { unit: false })} × ${say(fitted.height)}`, limit: `${say(fitted.largestWidth)} wide at most` };
+  const past = (limit: typeof inner) =>
+    Math.max(limit.minX - box.minX, box.maxX - limit.maxX, limit.minY - box.minY, box.maxY - limit.maxY);
+  const base = {
+    id: `size:${mark.id}`,
+    station: 'fit' as const,
+    title: `Size${markLabel(context)}`,
+    value: `${formatLength(fitted.width, shop.lengths, { unit: false })} × ${say(fitted.height)}`,
+    limit: `${say(fitted.largestWidth)} wide at most`,
+  };
   const centre: PatchOp = { op: 'set', path: ['marks', mark.id, 'offset'], value: { x: 0, y: 0 } };
-  const largest: Cure = { label: `As large as fits: ${say(fitted.largestWidth)} wide`, patch: [{ op: 'set', path: ['marks', mark.id, 'size'], value: { mode: 'largest' } }, centre] };
+  const largest: Cure = {
+    label: `As large as fits: ${say(fitted.largestWidth)} wide`,
+    patch: [{ op: 'set', path: ['marks', mark.id, 'size'], value: { mode: 'largest' } }, centre],
+  };
   if (past(inner) > SAME_MM) {
     const moved = mark.offset.x !== 0 || mark.offset.y !== 0;
     const fitsCentred = fitted.width <= inner.maxX - inner.minX + SAME_MM && fitted.height <= inner.maxY - inner.minY + SAME_MM;
@@ -38,10 +59,19 @@ export const sizeReading: FitReading = (context) => {
     return {
       ...base,
       verdict: outside ? 'stop' : 'watch',
-      why: outside ? `It runs ${say(past(clear))} past the edge of the zone.` : `It stands ${say(past(inner))} inside the ${say(zone.breathing)} of breathing room and will look cramped.`,
+      why: outside
+        ? `It runs ${say(past(clear))} past the edge of the zone.`
+        : `It stands ${say(past(inner))} inside the ${say(zone.breathing)} of breathing room and will look cramped.`,
       cures: [...(moved && fitsCentred ? [{ label: 'Centre it', patch: [centre] }] : []), largest],
     };
   }
   const full = mark.size.mode === 'largest';
-  return { ...base, verdict: 'fine', why: full ? `The largest whose outline keeps ${say(zone.breathing)} clear all round.` : `Keeps its breathing room of ${say(zone.breathing)}.`, cures: [] };
+  return {
+    ...base,
+    verdict: 'fine',
+    why: full
+      ? `The largest whose outline keeps ${say(zone.breathing)} clear all round.`
+      : `Keeps its breathing room of ${say(zone.breathing)}.`,
+    cures: [],
+  };
 };

@@ -4,7 +4,9 @@ import { markLabel, type FitReading } from './context';
 
 /** Limits of what is kept and of what must come out, for a technique. */
 const limitsFor = (technique: 'decal' | 'stencil') =>
-  technique === 'decal' ? { shape: LIMITS.smallPart, counter: LIMITS.smallCounter } : { shape: LIMITS.smallCounter, counter: LIMITS.smallPart };
+  technique === 'decal'
+    ? { shape: LIMITS.smallPart, counter: LIMITS.smallCounter }
+    : { shape: LIMITS.smallCounter, counter: LIMITS.smallPart };
 
 /** Parts so small that they are lost, and counters so small that they cannot be weeded. */
 export const smallReading: FitReading = (context) => {
@@ -13,7 +15,9 @@ export const smallReading: FitReading = (context) => {
   const limit = limitsFor(mark.technique);
   const shapes = inspections.flatMap((i) => i.pieces.shapes.filter((piece) => piece.area < limit.shape));
   const counters = inspections.flatMap((i) => i.pieces.counters.filter((piece) => piece.area < limit.counter));
-  const smallest = Math.min(...inspections.flatMap((i) => [...i.pieces.shapes.slice(0, 1), ...i.pieces.counters.slice(0, 1)].map((piece) => piece.area)));
+  const smallest = Math.min(
+    ...inspections.flatMap((i) => [...i.pieces.shapes.slice(0, 1), ...i.pieces.counters.slice(0, 1)].map((piece) => piece.area)),
+  );
   const [shape, counter] = mark.technique === 'decal' ? ['part', 'counter'] : ['opening', 'island'];
   const base = {
     id: `small:${mark.id}`,
@@ -22,17 +26,39 @@ export const smallReading: FitReading = (context) => {
     limit: `${shape}s ${limit.shape} mm², ${counter}s ${limit.counter} mm²`,
     value: `${smallest < 10 ? smallest.toFixed(1) : Math.round(smallest)} mm²`,
   };
-  if (shapes.length + counters.length === 0) return { ...base, verdict: 'fine', why: `The smallest ${shape} or ${counter} can be held and weeded.`, cures: [] };
+  if (shapes.length + counters.length === 0)
+    return { ...base, verdict: 'fine', why: `The smallest ${shape} or ${counter} can be held and weeded.`, cures: [] };
   const count = (n: number, word: string) => (n === 0 ? '' : `${n} ${word}${n > 1 ? 's' : ''}`);
   const cures: Cure[] = [];
   const ratio = fitted.largestWidth / fitted.width;
-  const enough = shapes.every((p) => p.area * ratio * ratio * 0.98 >= limit.shape) && counters.every((p) => p.area * ratio * ratio * 0.98 >= limit.counter);
+  const enough =
+    shapes.every((p) => p.area * ratio * ratio * 0.98 >= limit.shape) &&
+    counters.every((p) => p.area * ratio * ratio * 0.98 >= limit.counter);
   if (mark.size.mode !== 'largest' && ratio > 1.01 && enough && mark.edits.length === 0) {
-    cures.push({ label: 'As large as fits', patch: [{ op: 'set', path: ['marks', mark.id, 'size'], value: { mode: 'largest' } }, { op: 'set', path: ['marks', mark.id, 'offset'], value: { x: 0, y: 0 } }] });
+    cures.push({
+      label: 'As large as fits',
+      patch: [
+        { op: 'set', path: ['marks', mark.id, 'size'], value: { mode: 'largest' } },
+        { op: 'set', path: ['marks', mark.id, 'offset'], value: { x: 0, y: 0 } },
+      ],
+    });
   }
-  const edits = [...mark.edits.filter((edit) => edit.kind !== 'dropSmall'), { id: 'dropSmall', kind: 'dropSmall' as const, below: limit.shape, fillBelow: limit.counter }];
+  const edits = [
+    ...mark.edits.filter((edit) => edit.kind !== 'dropSmall'),
+    { id: 'dropSmall', kind: 'dropSmall' as const, below: limit.shape, fillBelow: limit.counter },
+  ];
   const everything = inspections.every((i) => i.pieces.shapes.every((piece) => piece.area < limit.shape));
-  if (!everything) cures.push({ label: [shapes.length ? `Drop ${count(shapes.length, shape!)}` : '', counters.length ? `fill ${count(counters.length, counter!)}` : ''].filter(Boolean).join(', ').replace(/^f/, 'F'), patch: setAt(['marks', mark.id, 'edits'], edits) });
+  if (!everything)
+    cures.push({
+      label: [
+        shapes.length ? `Drop ${count(shapes.length, shape!)}` : '',
+        counters.length ? `fill ${count(counters.length, counter!)}` : '',
+      ]
+        .filter(Boolean)
+        .join(', ')
+        .replace(/^f/, 'F'),
+      patch: setAt(['marks', mark.id, 'edits'], edits),
+    });
   const lost = [count(shapes.length, shape!), count(counters.length, counter!)].filter(Boolean).join(' and ');
   return {
     ...base,

@@ -7,21 +7,51 @@ import { markLabel, type FitContext, type FitReading } from './context';
 /** A painted stencil in place of a decal, when the shop has what it needs. */
 function asStencil({ mark, shop, behind }: FitContext): Cure | undefined {
   const film = shop.films.find((f) => f.kind === 'stencil') ?? shop.films.find((f) => !FILM_KINDS[f.kind].stays);
-  const paint = shop.paints.filter((p) => p.coat === 'acrylic' || p.coat === 'chalkPaint').toSorted((a, b) => contrastOf(b.colour, behind.colour).ratio - contrastOf(a.colour, behind.colour).ratio)[0];
+  const paint = shop.paints
+    .filter((p) => p.coat === 'acrylic' || p.coat === 'chalkPaint')
+    .toSorted((a, b) => contrastOf(b.colour, behind.colour).ratio - contrastOf(a.colour, behind.colour).ratio)[0];
   if (!film || !paint) return undefined;
-  return { label: 'Paint it through a stencil', patch: [...setAt(['marks', mark.id, 'technique'], 'stencil'), ...setAt(['marks', mark.id, 'film'], film.id), ...setAt(['marks', mark.id, 'colourFilms'], {}), ...setAt(['marks', mark.id, 'paint'], paint.id)] };
+  return {
+    label: 'Paint it through a stencil',
+    patch: [
+      ...setAt(['marks', mark.id, 'technique'], 'stencil'),
+      ...setAt(['marks', mark.id, 'film'], film.id),
+      ...setAt(['marks', mark.id, 'colourFilms'], {}),
+      ...setAt(['marks', mark.id, 'paint'], paint.id),
+    ],
+  };
 }
 
 /** Wax and oil keep film off whatever it lies on. */
 export const waxReading: FitReading = ({ job, mark }) =>
   job.piece.waxed
-    ? { id: `wax:${mark.id}`, station: 'fit', verdict: 'stop', title: 'Wax or oil', value: 'waxed', limit: 'none', why: 'Wax or oil keeps film from holding at all.', cures: [{ label: 'The wax is off', patch: setAt(['piece', 'waxed'], false) }], advice: 'Take it off with the remover that its maker names, and let it dry.' }
+    ? {
+        id: `wax:${mark.id}`,
+        station: 'fit',
+        verdict: 'stop',
+        title: 'Wax or oil',
+        value: 'waxed',
+        limit: 'none',
+        why: 'Wax or oil keeps film from holding at all.',
+        cures: [{ label: 'The wax is off', patch: setAt(['piece', 'waxed'], false) }],
+        advice: 'Take it off with the remover that its maker names, and let it dry.',
+      }
     : undefined;
 
 /** Cold keeps adhesive from wetting the ground. */
 export const coldReading: FitReading = ({ mark, shop }) =>
   shop.climate.celsius < STICK.leastCelsius
-    ? { id: `cold:${mark.id}`, station: 'fit', verdict: 'stop', title: 'Too cold for film', value: formatTemperature(shop.climate.celsius, shop.temperatures), limit: formatTemperature(STICK.leastCelsius, shop.temperatures), why: 'Adhesive does not wet a cold surface.', cures: [], advice: 'Bring film and piece into a warmer room for an hour.' }
+    ? {
+        id: `cold:${mark.id}`,
+        station: 'fit',
+        verdict: 'stop',
+        title: 'Too cold for film',
+        value: formatTemperature(shop.climate.celsius, shop.temperatures),
+        limit: formatTemperature(STICK.leastCelsius, shop.temperatures),
+        why: 'Adhesive does not wet a cold surface.',
+        cures: [],
+        advice: 'Bring film and piece into a warmer room for an hour.',
+      }
     : undefined;
 
 /** Whether film holds on the ground for as long as it has to. */
@@ -31,23 +61,58 @@ export const stickReading: FitReading = (context): Reading | undefined => {
   const ground = GROUNDS[piece.ground];
   const contact = CONTACTS[piece.contact];
   const energy = piece.sealedFirst && ground.porous ? GROUNDS.sealedWood.energy.range[0] : ground.energy.range[0];
-  const base = { id: `stick:${mark.id}`, station: 'fit' as const, title: `Will it stick${markLabel(context)}`, value: energy > 100 ? 'over 100 mN/m' : `${Math.round(energy)} mN/m`, limit: `${STICK.energyFine} mN/m, contact ${STICK.contactFine}` };
+  const base = {
+    id: `stick:${mark.id}`,
+    station: 'fit' as const,
+    title: `Will it stick${markLabel(context)}`,
+    value: energy > 100 ? 'over 100 mN/m' : `${Math.round(energy)} mN/m`,
+    limit: `${STICK.energyFine} mN/m, contact ${STICK.contactFine}`,
+  };
   const share = contact.share.typical;
   if (mark.technique === 'stencil') {
     const weak = energy < STICK.energyWatch || share < STICK.contactWatch;
-    return { ...base, verdict: weak ? 'watch' : 'fine', why: weak ? `A stencil only has to hold for an hour, but ${contact.name} ${ground.name} hardly lets it: press every edge, and paint nearly dry.` : 'A stencil only has to hold while it is painted.', cures: [], advice: weak ? 'Try a corner first, and keep the edges short.' : undefined };
+    return {
+      ...base,
+      verdict: weak ? 'watch' : 'fine',
+      why: weak
+        ? `A stencil only has to hold for an hour, but ${contact.name} ${ground.name} hardly lets it: press every edge, and paint nearly dry.`
+        : 'A stencil only has to hold while it is painted.',
+      cures: [],
+      advice: weak ? 'Try a corner first, and keep the edges short.' : undefined,
+    };
   }
   const grade = (value: number, fine: number, watch: number): Verdict => (value >= fine ? 'fine' : value >= watch ? 'watch' : 'stop');
   const byEnergy = grade(energy, STICK.energyFine, STICK.energyWatch);
   const byContact = grade(share, STICK.contactFine, STICK.contactWatch);
   const worst: Verdict = [byEnergy, byContact].includes('stop') ? 'stop' : [byEnergy, byContact].includes('watch') ? 'watch' : 'fine';
-  if (worst === 'fine') return { ...base, verdict: 'fine', why: `${ground.name[0]!.toUpperCase()}${ground.name.slice(1)}, ${contact.name}: film holds on it.`, cures: [] };
+  if (worst === 'fine')
+    return {
+      ...base,
+      verdict: 'fine',
+      why: `${ground.name[0]!.toUpperCase()}${ground.name.slice(1)}, ${contact.name}: film holds on it.`,
+      cures: [],
+    };
   const verdict = worst === 'stop' && piece.use.dryShort ? 'watch' : worst;
   const cures: Cure[] = [];
-  if (ground.porous && !piece.sealedFirst && byContact === 'fine') cures.push({ label: 'Seal it first', patch: setAt(['piece', 'sealedFirst'], true) });
+  if (ground.porous && !piece.sealedFirst && byContact === 'fine')
+    cures.push({ label: 'Seal it first', patch: setAt(['piece', 'sealedFirst'], true) });
   const stencilHolds = energy >= STICK.energyWatch && share >= STICK.contactWatch;
   const stencil = stencilHolds ? asStencil(context) : undefined;
   if (stencil) cures.push(stencil);
-  const why = byEnergy !== 'fine' ? `${ground.name[0]!.toUpperCase()}${ground.name.slice(1)} lets go of film that has to stay.` : `A ${contact.name} surface is touched by only ${Math.round(share * 100)} % of the film.`;
-  return { ...base, verdict, why: verdict === 'watch' && piece.use.dryShort ? `${why} Kept dry, unhandled and for a short time it may do.` : why, cures, advice: cures.length === 0 ? (byEnergy !== 'fine' ? 'Tie on a card or tag with the mark, or choose a piece of another plastic.' : 'Choose a smoother place, or fill and sand this one.') : undefined };
+  const why =
+    byEnergy !== 'fine'
+      ? `${ground.name[0]!.toUpperCase()}${ground.name.slice(1)} lets go of film that has to stay.`
+      : `A ${contact.name} surface is touched by only ${Math.round(share * 100)} % of the film.`;
+  return {
+    ...base,
+    verdict,
+    why: verdict === 'watch' && piece.use.dryShort ? `${why} Kept dry, unhandled and for a short time it may do.` : why,
+    cures,
+    advice:
+      cures.length === 0
+        ? byEnergy !== 'fine'
+          ? 'Tie on a card or tag with the mark, or choose a piece of another plastic.'
+          : 'Choose a smoother place, or fill and sand this one.'
+        : undefined,
+  };
 };

@@ -8,7 +8,8 @@ import { markLabel, type FitContext, type FitReading } from './context';
 
 const STEP = 0.05;
 const MOST = 1.5;
-const leastOf = (inspections: FitContext['inspections']) => inspections.reduce((worst, i) => (i.strokes.least / i.limit < worst.strokes.least / worst.limit ? i : worst), inspections[0]!);
+const leastOf = (inspections: FitContext['inspections']) =>
+  inspections.reduce((worst, i) => (i.strokes.least / i.limit < worst.strokes.least / worst.limit ? i : worst), inspections[0]!);
 
 /** The same mark with another thickening. */
 const withThickness = (mark: Mark, by: number): Mark => {
@@ -32,7 +33,8 @@ function cureByThickness(context: FitContext): number | undefined {
   const now = thickenedBy(mark.edits);
   const bare = worst.strokes.least - 2 * sign * now;
   // what the mark loses in size to its thickening is known without drawing it: only promising changes are looked at
-  const promising = (by: number) => (bare * sizeMark(drawn, outline, withThickness(mark, by), usable).scale) / fitted.scale + 2 * sign * by >= worst.limit * 1.01;
+  const promising = (by: number) =>
+    (bare * sizeMark(drawn, outline, withThickness(mark, by), usable).scale) / fitted.scale + 2 * sign * by >= worst.limit * 1.01;
   let tries = 0;
   for (let more = STEP; more <= MOST && tries < 4; more += STEP) {
     const by = Math.round((now + sign * more) * 100) / 100;
@@ -51,16 +53,31 @@ export const thinReading: FitReading = (context) => {
   const worst = leastOf(inspections);
   const { least } = worst.strokes;
   const say = (mm: number) => formatLength(mm, shop.lengths, { digits: 2 });
-  const base = { id: `thin:${mark.id}`, station: 'fit' as const, title: `Thin parts${markLabel(context)}`, limit: `${say(worst.limit)} for ${worst.film.name}` };
+  const base = {
+    id: `thin:${mark.id}`,
+    station: 'fit' as const,
+    title: `Thin parts${markLabel(context)}`,
+    limit: `${say(worst.limit)} for ${worst.film.name}`,
+  };
   const what = mark.technique === 'decal' ? 'stroke' : 'strip of film between openings';
   if (least >= worst.limit) {
-    return { ...base, verdict: 'fine', value: Number.isFinite(least) ? say(least) : `over ${say(worst.limit)}`, why: `Every ${what} is stout enough to stay on its liner.`, cures: [] };
+    return {
+      ...base,
+      verdict: 'fine',
+      value: Number.isFinite(least) ? say(least) : `over ${say(worst.limit)}`,
+      why: `Every ${what} is stout enough to stay on its liner.`,
+      cures: [],
+    };
   }
   const cures: { label: string; patch: Patch }[] = [];
   if (!context.quick && mark.size.mode !== 'largest' && fitted.largestWidth > fitted.width * 1.01) {
     const width = Math.ceil(((fitted.width * worst.limit) / least) * 1.04);
     const larger: Mark = { ...mark, size: { mode: 'width', width } };
-    if (width <= fitted.largestWidth && keepsStrokes(context, larger)) cures.push({ label: `Enlarge to ${formatLength(width, shop.lengths)} wide`, patch: setAt(['marks', mark.id, 'size'], larger.size) });
+    if (width <= fitted.largestWidth && keepsStrokes(context, larger))
+      cures.push({
+        label: `Enlarge to ${formatLength(width, shop.lengths)} wide`,
+        patch: setAt(['marks', mark.id, 'size'], larger.size),
+      });
   }
   const by = context.quick ? undefined : context.remember('thicken', () => cureByThickness(context));
   if (by !== undefined) {
@@ -76,6 +93,8 @@ export const thinReading: FitReading = (context) => {
     why: `${count === 1 ? `One ${what} is` : `${count >= 24 ? 'Two dozen or more' : count} places of ${what} are`} thinner than this film keeps; ${mark.technique === 'decal' ? 'they lift with the waste' : 'they tear or shift when the paint is dabbed'}.`,
     cures,
     advice: cures.length === 0 && !context.quick ? 'Choose a stouter face, fewer words, or a larger place.' : undefined,
-    places: worst.strokes.places.filter((place) => place.width < worst.limit).map(({ at }) => [at[0] + fitted.at[0], at[1] + fitted.at[1]] as const),
+    places: worst.strokes.places
+      .filter((place) => place.width < worst.limit)
+      .map(({ at }) => [at[0] + fitted.at[0], at[1] + fitted.at[1]] as const),
   };
 };

@@ -37,11 +37,23 @@ function NowCard({ bench, jobs, shop, now }: { bench: Bench; jobs: readonly Job[
     return (
       <div className="bg-primary text-primary-content flex flex-col justify-center rounded-xl p-6">
         <h1 className="text-3xl font-extrabold">Nothing to do just now</h1>
-        <p className="mt-2 text-lg">{jobs.length === 0 ? 'No job is open. Begin with one word on one piece, or lay out a whole job.' : 'Every open job is done or waits for its mark.'}</p>
+        <p className="mt-2 text-lg">
+          {jobs.length === 0
+            ? 'No job is open. Begin with one word on one piece, or lay out a whole job.'
+            : 'Every open job is done or waits for its mark.'}
+        </p>
         <div className="mt-4 flex flex-wrap gap-2">
-          <Link to="/quick" className="btn btn-lg border-0 bg-white text-[#0e3f44]">Quick mark</Link>
-          <Link to="/jobs" className="btn btn-lg border-white/70 bg-transparent text-white">A new job</Link>
-          {jobs.length === 0 && <button type="button" className="btn btn-lg border-white/70 bg-transparent text-white" onClick={() => void loadDemo()}>Open the demo workshop</button>}
+          <Link to="/quick" className="btn btn-lg border-0 bg-white text-[#0e3f44]">
+            Quick mark
+          </Link>
+          <Link to="/jobs" className="btn btn-lg border-white/70 bg-transparent text-white">
+            A new job
+          </Link>
+          {jobs.length === 0 && (
+            <button type="button" className="btn btn-lg border-white/70 bg-transparent text-white" onClick={() => void loadDemo()}>
+              Open the demo workshop
+            </button>
+          )}
         </div>
       </div>
     );
@@ -53,15 +65,30 @@ function NowCard({ bench, jobs, shop, now }: { bench: Bench; jobs: readonly Job[
   return (
     <section aria-label="Now" className="now-card flex flex-col rounded-xl bg-[#0e5a61] p-6 text-white">
       <p className="text-[0.95rem] font-bold text-white/90">
-        {bench.due ? (running ? 'NOW, RUNNING' : 'NOW') : `NEXT, ${formatMoment(placed.start, shop.hours.zone)}`} · <Link className="underline decoration-white/40 underline-offset-4 hover:decoration-white" to={`/job/${placed.step.job}/${placed.step.station}`}>{job?.name}</Link> · hands needed {formatDuration(placed.step.hands)}
+        {bench.due ? (running ? 'NOW, RUNNING' : 'NOW') : `NEXT, ${formatMoment(placed.start, shop.hours.zone)}`} ·{' '}
+        <Link
+          className="underline decoration-white/40 underline-offset-4 hover:decoration-white"
+          to={`/job/${placed.step.job}/${placed.step.station}`}
+        >
+          {job?.name}
+        </Link>{' '}
+        · hands needed {formatDuration(placed.step.hands)}
       </p>
       <h1 className="mt-1 text-[2.1rem] leading-10 font-extrabold text-balance">{placed.step.title}</h1>
       <p className="mt-2 text-[1.12rem] leading-7">{placed.step.text}</p>
-      {placed.step.cautions.length > 0 && <p className="mt-2 border-l-4 border-[#e9b35a] pl-3 text-[0.98rem] leading-snug">{placed.step.cautions.map((c) => CAUTIONS[c]).join(' ')}</p>}
+      {placed.step.cautions.length > 0 && (
+        <p className="mt-2 border-l-4 border-[#e9b35a] pl-3 text-[0.98rem] leading-snug">
+          {placed.step.cautions.map((c) => CAUTIONS[c]).join(' ')}
+        </p>
+      )}
       <div className="mt-auto flex flex-wrap items-end gap-x-5 gap-y-3 pt-5">
         <div role="timer" aria-label={running ? 'Time left for this step' : 'Time for this step'}>
-          <p className="text-[0.95rem] leading-4 font-bold text-white/90">{wait ? `wait: ${wait.what}` : running ? (left >= 0 ? 'left' : 'over by') : 'takes'}</p>
-          <p className="measure text-[3.1rem] leading-none tracking-tight">{wait ? formatClock((wait.until - now) / 1000) : running ? formatClock(Math.abs(left)) : formatClock(placed.step.hands * 60)}</p>
+          <p className="text-[0.95rem] leading-4 font-bold text-white/90">
+            {wait ? `wait: ${wait.what}` : running ? (left >= 0 ? 'left' : 'over by') : 'takes'}
+          </p>
+          <p className="measure text-[3.1rem] leading-none tracking-tight">
+            {wait ? formatClock((wait.until - now) / 1000) : running ? formatClock(Math.abs(left)) : formatClock(placed.step.hands * 60)}
+          </p>
         </div>
         <StepButtons placed={placed} large />
       </div>
@@ -87,7 +114,12 @@ export function BenchPage() {
       tell(`${jobs.find((j) => j.id === item.job)?.name ?? 'A piece'}: ${item.what}, ready${item.next ? ` to ${item.next}` : ''}.`);
     }
   }, [bench, now, jobs, tell]);
-  if (!bench) return <p className="sheet p-6" role="status">Laying out the bench…</p>;
+  if (!bench)
+    return (
+      <p className="sheet p-6" role="status">
+        Laying out the bench…
+      </p>
+    );
   const open = jobs.filter((j) => !j.closed);
   const today = (at: number) => formatMoment(at, shop.hours.zone).slice(0, -6) === formatMoment(now, shop.hours.zone).slice(0, -6);
   const then = bench.then.slice(0, all ? 12 : 5);
@@ -105,10 +137,18 @@ export function BenchPage() {
         <ol>
           {then.map((placed) => (
             <li key={placed.step.id} className="border-base-300/60 border-b last:border-0">
-              <Link to={`/job/${placed.step.job}/${placed.step.station}`} className="flex min-h-11 items-baseline gap-3 py-2 hover:underline">
-                <span className="measure w-[5.2rem] shrink-0 text-[0.98rem]">{today(placed.start) ? formatTime(placed.start, shop.hours.zone) : formatMoment(placed.start, shop.hours.zone).replace(/ \d+ \w+ /, ' ')}</span>
+              <Link
+                to={`/job/${placed.step.job}/${placed.step.station}`}
+                className="flex min-h-11 items-baseline gap-3 py-2 hover:underline"
+              >
+                <span className="measure w-[5.2rem] shrink-0 text-[0.98rem]">
+                  {today(placed.start)
+                    ? formatTime(placed.start, shop.hours.zone)
+                    : formatMoment(placed.start, shop.hours.zone).replace(/ \d+ \w+ /, ' ')}
+                </span>
                 <span className="min-w-0 flex-1 leading-snug">
-                  <strong>{placed.step.title.split(' ')[0]}</strong> {placed.step.title.split(' ').slice(1).join(' ')} <span className="quiet">· {jobs.find((j) => j.id === placed.step.job)?.name}</span>
+                  <strong>{placed.step.title.split(' ')[0]}</strong> {placed.step.title.split(' ').slice(1).join(' ')}{' '}
+                  <span className="quiet">· {jobs.find((j) => j.id === placed.step.job)?.name}</span>
                 </span>
                 <span className="quiet measure shrink-0 text-[0.9rem]">{formatDuration(placed.step.hands)}</span>
               </Link>
@@ -123,20 +163,37 @@ export function BenchPage() {
           {watch.map((item) => {
             const line = (
               <>
-                <span className="pt-0.5"><VerdictMark verdict={item.verdict} size={15} /></span>
-                <span className="min-w-0 flex-1 leading-snug"><strong>{item.lead}</strong> {item.text}</span>
+                <span className="pt-0.5">
+                  <VerdictMark verdict={item.verdict} size={15} />
+                </span>
+                <span className="min-w-0 flex-1 leading-snug">
+                  <strong>{item.lead}</strong> {item.text}
+                </span>
               </>
             );
             return (
               <li key={item.id} className="border-base-300/60 border-b last:border-0">
-                {item.job ? <Link className="flex min-h-11 gap-3 py-2 hover:underline" to={`/job/${item.job}/${item.station ?? 'fit'}`}>{line}</Link> : <Link className="flex min-h-11 gap-3 py-2 hover:underline" to="/stock">{line}</Link>}
+                {item.job ? (
+                  <Link className="flex min-h-11 gap-3 py-2 hover:underline" to={`/job/${item.job}/${item.station ?? 'fit'}`}>
+                    {line}
+                  </Link>
+                ) : (
+                  <Link className="flex min-h-11 gap-3 py-2 hover:underline" to="/stock">
+                    {line}
+                  </Link>
+                )}
               </li>
             );
           })}
         </ul>
       </section>
       {(bench.then.length > 5 || bench.watch.length > 5) && (
-        <button type="button" className="btn btn-sm btn-ghost border-base-300 justify-self-start lg:col-span-2" aria-expanded={all} onClick={() => setAll(!all)}>
+        <button
+          type="button"
+          className="btn btn-sm btn-ghost border-base-300 justify-self-start lg:col-span-2"
+          aria-expanded={all}
+          onClick={() => setAll(!all)}
+        >
           {all ? 'Show less' : `Show ${Math.max(0, bench.then.length - 5) + Math.max(0, bench.watch.length - 5)} more`}
         </button>
       )}

@@ -18,7 +18,11 @@ function Piece({ job, item, now }: { job: Job; item: RackItem; now: number }) {
   const shown = Math.min(job.count, shape.kind === 'cylinder' ? 3 : 1);
   const width = Math.max(96, k * w * shown + 10 * (shown - 1));
   const start = (width - (k * w * shown + 10 * (shown - 1))) / 2;
-  const hexDark = Number.parseInt(job.piece.colour.slice(1, 3), 16) * 0.3 + Number.parseInt(job.piece.colour.slice(3, 5), 16) * 0.6 + Number.parseInt(job.piece.colour.slice(5, 7), 16) * 0.1 < 120 && look.opacity === 1;
+  const hexDark =
+    Number.parseInt(job.piece.colour.slice(1, 3), 16) * 0.3 +
+      Number.parseInt(job.piece.colour.slice(3, 5), 16) * 0.6 +
+      Number.parseInt(job.piece.colour.slice(5, 7), 16) * 0.1 <
+      120 && look.opacity === 1;
   return (
     <svg width={width} height={HEIGHT} role="img" aria-label={`${job.piece.name}, ${text}`} className="block">
       <defs>
@@ -30,13 +34,34 @@ function Piece({ job, item, now }: { job: Job; item: RackItem; now: number }) {
         const [x, y] = [start + i * (k * w + 10), HEIGHT - k * h];
         return (
           <g key={i} stroke="var(--color-base-content)" strokeOpacity={0.6}>
-            <rect x={x + 0.5} y={y + 0.5} width={k * w - 1} height={k * h} rx={shape.kind === 'flat' ? 2 : 5} fill={look.fill} fillOpacity={look.opacity} />
+            <rect
+              x={x + 0.5}
+              y={y + 0.5}
+              width={k * w - 1}
+              height={k * h}
+              rx={shape.kind === 'flat' ? 2 : 5}
+              fill={look.fill}
+              fillOpacity={look.opacity}
+            />
             {isWood(job.piece) && <rect x={x} y={y} width={k * w} height={k * h} fill="url(#grain)" stroke="none" />}
-            {shape.kind === 'cylinder' && <ellipse cx={x + (k * w) / 2} cy={y + 4} rx={(k * w) / 2 - 1} ry={4} fill="var(--color-base-100)" fillOpacity={0.5} />}
+            {shape.kind === 'cylinder' && (
+              <ellipse cx={x + (k * w) / 2} cy={y + 4} rx={(k * w) / 2 - 1} ry={4} fill="var(--color-base-100)" fillOpacity={0.5} />
+            )}
           </g>
         );
       })}
-      <text x={width / 2} y={HEIGHT - (k * h) / 2 + 6} textAnchor="middle" className="measure" fontSize={15} fontWeight={700} fill={hexDark ? '#ffffff' : '#22302f'} stroke={hexDark ? '#22302f' : '#ffffff'} strokeWidth={3.5} paintOrder="stroke">
+      <text
+        x={width / 2}
+        y={HEIGHT - (k * h) / 2 + 6}
+        textAnchor="middle"
+        className="measure"
+        fontSize={15}
+        fontWeight={700}
+        fill={hexDark ? '#ffffff' : '#22302f'}
+        stroke={hexDark ? '#22302f' : '#ffffff'}
+        strokeWidth={3.5}
+        paintOrder="stroke"
+      >
         {text}
       </text>
     </svg>
@@ -52,7 +77,9 @@ export function Rack({ items, jobs, shop, now }: { items: readonly RackItem[]; j
   if (shown.length === 0) {
     return (
       <div className="flex flex-1 flex-col justify-end">
-        <p className="quiet max-w-md pb-4">Nothing dries just now. When a coat, a sealer or an adhesive needs time, the piece stands here with the minutes that are left.</p>
+        <p className="quiet max-w-md pb-4">
+          Nothing dries just now. When a coat, a sealer or an adhesive needs time, the piece stands here with the minutes that are left.
+        </p>
         <div className="mb-3 h-1.5 rounded" style={{ background: 'var(--shelf)' }} />
       </div>
     );
@@ -65,8 +92,14 @@ export function Rack({ items, jobs, shop, now }: { items: readonly RackItem[]; j
           <ul className="flex flex-wrap items-end justify-around gap-x-4 gap-y-3 px-1">
             {shelf.map(({ item, job }) => (
               <li key={item.id} className="flex flex-col items-center">
-                <Link to={`/job/${job.id}/cure`} className="flex flex-col items-center" title={`until ${formatMoment(item.until, shop.hours.zone)}`}>
-                  <span className={`mb-1.5 max-w-52 text-center text-[0.82rem] leading-tight font-bold ${item.state === 'open' ? 'text-error' : ''}`}>
+                <Link
+                  to={`/job/${job.id}/cure`}
+                  className="flex flex-col items-center"
+                  title={`until ${formatMoment(item.until, shop.hours.zone)}`}
+                >
+                  <span
+                    className={`mb-1.5 max-w-52 text-center text-[0.82rem] leading-tight font-bold ${item.state === 'open' ? 'text-error' : ''}`}
+                  >
                     {item.state === 'open' ? '■ ' : ''}
                     {job.name} — {item.what}
                     {item.state === 'open' ? ', window open' : ''}

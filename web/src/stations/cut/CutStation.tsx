@@ -37,7 +37,14 @@ export function CutStation({ job, plan, shop, edit, mark }: StationProps) {
   };
   const drawing = layout ? (
     <>
-      <DrawingHead title={`${layout.film.name}, as it lies on the roll`} text={done ? 'This job has been cut from it.' : `red is the knife · shaded is held down, ${formatLength(LAYOUT.holdDown, system)} each side${others && !alone ? ' · grey belongs to other jobs' : ''}`}>
+      <DrawingHead
+        title={`${layout.film.name}, as it lies on the roll`}
+        text={
+          done
+            ? 'This job has been cut from it.'
+            : `red is the knife · shaded is held down, ${formatLength(LAYOUT.holdDown, system)} each side${others && !alone ? ' · grey belongs to other jobs' : ''}`
+        }
+      >
         {others && !done && (
           <button type="button" className="btn btn-xs btn-ghost border-base-300" aria-pressed={alone} onClick={() => setAlone(!alone)}>
             {alone ? 'With the other open jobs' : 'This job alone'}
@@ -67,7 +74,13 @@ export function CutStation({ job, plan, shop, edit, mark }: StationProps) {
       {plan.layouts.length > 1 && (
         <div className="flex flex-wrap gap-1.5" role="group" aria-label="Films">
           {plan.layouts.map((l) => (
-            <button key={l.film.id} type="button" aria-pressed={l.film.id === own?.film.id} className={`btn btn-sm ${l.film.id === own?.film.id ? 'btn-neutral' : 'btn-ghost border-base-300'}`} onClick={() => setFilm(l.film.id)}>
+            <button
+              key={l.film.id}
+              type="button"
+              aria-pressed={l.film.id === own?.film.id}
+              className={`btn btn-sm ${l.film.id === own?.film.id ? 'btn-neutral' : 'btn-ghost border-base-300'}`}
+              onClick={() => setFilm(l.film.id)}
+            >
               <span className="border-base-300 inline-block size-3.5 rounded-sm border" style={{ background: l.film.colour }} />
               {l.film.name}
             </button>
@@ -77,17 +90,26 @@ export function CutStation({ job, plan, shop, edit, mark }: StationProps) {
       {layout && (
         <div className="sheet px-4 py-3">
           <p className="text-[1.02rem] leading-7">
-            Cut <strong>{layout.parts.length}</strong> {layout.parts.length === 1 ? 'mark' : 'marks'} on the <strong>{layout.machine?.name ?? 'cutter'}</strong>, film colour side up,{' '}
-            <strong>{marks.some((m) => m.seenThrough) ? 'mirrored: they are seen through the piece' : 'as they are read, not mirrored'}</strong>
-            {marks.some((m) => m.flip) ? ', flipped as you asked' : ''}. {[...new Set(marks.map((m) => TECHNIQUES[m.technique].says))].join(' ')}
+            Cut <strong>{layout.parts.length}</strong> {layout.parts.length === 1 ? 'mark' : 'marks'} on the{' '}
+            <strong>{layout.machine?.name ?? 'cutter'}</strong>, film colour side up,{' '}
+            <strong>
+              {marks.some((m) => m.seenThrough) ? 'mirrored: they are seen through the piece' : 'as they are read, not mirrored'}
+            </strong>
+            {marks.some((m) => m.flip) ? ', flipped as you asked' : ''}.{' '}
+            {[...new Set(marks.map((m) => TECHNIQUES[m.technique].says))].join(' ')}
           </p>
           {stops.length > 0 && (
             <p className="mt-1 flex items-start gap-2 text-sm">
               <VerdictMark verdict={gravest(stops)} size={18} />
-              <span>{stops.length === 1 ? 'Something says stop' : `${stops.length} things say stop`}: {stops.map((s) => s.title.toLowerCase()).join(', ')}. Look there before you spend film.</span>
+              <span>
+                {stops.length === 1 ? 'Something says stop' : `${stops.length} things say stop`}:{' '}
+                {stops.map((s) => s.title.toLowerCase()).join(', ')}. Look there before you spend film.
+              </span>
             </p>
           )}
-          <button type="button" className="btn btn-primary mt-2" onClick={() => void save()}>Save the cut file (SVG, mm)</button>
+          <button type="button" className="btn btn-primary mt-2" onClick={() => void save()}>
+            Save the cut file (SVG, mm)
+          </button>
         </div>
       )}
       <Readings plan={plan} edit={edit} mark={mark} stations={['cut']} />

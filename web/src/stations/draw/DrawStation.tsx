@@ -1,78 +1,20 @@
 import { useRef, useState, type DragEvent } from 'react';
 import type { ImportedDrawing } from '@kolleta/core/artwork';
-import { FACES, TECHNIQUES, type TechniqueId } from '@kolleta/core/facts';
+import { TECHNIQUES, type TechniqueId } from '@kolleta/core/facts';
 import { growBox, boxAround, boxOf } from '@kolleta/core/geometry';
-import { setAt, type Artwork, type Mark, type TextLine } from '@kolleta/core/job';
-import { refused, good, type Result } from '@kolleta/core/units';
+import { setAt, type Artwork } from '@kolleta/core/job';
+import type { Result } from '@kolleta/core/units';
 import { MarkShapes } from '../../drawing/MarkShapes';
 import { Scaled } from '../../drawing/Scaled';
-import { newId } from '../../storage/newId';
 import { useTell } from '../../ui/toasts';
-import { Choice, Sentence, Switch, TextWord, Typed } from '../../ui/tokens';
+import { Choice, Sentence, Switch, TextWord } from '../../ui/tokens';
 import { callPlanner, stopPlanner } from '../../workers/plannerClient';
 import { DrawingHead, MarkTabs, Readings, StationLayout, type StationProps } from '../job/station';
+import { blankMark, newLine } from './blankMark';
+import { LineFields } from './LineFields';
 
-const FACE_OPTIONS = FACES.map((face) => ({ value: face.id, label: face.name, group: face.family }));
 /** Larger files are not even read. */
 const MOST_BYTES = 20 * 1024 * 1024;
-
-const newLine = (face: string): TextLine => ({ id: newId(), text: '', face, scale: 1, spacing: 0 });
-const numberWord = (label: string, least: number, most: number) => (text: string) => {
-  const n = Number(text.replace(',', '.').replace('%', '').trim());
-  return Number.isFinite(n) && n >= least && n <= most ? good(n) : refused(`"${text}" does not fit here.`, `${least} to ${most}`, label, `Type a number from ${least} to ${most}.`);
-};
-
-/** A mark like the others, with nothing on it yet. */
-function blankMark(job: StationProps['job'], like: Mark | undefined, film: string): Mark {
-  return {
-    id: newId(), name: `mark ${job.marks.length + 1}`, zone: like?.zone ?? job.zones[0]!.id, technique: 'decal', artwork: { kind: 'text', lines: [newLine('montserrat')], align: 'centre', lineSpacing: 1 },
-    edits: [], colourFilms: {}, film: like?.film ?? film, flip: false, seenThrough: like?.seenThrough ?? false, size: { mode: 'largest' }, offset: { x: 0, y: 0 }, subtle: false, coats: 2, pullAt: 'halfDry',
-  };
-}
-
-function LineFields({ mark, edit }: { mark: Mark; edit: StationProps['edit'] }) {
-  if (mark.artwork.kind !== 'text') return null;
-  const { artwork } = mark;
-  const at = (...path: string[]) => ['marks', mark.id, 'artwork', ...path];
-  const set = (line: string, field: keyof TextLine, value: unknown) => edit(setAt(at('lines', line, field), value), `Change the ${field === 'text' ? 'words' : field}`);
-  return (
-    <>
-      {artwork.lines.map((line, i) => (
-        <div key={line.id} className="border-base-300 border-b py-1.5 last:border-0">
-          <div className="flex items-center gap-2">
-            <input
-              className="input input-sm min-w-0 flex-1 text-base"
-              aria-label={`Line ${i + 1}`}
-              placeholder={i === 0 ? 'Type the words' : 'Another line'}
-              value={line.text}
-              maxLength={200}
-              onChange={(event) => set(line.id, 'text', event.target.value)}
-            />
-            {artwork.lines.length > 1 && (
-              <button type="button" className="btn btn-sm btn-ghost" aria-label={`Take line ${i + 1} away`} onClick={() => edit([{ op: 'remove', path: at('lines', line.id) }], 'Take a line away')}>✕</button>
-            )}
-          </div>
-          <Sentence className="text-[0.95rem]!">
-            in <Choice label={`Face of line ${i + 1}`} value={line.face} options={FACE_OPTIONS} onChange={(face) => set(line.id, 'face', face)} />
-            {artwork.lines.length > 1 && (
-              <>, <Typed label={`Size of line ${i + 1}, percent`} shown={`${Math.round(line.scale * 100)} %`} read={numberWord('Size', 5, 1000)} onChange={(n) => set(line.id, 'scale', n / 100)} /> as large</>
-            )}
-            , letters <Typed label={`Letter spacing of line ${i + 1}, percent`} shown={`${Math.round(line.spacing * 100)} %`} read={numberWord('Spacing', -40, 300)} onChange={(n) => set(line.id, 'spacing', n / 100)} /> apart
-          </Sentence>
-        </div>
-      ))}
-      <button type="button" className="btn btn-sm btn-ghost border-base-300 mt-1" onClick={() => { const line = newLine(artwork.lines.at(-1)?.face ?? 'montserrat'); edit(setAt(at('lines', line.id), line), 'Add a line'); }}>
-        Another line
-      </button>
-      {artwork.lines.length > 1 && (
-        <Sentence className="text-[0.95rem]!">
-          Lines stand <Choice label="Alignment" value={artwork.align} options={[{ value: 'left', label: 'flush left' }, { value: 'centre', label: 'centred' }, { value: 'right', label: 'flush right' }]} onChange={(align) => edit(setAt(at('align'), align), 'Change the alignment')} />,{' '}
-          <Typed label="Line spacing, percent" shown={`${Math.round(artwork.lineSpacing * 100)} %`} read={numberWord('Line spacing', 30, 400)} onChange={(n) => edit(setAt(at('lineSpacing'), n / 100), 'Change the line spacing')} /> apart.
-        </Sentence>
-      )}
-    </>
-  );
-}
 
 /** The words or the drawing of each mark, its technique and its films. */
 export function DrawStation({ job, plan, shop, edit, mark, chooseMark }: StationProps) {
@@ -88,7 +30,9 @@ export function DrawStation({ job, plan, shop, edit, mark, chooseMark }: Station
     if (!file || !mark) return;
     setProblem(undefined);
     if (file.size > MOST_BYTES) {
-      setProblem(`"${file.name}" is larger than 20 MB. Save it without pictures, or simplify it, and drop it in again. Nothing was changed.`);
+      setProblem(
+        `"${file.name}" is larger than 20 MB. Save it without pictures, or simplify it, and drop it in again. Nothing was changed.`,
+      );
       return;
     }
     setReading(file.name);
@@ -98,7 +42,14 @@ export function DrawStation({ job, plan, shop, edit, mark, chooseMark }: Station
       if (!result.ok) setProblem(`${result.problem.found} ${result.problem.wayOut} Nothing was changed.`);
       else {
         const artwork: Artwork = { kind: 'drawing', name: file.name.slice(0, 200), ...result.value };
-        edit([...setAt(['marks', mark.id, 'artwork'], artwork), ...setAt(['marks', mark.id, 'colourFilms'], {}), ...setAt(['marks', mark.id, 'edits'], [])], 'Take a drawing in');
+        edit(
+          [
+            ...setAt(['marks', mark.id, 'artwork'], artwork),
+            ...setAt(['marks', mark.id, 'colourFilms'], {}),
+            ...setAt(['marks', mark.id, 'edits'], []),
+          ],
+          'Take a drawing in',
+        );
         tell(`${file.name} is in: ${result.value.parts.length} ${result.value.parts.length === 1 ? 'shape' : 'shapes'}.`);
       }
     } catch (error) {
@@ -121,25 +72,64 @@ export function DrawStation({ job, plan, shop, edit, mark, chooseMark }: Station
   const box = fitted && fitted.fitted.layers.length > 0 ? boxAround(fitted.fitted.layers.map((l) => boxOf(l.region))) : undefined;
   const ground = fitted?.behind.colour ?? job.piece.colour;
   const drawing = (
-    <div className={`flex flex-1 flex-col ${over ? 'outline-accent outline-4 -outline-offset-4 outline-dashed' : ''}`} onDragOver={(event) => { event.preventDefault(); setOver(true); }} onDragLeave={() => setOver(false)} onDrop={drop}>
-      <DrawingHead title="The mark as it will be cut" text={fitted && fitted.inspections.length > 0 ? `${fitted.inspections.reduce((n, i) => n + i.pieces.shapes.length, 0)} separate parts, ${fitted.inspections.reduce((n, i) => n + i.pieces.counters.length, 0)} counters` : 'Type words, or drop an SVG drawing here'}>
-        <button type="button" className="btn btn-sm btn-outline btn-primary" onClick={() => input.current?.click()}>Open an SVG drawing</button>
-        <input ref={input} type="file" accept=".svg,image/svg+xml" className="hidden" aria-label="SVG drawing" onChange={(event) => void take(event.target.files?.[0])} />
+    <div
+      className={`flex flex-1 flex-col ${over ? 'outline-accent outline-4 -outline-offset-4 outline-dashed' : ''}`}
+      onDragOver={(event) => {
+        event.preventDefault();
+        setOver(true);
+      }}
+      onDragLeave={() => setOver(false)}
+      onDrop={drop}
+    >
+      <DrawingHead
+        title="The mark as it will be cut"
+        text={
+          fitted && fitted.inspections.length > 0
+            ? `${fitted.inspections.reduce((n, i) => n + i.pieces.shapes.length, 0)} separate parts, ${fitted.inspections.reduce((n, i) => n + i.pieces.counters.length, 0)} counters`
+            : 'Type words, or drop an SVG drawing here'
+        }
+      >
+        <button type="button" className="btn btn-sm btn-outline btn-primary" onClick={() => input.current?.click()}>
+          Open an SVG drawing
+        </button>
+        <input
+          ref={input}
+          type="file"
+          accept=".svg,image/svg+xml"
+          className="hidden"
+          aria-label="SVG drawing"
+          onChange={(event) => void take(event.target.files?.[0])}
+        />
       </DrawingHead>
-      {problem && <p role="alert" className="bg-error text-error-content mx-4 mt-2 rounded px-3 py-2">{problem}</p>}
+      {problem && (
+        <p role="alert" className="bg-error text-error-content mx-4 mt-2 rounded px-3 py-2">
+          {problem}
+        </p>
+      )}
       {reading && (
         <p className="mx-4 mt-2 flex items-center gap-3" role="status">
           <span className="loading loading-spinner loading-sm" /> Reading {reading}…
-          <button type="button" className="btn btn-sm" onClick={() => stopPlanner('Stopped.')}>Stop</button>
+          <button type="button" className="btn btn-sm" onClick={() => stopPlanner('Stopped.')}>
+            Stop
+          </button>
         </p>
       )}
       <div className="m-4 flex min-h-[20rem] flex-1 rounded-lg" style={{ background: ground }}>
         {fitted && box ? (
-          <Scaled box={growBox(box, 1)} pad={[28, 28, 28, 28]} className="h-[24rem] w-full lg:h-auto" label={`${mark?.name ?? 'mark'}, outlines`} most={14}>
+          <Scaled
+            box={growBox(box, 1)}
+            pad={[28, 28, 28, 28]}
+            className="h-[24rem] w-full lg:h-auto"
+            label={`${mark?.name ?? 'mark'}, outlines`}
+            most={14}
+          >
             <MarkShapes plan={fitted} shop={shop} />
           </Scaled>
         ) : (
-          <p className="bg-base-100 text-base-content m-auto max-w-sm rounded-lg p-5 text-center">Nothing to cut yet. Type the words at the side, or drop an SVG drawing on this sheet. Its filled shapes become film, colour by colour.</p>
+          <p className="bg-base-100 text-base-content m-auto max-w-sm rounded-lg p-5 text-center">
+            Nothing to cut yet. Type the words at the side, or drop an SVG drawing on this sheet. Its filled shapes become film, colour by
+            colour.
+          </p>
         )}
       </div>
     </div>
@@ -147,27 +137,84 @@ export function DrawStation({ job, plan, shop, edit, mark, chooseMark }: Station
   return (
     <StationLayout title="Draw" drawing={drawing}>
       <MarkTabs job={job} mark={mark} chooseMark={chooseMark}>
-        <button type="button" className="btn btn-sm btn-ghost border-base-300" onClick={addMark}>Add a mark</button>
+        <button type="button" className="btn btn-sm btn-ghost border-base-300" onClick={addMark}>
+          Add a mark
+        </button>
       </MarkTabs>
       {mark && (
         <>
           <div className="sheet px-4 py-3">
             <Sentence>
-              <TextWord label="Name of the mark" value={mark.name} onChange={(name) => edit(setAt(['marks', mark.id, 'name'], name), 'Name the mark')} /> is a{' '}
-              <Choice label="Technique" value={mark.technique} options={(Object.keys(TECHNIQUES) as TechniqueId[]).map((value) => ({ value, label: TECHNIQUES[value].name }))} onChange={(technique) => {
-                const film = technique === 'stencil' ? shop.films.find((f) => f.kind === 'stencil') : shop.films.find((f) => f.kind === 'permanent');
-                edit([...setAt(['marks', mark.id, 'technique'], technique), ...(film ? setAt(['marks', mark.id, 'film'], film.id) : []), ...setAt(['marks', mark.id, 'colourFilms'], {}), ...(technique === 'stencil' && !mark.paint && shop.paints[0] ? setAt(['marks', mark.id, 'paint'], shop.paints[0].id) : [])], 'Change the technique');
-              }} />{' '}
-              cut from <Choice label="Film" value={mark.film} options={filmOptions} onChange={(film) => edit(setAt(['marks', mark.id, 'film'], film), 'Choose the film')} />
+              <TextWord
+                label="Name of the mark"
+                value={mark.name}
+                onChange={(name) => edit(setAt(['marks', mark.id, 'name'], name), 'Name the mark')}
+              />{' '}
+              is a{' '}
+              <Choice
+                label="Technique"
+                value={mark.technique}
+                options={(Object.keys(TECHNIQUES) as TechniqueId[]).map((value) => ({
+                  value,
+                  label: TECHNIQUES[value].name,
+                }))}
+                onChange={(technique) => {
+                  const film =
+                    technique === 'stencil' ? shop.films.find((f) => f.kind === 'stencil') : shop.films.find((f) => f.kind === 'permanent');
+                  edit(
+                    [
+                      ...setAt(['marks', mark.id, 'technique'], technique),
+                      ...(film ? setAt(['marks', mark.id, 'film'], film.id) : []),
+                      ...setAt(['marks', mark.id, 'colourFilms'], {}),
+                      ...(technique === 'stencil' && !mark.paint && shop.paints[0]
+                        ? setAt(['marks', mark.id, 'paint'], shop.paints[0].id)
+                        : []),
+                    ],
+                    'Change the technique',
+                  );
+                }}
+              />{' '}
+              cut from{' '}
+              <Choice
+                label="Film"
+                value={mark.film}
+                options={filmOptions}
+                onChange={(film) => edit(setAt(['marks', mark.id, 'film'], film), 'Choose the film')}
+              />
               {mark.technique === 'stencil' && (
                 <>
-                  , painted with <Choice label="Paint" value={mark.paint ?? ''} options={[...(mark.paint ? [] : [{ value: '', label: 'no paint yet' }]), ...shop.paints.filter((p) => p.coat === 'acrylic' || p.coat === 'chalkPaint').map((p) => ({ value: p.id, label: p.name }))]} onChange={(paint) => edit(setAt(['marks', mark.id, 'paint'], paint), 'Choose the paint')} />
+                  , painted with{' '}
+                  <Choice
+                    label="Paint"
+                    value={mark.paint ?? ''}
+                    options={[
+                      ...(mark.paint ? [] : [{ value: '', label: 'no paint yet' }]),
+                      ...shop.paints
+                        .filter((p) => p.coat === 'acrylic' || p.coat === 'chalkPaint')
+                        .map((p) => ({ value: p.id, label: p.name })),
+                    ]}
+                    onChange={(paint) => edit(setAt(['marks', mark.id, 'paint'], paint), 'Choose the paint')}
+                  />
                 </>
               )}
-              , <Switch label="Flip" on={mark.flip} yes="flipped left to right" no="not flipped" onChange={(on) => edit(setAt(['marks', mark.id, 'flip'], on), 'Flip')} />.
+              ,{' '}
+              <Switch
+                label="Flip"
+                on={mark.flip}
+                yes="flipped left to right"
+                no="not flipped"
+                onChange={(on) => edit(setAt(['marks', mark.id, 'flip'], on), 'Flip')}
+              />
+              .
             </Sentence>
             {job.marks.length > 1 && (
-              <button type="button" className="btn btn-xs btn-ghost border-base-300 mt-1" onClick={() => edit([{ op: 'remove', path: ['marks', mark.id] }], 'Take the mark away')}>Take this mark away</button>
+              <button
+                type="button"
+                className="btn btn-xs btn-ghost border-base-300 mt-1"
+                onClick={() => edit([{ op: 'remove', path: ['marks', mark.id] }], 'Take the mark away')}
+              >
+                Take this mark away
+              </button>
             )}
           </div>
           {mark.artwork.kind === 'text' ? (
@@ -180,12 +227,38 @@ export function DrawStation({ job, plan, shop, edit, mark, chooseMark }: Station
               <p className="quiet mb-1 text-sm">Each colour of the drawing is cut from a film, or left to the ground.</p>
               {[...new Set(mark.artwork.parts.map((part) => part.colour))].slice(0, 24).map((colour) => (
                 <Sentence key={colour}>
-                  <span className="border-base-300 mr-2 inline-block size-4 rounded-sm border align-middle" style={{ background: colour }} />
+                  <span
+                    className="border-base-300 mr-2 inline-block size-4 rounded-sm border align-middle"
+                    style={{ background: colour }}
+                  />
                   <span className="measure text-sm">{colour}</span> is{' '}
-                  <Choice label={`Film for ${colour}`} value={colour in mark.colourFilms ? (mark.colourFilms[colour] ?? 'ground') : mark.film} options={[{ value: 'ground', label: 'left to the ground' }, ...filmOptions]} onChange={(film) => edit(setAt(['marks', mark.id, 'colourFilms', colour], film === 'ground' ? null : film), 'Choose a film for a colour')} />
+                  <Choice
+                    label={`Film for ${colour}`}
+                    value={colour in mark.colourFilms ? (mark.colourFilms[colour] ?? 'ground') : mark.film}
+                    options={[{ value: 'ground', label: 'left to the ground' }, ...filmOptions]}
+                    onChange={(film) =>
+                      edit(setAt(['marks', mark.id, 'colourFilms', colour], film === 'ground' ? null : film), 'Choose a film for a colour')
+                    }
+                  />
                 </Sentence>
               ))}
-              <button type="button" className="btn btn-sm btn-ghost border-base-300 mt-1" onClick={() => edit(setAt(['marks', mark.id, 'artwork'], { kind: 'text', lines: [newLine('montserrat')], align: 'centre', lineSpacing: 1 }), 'Use words instead')}>Use words instead</button>
+              <button
+                type="button"
+                className="btn btn-sm btn-ghost border-base-300 mt-1"
+                onClick={() =>
+                  edit(
+                    setAt(['marks', mark.id, 'artwork'], {
+                      kind: 'text',
+                      lines: [newLine('montserrat')],
+                      align: 'centre',
+                      lineSpacing: 1,
+                    }),
+                    'Use words instead',
+                  )
+                }
+              >
+                Use words instead
+              </button>
             </div>
           )}
           {mark.edits.length > 0 && (
@@ -193,8 +266,18 @@ export function DrawStation({ job, plan, shop, edit, mark, chooseMark }: Station
               <h2 className="text-[0.98rem] font-bold">Changed at its real size</h2>
               {mark.edits.map((e) => (
                 <div key={e.id} className="flex items-center gap-2 py-0.5">
-                  <span className="flex-1">{e.kind === 'thicken' ? `${e.by < 0 ? 'Slimmed' : 'Thickened'} by ${Math.abs(e.by)} mm a side` : `Parts under ${e.below} mm² dropped, counters under ${e.fillBelow} mm² filled`}</span>
-                  <button type="button" className="btn btn-xs btn-ghost border-base-300" onClick={() => edit([{ op: 'remove', path: ['marks', mark.id, 'edits', e.id] }], 'Take a change away')}>Take it away</button>
+                  <span className="flex-1">
+                    {e.kind === 'thicken'
+                      ? `${e.by < 0 ? 'Slimmed' : 'Thickened'} by ${Math.abs(e.by)} mm a side`
+                      : `Parts under ${e.below} mm² dropped, counters under ${e.fillBelow} mm² filled`}
+                  </span>
+                  <button
+                    type="button"
+                    className="btn btn-xs btn-ghost border-base-300"
+                    onClick={() => edit([{ op: 'remove', path: ['marks', mark.id, 'edits', e.id] }], 'Take a change away')}
+                  >
+                    Take it away
+                  </button>
                 </div>
               ))}
             </div>

@@ -23,7 +23,8 @@ function moveBy(plan: MarkPlan, dx: number, dy: number, job: Job): Patch {
   const { fitted } = plan;
   const mark = job.marks.find((m) => m.id === plan.mark.id) ?? plan.mark;
   const [x, y] = [mark.offset.x + dx, mark.offset.y + dy];
-  const keep: Patch = mark.size.mode === 'largest' ? setAt(['marks', mark.id, 'size'], { mode: 'width', width: Math.round(fitted.width * 100) / 100 }) : [];
+  const keep: Patch =
+    mark.size.mode === 'largest' ? setAt(['marks', mark.id, 'size'], { mode: 'width', width: Math.round(fitted.width * 100) / 100 }) : [];
   return [...keep, ...setAt(['marks', mark.id, 'offset'], { x: Math.round(x * 100) / 100, y: Math.round(y * 100) / 100 })];
 }
 
@@ -48,10 +49,15 @@ function Movable({ plan, edit, shop, chosen, chooseMark }: DragProps) {
   const move = (event: PointerEvent<SVGGElement>) => {
     if (!drag) return;
     const [dx, dy] = [(event.clientX - drag.fromX) / k, -(event.clientY - drag.fromY) / k];
-    setDrag({ ...drag, dx: snapped(mark.offset.x + dx) - mark.offset.x, dy: snapped(mark.offset.y + dy) - mark.offset.y });
+    setDrag({
+      ...drag,
+      dx: snapped(mark.offset.x + dx) - mark.offset.x,
+      dy: snapped(mark.offset.y + dy) - mark.offset.y,
+    });
   };
   const up = () => {
-    if (drag && (Math.abs(drag.dx) > 0.05 || Math.abs(drag.dy) > 0.05)) edit((job) => moveBy(plan, drag.dx, drag.dy, job), `Move ${mark.name}`);
+    if (drag && (Math.abs(drag.dx) > 0.05 || Math.abs(drag.dy) > 0.05))
+      edit((job) => moveBy(plan, drag.dx, drag.dy, job), `Move ${mark.name}`);
     setDrag(undefined);
   };
   const keys = (event: KeyboardEvent<SVGGElement>) => {
@@ -65,11 +71,20 @@ function Movable({ plan, edit, shop, chosen, chooseMark }: DragProps) {
   };
   const middle = boxCentre(usable.inner ?? usable.clear);
   const { box } = fitted;
-  const moved = { minX: box.minX + shift[0], maxX: box.maxX + shift[0], minY: box.minY + shift[1], maxY: box.maxY + shift[1] };
+  const moved = {
+    minX: box.minX + shift[0],
+    maxX: box.maxX + shift[0],
+    minY: box.minY + shift[1],
+    maxY: box.maxY + shift[1],
+  };
   return (
     <g>
-      {drag && mark.offset.x + drag.dx === 0 && <line x1={x(middle[0])} x2={x(middle[0])} y1={0} y2={height} stroke="var(--wait)" strokeDasharray="6 4" />}
-      {drag && mark.offset.y + drag.dy === 0 && <line x1={0} x2={width} y1={y(middle[1])} y2={y(middle[1])} stroke="var(--wait)" strokeDasharray="6 4" />}
+      {drag && mark.offset.x + drag.dx === 0 && (
+        <line x1={x(middle[0])} x2={x(middle[0])} y1={0} y2={height} stroke="var(--wait)" strokeDasharray="6 4" />
+      )}
+      {drag && mark.offset.y + drag.dy === 0 && (
+        <line x1={0} x2={width} y1={y(middle[1])} y2={y(middle[1])} stroke="var(--wait)" strokeDasharray="6 4" />
+      )}
       <g
         tabIndex={0}
         role="button"
@@ -131,7 +146,10 @@ export function FitStation({ job, plan, shop, edit, mark, chooseMark }: StationP
   const round = job.piece.shape.kind === 'cylinder';
   const drawing = (
     <>
-      <DrawingHead title={round ? 'Wall laid flat, to scale' : 'Face, to scale'} text={`${job.piece.name} · ${round ? `${formatLength((job.piece.shape as { diameter: number }).diameter, system)} across · ` : ''}${formatLength(job.piece.shape.height, system)} tall`}>
+      <DrawingHead
+        title={round ? 'Wall laid flat, to scale' : 'Face, to scale'}
+        text={`${job.piece.name} · ${round ? `${formatLength((job.piece.shape as { diameter: number }).diameter, system)} across · ` : ''}${formatLength(job.piece.shape.height, system)} tall`}
+      >
         {round && (
           <button type="button" className="btn btn-xs btn-ghost border-base-300" aria-pressed={whole} onClick={() => setWhole(!whole)}>
             {whole ? 'Only the front' : 'The whole wrap'}
@@ -139,7 +157,13 @@ export function FitStation({ job, plan, shop, edit, mark, chooseMark }: StationP
         )}
       </DrawingHead>
       <div className="grid flex-1 grid-cols-1 sm:grid-cols-[minmax(0,1fr)_11rem]">
-        <Scaled box={viewOf(job, whole)} pad={[32, 60, 26, 46]} className="h-[22rem] sm:h-auto sm:min-h-[22rem]" label="The marks in their zones, to scale" most={9}>
+        <Scaled
+          box={viewOf(job, whole)}
+          pad={[32, 60, 26, 46]}
+          className="h-[22rem] sm:h-auto sm:min-h-[22rem]"
+          label="The marks in their zones, to scale"
+          most={9}
+        >
           <WallDrawing piece={job.piece} zones={job.zones} active={zone.id} system={system} />
           {inViewOrder(plan.marks).map((m) => (
             <Movable key={m.mark.id} plan={m} edit={edit} shop={shop} chosen={m.mark.id === mark?.id} chooseMark={chooseMark} />
@@ -158,10 +182,18 @@ export function FitStation({ job, plan, shop, edit, mark, chooseMark }: StationP
           )}
           {chosen && chosen.fitted.layers.length > 0 && (
             <>
-              <button type="button" className="btn btn-sm btn-outline btn-primary" onClick={() => sizing({ mode: 'width', width: handy }, 'Next size down')}>
+              <button
+                type="button"
+                className="btn btn-sm btn-outline btn-primary"
+                onClick={() => sizing({ mode: 'width', width: handy }, 'Next size down')}
+              >
                 Next down: {formatLength(handy, system)}
               </button>
-              <button type="button" className="btn btn-sm btn-outline btn-primary" onClick={() => mark && edit(setAt(['marks', mark.id, 'offset'], { x: 0, y: 0 }), 'Centre the mark')}>
+              <button
+                type="button"
+                className="btn btn-sm btn-outline btn-primary"
+                onClick={() => mark && edit(setAt(['marks', mark.id, 'offset'], { x: 0, y: 0 }), 'Centre the mark')}
+              >
                 Centre it
               </button>
             </>
@@ -181,21 +213,80 @@ export function FitStation({ job, plan, shop, edit, mark, chooseMark }: StationP
             <Choice
               label="Size"
               value={mark.size.mode}
-              options={[{ value: 'largest', label: 'as large as fits' }, { value: 'width', label: 'with a width of' }, { value: 'height', label: 'with a height of' }]}
-              onChange={(mode) => sizing(mode === 'largest' ? { mode } : mode === 'width' ? { mode, width: Math.round(chosen.fitted.width * 10) / 10 } : { mode, height: Math.round(chosen.fitted.height * 10) / 10 }, 'Change the size')}
+              options={[
+                { value: 'largest', label: 'as large as fits' },
+                { value: 'width', label: 'with a width of' },
+                { value: 'height', label: 'with a height of' },
+              ]}
+              onChange={(mode) =>
+                sizing(
+                  mode === 'largest'
+                    ? { mode }
+                    : mode === 'width'
+                      ? { mode, width: Math.round(chosen.fitted.width * 10) / 10 }
+                      : { mode, height: Math.round(chosen.fitted.height * 10) / 10 },
+                  'Change the size',
+                )
+              }
             />{' '}
-            {mark.size.mode === 'width' && <LengthWord label="Width of the mark" value={mark.size.width} system={system} least={1} check={good} onChange={(width) => sizing({ mode: 'width', width }, 'Type a width')} />}
-            {mark.size.mode === 'height' && <LengthWord label="Height of the mark" value={mark.size.height} system={system} least={1} onChange={(height) => sizing({ mode: 'height', height }, 'Type a height')} />}
-            {' '}in{' '}
-            <Choice label="Zone" value={zone.id} options={job.zones.map((z) => ({ value: z.id, label: z.name.toLowerCase() }))} onChange={(id) => edit(setAt(['marks', mark.id, 'zone'], id), 'Choose the zone')} /> with{' '}
-            <LengthWord label="Breathing room" value={zone.breathing} system={system} onChange={(mm) => edit(setAt(['zones', zone.id, 'breathing'], mm), 'Change the breathing room')} /> of breathing room,{' '}
-            {mark.offset.x === 0 && mark.offset.y === 0 ? 'centred' : `moved ${formatLength(Math.abs(mark.offset.x), system)} ${mark.offset.x < 0 ? 'left' : 'right'} and ${formatLength(Math.abs(mark.offset.y), system)} ${mark.offset.y < 0 ? 'down' : 'up'}`}, put on{' '}
-            <Switch label="Side" on={mark.seenThrough} yes="the back, seen through" no="the front" onChange={(on) => edit(setAt(['marks', mark.id, 'seenThrough'], on), 'Change the side')} />.
+            {mark.size.mode === 'width' && (
+              <LengthWord
+                label="Width of the mark"
+                value={mark.size.width}
+                system={system}
+                least={1}
+                check={good}
+                onChange={(width) => sizing({ mode: 'width', width }, 'Type a width')}
+              />
+            )}
+            {mark.size.mode === 'height' && (
+              <LengthWord
+                label="Height of the mark"
+                value={mark.size.height}
+                system={system}
+                least={1}
+                onChange={(height) => sizing({ mode: 'height', height }, 'Type a height')}
+              />
+            )}{' '}
+            in{' '}
+            <Choice
+              label="Zone"
+              value={zone.id}
+              options={job.zones.map((z) => ({ value: z.id, label: z.name.toLowerCase() }))}
+              onChange={(id) => edit(setAt(['marks', mark.id, 'zone'], id), 'Choose the zone')}
+            />{' '}
+            with{' '}
+            <LengthWord
+              label="Breathing room"
+              value={zone.breathing}
+              system={system}
+              onChange={(mm) => edit(setAt(['zones', zone.id, 'breathing'], mm), 'Change the breathing room')}
+            />{' '}
+            of breathing room,{' '}
+            {mark.offset.x === 0 && mark.offset.y === 0
+              ? 'centred'
+              : `moved ${formatLength(Math.abs(mark.offset.x), system)} ${mark.offset.x < 0 ? 'left' : 'right'} and ${formatLength(Math.abs(mark.offset.y), system)} ${mark.offset.y < 0 ? 'down' : 'up'}`}
+            , put on{' '}
+            <Switch
+              label="Side"
+              on={mark.seenThrough}
+              yes="the back, seen through"
+              no="the front"
+              onChange={(on) => edit(setAt(['marks', mark.id, 'seenThrough'], on), 'Change the side')}
+            />
+            .
           </Sentence>
           {!inner && <p className="text-error text-sm">The zone is smaller than its breathing room: see Measure.</p>}
         </div>
       )}
-      <Readings plan={plan} edit={edit} mark={mark} stations={['fit', 'draw']} shown={shown} onShow={(r) => setShown(shown === r.id ? undefined : r.id)} />
+      <Readings
+        plan={plan}
+        edit={edit}
+        mark={mark}
+        stations={['fit', 'draw']}
+        shown={shown}
+        onShow={(r) => setShown(shown === r.id ? undefined : r.id)}
+      />
     </StationLayout>
   );
 }

@@ -50,7 +50,9 @@ export function JobPage() {
   const [chosen, setChosen] = useState<string>();
   const edit = useCallback(
     (change: JobChange, label: string) => {
-      editJob(id, change, label).catch((error: unknown) => tell(`The change was not kept: ${error instanceof Error ? error.message : String(error)} Try again, or reload.`, { tone: 'error' }));
+      editJob(id, change, label).catch((error: unknown) =>
+        tell(`The change was not kept: ${error instanceof Error ? error.message : String(error)} Try again, or reload.`, { tone: 'error' }),
+      );
     },
     [id, tell],
   );
@@ -59,7 +61,9 @@ export function JobPage() {
       <div className="sheet p-6">
         <h1 className="text-xl font-bold">This job is not here</h1>
         <p className="mb-3">It may have been on another device, or taken out of the workshop.</p>
-        <Link className="btn btn-primary" to="/jobs">All jobs</Link>
+        <Link className="btn btn-primary" to="/jobs">
+          All jobs
+        </Link>
       </div>
     );
   }
@@ -75,7 +79,9 @@ export function JobPage() {
   };
   const close = () => {
     edit(setAt(['closed'], true), 'Close the job');
-    tell(`${job.name} is closed and off the bench.`, { action: { label: 'Undo', run: () => void editJob(job.id, setAt(['closed'], false), 'Open the job again') } });
+    tell(`${job.name} is closed and off the bench.`, {
+      action: { label: 'Undo', run: () => void editJob(job.id, setAt(['closed'], false), 'Open the job again') },
+    });
     void navigate('/jobs');
   };
   return (
@@ -86,7 +92,13 @@ export function JobPage() {
             <TextWord label="Name of the job" value={job.name} onChange={(name) => edit(setAt(['name'], name), 'Name the job')} />
           </h1>
           <p className="quiet text-[0.9rem] [&_.token]:font-normal [&_.token]:text-inherit [&_.token]:border-transparent">
-            <TextWord label="Client" value={job.client} empty="no client" onChange={(client) => edit(setAt(['client'], client), 'Name the client')} /> · {job.count === 1 ? '' : `${job.count} `}
+            <TextWord
+              label="Client"
+              value={job.client}
+              empty="no client"
+              onChange={(client) => edit(setAt(['client'], client), 'Name the client')}
+            />{' '}
+            · {job.count === 1 ? '' : `${job.count} `}
             {job.piece.name}, {job.marks.length === 1 ? 'one mark' : `${job.marks.length} marks`} each
           </p>
         </div>
@@ -106,13 +118,19 @@ export function JobPage() {
             />
             {plan && plan.schedule.steps.length > 0 && (
               <>
-                {' '}· packed <strong className={`font-head text-[1.05rem] ${late ? 'text-error' : 'text-success'}`}>{formatMoment(plan.schedule.packed, zone)}{late && ' — too late'}</strong>
+                {' '}
+                · packed{' '}
+                <strong className={`font-head text-[1.05rem] ${late ? 'text-error' : 'text-success'}`}>
+                  {formatMoment(plan.schedule.packed, zone)}
+                  {late && ' — too late'}
+                </strong>
               </>
             )}
           </p>
           {plan && (
             <p className="quiet text-[0.86rem]">
-              {formatDuration(plan.handsLeft)} of hands-on work{plan.schedule.latestStart ? ` · start by ${formatMoment(plan.schedule.latestStart, zone)}` : ''}
+              {formatDuration(plan.handsLeft)} of hands-on work
+              {plan.schedule.latestStart ? ` · start by ${formatMoment(plan.schedule.latestStart, zone)}` : ''}
               {plan.schedule.slack !== undefined ? ` · ${formatDuration(plan.schedule.slack)} of slack` : ''}
               {wash ? ` · first wash ${formatMoment(wash.until, zone)}` : ''}
             </p>
@@ -120,17 +138,43 @@ export function JobPage() {
         </div>
       </div>
       {plan && whole && plan.schedule.steps.length > 0 && <JobRibbon job={job} plan={plan} whole={whole} shop={shop} />}
-      <Strip stations={stationsOf(job).map((s) => ({ ...s, to: `/job/${job.id}/${s.id}`, current: s.id === current, peeled: isPeeled(s.id, plan), attention: attentionAt(s.id, plan) }))} />
-      {plan ? <View job={job} plan={plan} shop={shop} edit={edit} mark={mark} chooseMark={setChosen} station={current} /> : <p className="sheet p-6">{job.closed ? 'This job is closed.' : 'Working it out…'}</p>}
+      <Strip
+        stations={stationsOf(job).map((s) => ({
+          ...s,
+          to: `/job/${job.id}/${s.id}`,
+          current: s.id === current,
+          peeled: isPeeled(s.id, plan),
+          attention: attentionAt(s.id, plan),
+        }))}
+      />
+      {plan ? (
+        <View job={job} plan={plan} shop={shop} edit={edit} mark={mark} chooseMark={setChosen} station={current} />
+      ) : (
+        <p className="sheet p-6">{job.closed ? 'This job is closed.' : 'Working it out…'}</p>
+      )}
       <div className="flex flex-wrap gap-2">
-        <button type="button" className="btn btn-sm btn-ghost border-base-300" onClick={() => void exportJob()}>Save as job file</button>
-        <button type="button" className="btn btn-sm btn-ghost border-base-300" onClick={() => window.print()}>Print</button>
+        <button type="button" className="btn btn-sm btn-ghost border-base-300" onClick={() => void exportJob()}>
+          Save as job file
+        </button>
+        <button type="button" className="btn btn-sm btn-ghost border-base-300" onClick={() => window.print()}>
+          Print
+        </button>
         {job.closed ? (
-          <button type="button" className="btn btn-sm btn-ghost border-base-300" onClick={() => edit(setAt(['closed'], false), 'Open the job again')}>Open it again</button>
+          <button
+            type="button"
+            className="btn btn-sm btn-ghost border-base-300"
+            onClick={() => edit(setAt(['closed'], false), 'Open the job again')}
+          >
+            Open it again
+          </button>
         ) : (
-          <button type="button" className="btn btn-sm btn-ghost border-base-300" onClick={close}>Close the job</button>
+          <button type="button" className="btn btn-sm btn-ghost border-base-300" onClick={close}>
+            Close the job
+          </button>
         )}
-        <span className="quiet ml-auto self-center text-sm">Kept in this browser as you go. {whole ? `Planned ${formatMoment(Math.min(whole.at, now()), zone)}.` : ''}</span>
+        <span className="quiet ml-auto self-center text-sm">
+          Kept in this browser as you go. {whole ? `Planned ${formatMoment(Math.min(whole.at, now()), zone)}.` : ''}
+        </span>
       </div>
     </div>
   );

@@ -24,10 +24,26 @@ export function JobRibbon({ job, plan, whole, shop }: { job: Job; plan: JobPlan;
     const between: RibbonWait[] = plan.schedule.steps.flatMap((s) =>
       s.step.after.flatMap((lag): RibbonWait[] => {
         const other = at.get(lag.step);
-        return other && lag.least >= 3 ? [{ id: `${s.step.id}<${lag.step}`, lane: 1, start: other.end, end: other.end + lag.least * 60_000, label: lag.why }] : [];
+        return other && lag.least >= 3
+          ? [
+              {
+                id: `${s.step.id}<${lag.step}`,
+                lane: 1,
+                start: other.end,
+                end: other.end + lag.least * 60_000,
+                label: lag.why,
+              },
+            ]
+          : [];
       }),
     );
-    const after = plan.schedule.care.map((c): RibbonWait => ({ id: c.what, lane: 2, start: c.from, end: c.until, label: `${c.what}, ${c.then} from ${formatMoment(c.until, zone)}${c.packed ? ' — may be packed meanwhile' : ''}` }));
+    const after = plan.schedule.care.map((c): RibbonWait => ({
+      id: c.what,
+      lane: 2,
+      start: c.from,
+      end: c.until,
+      label: `${c.what}, ${c.then} from ${formatMoment(c.until, zone)}${c.packed ? ' — may be packed meanwhile' : ''}`,
+    }));
     const longest = after.toSorted((a, b) => b.end - a.end)[0];
     return { blocks: made, waits: [...between, ...(longest ? [longest] : [])] };
   }, [plan, zone]);
@@ -35,7 +51,17 @@ export function JobRibbon({ job, plan, whole, shop }: { job: Job; plan: JobPlan;
   const hands = formatDuration(plan.handsLeft);
   const done = plan.schedule.steps.filter((s) => s.state === 'done').flatMap((s) => s.spans);
   const windows = [...done, ...whole.schedule.windows].toSorted((a, b) => a.start - b.start);
-  return <Ribbon blocks={blocks} waits={waits} windows={merged(windows)} now={whole.at} deadline={job.deadline} dayName={dayName} label={`Time of ${job.name}: ${hands} of hands left, packed ${formatMoment(plan.schedule.packed, zone)}${job.deadline ? `, wanted ${formatMoment(job.deadline, zone)}` : ''}`} />;
+  return (
+    <Ribbon
+      blocks={blocks}
+      waits={waits}
+      windows={merged(windows)}
+      now={whole.at}
+      deadline={job.deadline}
+      dayName={dayName}
+      label={`Time of ${job.name}: ${hands} of hands left, packed ${formatMoment(plan.schedule.packed, zone)}${job.deadline ? `, wanted ${formatMoment(job.deadline, zone)}` : ''}`}
+    />
+  );
 }
 
 /** Overlapping spans joined. */

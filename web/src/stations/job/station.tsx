@@ -20,7 +20,11 @@ export interface StationProps {
 export function StationLayout({ drawing, children, title }: { drawing: ReactNode; children: ReactNode; title: string }) {
   return (
     <div className="grid gap-4 lg:grid-cols-[minmax(0,1.8fr)_minmax(20rem,1fr)]">
-      <section aria-label={`${title}, drawing`} tabIndex={0} className="sheet flex min-h-[20rem] flex-col overflow-hidden lg:sticky lg:top-3 lg:min-h-[28rem] lg:self-start lg:h-[max(28rem,calc(100vh-20.5rem))] lg:overflow-y-auto">
+      <section
+        aria-label={`${title}, drawing`}
+        tabIndex={0}
+        className="sheet flex min-h-[20rem] flex-col overflow-hidden lg:sticky lg:top-3 lg:min-h-[28rem] lg:self-start lg:h-[max(28rem,calc(100vh-20.5rem))] lg:overflow-y-auto"
+      >
         {drawing}
       </section>
       <section aria-label={title} className="flex flex-col gap-2.5">
@@ -46,20 +50,37 @@ export function Readings({ plan, edit, stations, mark, shown, onShow }: Readings
   return (
     <>
       {sorted.map((reading) => (
-        <ReadingCard key={reading.id} reading={reading} onCure={(cure) => edit(cure.patch, cure.label)} onShow={onShow} shown={shown === reading.id} />
+        <ReadingCard
+          key={reading.id}
+          reading={reading}
+          onCure={(cure) => edit(cure.patch, cure.label)}
+          onShow={onShow}
+          shown={shown === reading.id}
+        />
       ))}
     </>
   );
 }
 
 /** Which mark is worked on, where there are several. */
-export function MarkTabs({ job, mark, chooseMark, children }: Pick<StationProps, 'job' | 'mark' | 'chooseMark'> & { children?: ReactNode }) {
+export function MarkTabs({
+  job,
+  mark,
+  chooseMark,
+  children,
+}: Pick<StationProps, 'job' | 'mark' | 'chooseMark'> & { children?: ReactNode }) {
   if (job.marks.length < 2 && !children) return null;
   return (
     <div className="flex flex-wrap items-center gap-1.5" role="group" aria-label="Marks">
       {job.marks.length > 1 &&
         job.marks.map((m) => (
-          <button key={m.id} type="button" className={`btn btn-sm ${m.id === mark?.id ? 'btn-neutral' : 'btn-ghost border-base-300'}`} aria-pressed={m.id === mark?.id} onClick={() => chooseMark(m.id)}>
+          <button
+            key={m.id}
+            type="button"
+            className={`btn btn-sm ${m.id === mark?.id ? 'btn-neutral' : 'btn-ghost border-base-300'}`}
+            aria-pressed={m.id === mark?.id}
+            onClick={() => chooseMark(m.id)}
+          >
             {m.name}
           </button>
         ))}
@@ -80,4 +101,3 @@ export function DrawingHead({ title, text, children }: { title: string; text?: s
     </div>
   );
 }
-

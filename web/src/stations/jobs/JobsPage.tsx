@@ -52,15 +52,33 @@ export function JobsPage() {
     <div className="flex flex-col gap-5">
       <div className="flex flex-wrap items-center gap-2">
         <h1 className="mr-auto text-[1.65rem] font-extrabold">Jobs</h1>
-        <button type="button" className="btn btn-outline" onClick={() => input.current?.click()}>Open a job file</button>
-        <input ref={input} type="file" accept=".json,application/json" className="hidden" aria-label="Job file" onChange={(event) => void take(event.target.files?.[0])} />
+        <button type="button" className="btn btn-outline" onClick={() => input.current?.click()}>
+          Open a job file
+        </button>
+        <input
+          ref={input}
+          type="file"
+          accept=".json,application/json"
+          className="hidden"
+          aria-label="Job file"
+          onChange={(event) => void take(event.target.files?.[0])}
+        />
       </div>
-      {problem && <p role="alert" className="bg-error text-error-content rounded px-3 py-2">{problem}</p>}
+      {problem && (
+        <p role="alert" className="bg-error text-error-content rounded px-3 py-2">
+          {problem}
+        </p>
+      )}
       {open.length === 0 && (
         <div className="sheet p-6">
           <h2 className="text-xl font-bold">No job is open</h2>
-          <p className="mb-3">A job is one set of equal pieces with their marks: what goes on, how large, from which film, by when. Choose a blank below to begin one.</p>
-          <button type="button" className="btn btn-outline btn-primary" onClick={() => void loadDemo()}>Open the demo workshop</button>
+          <p className="mb-3">
+            A job is one set of equal pieces with their marks: what goes on, how large, from which film, by when. Choose a blank below to
+            begin one.
+          </p>
+          <button type="button" className="btn btn-outline btn-primary" onClick={() => void loadDemo()}>
+            Open the demo workshop
+          </button>
         </div>
       )}
       <ul className="grid gap-3 xl:grid-cols-2">
@@ -70,21 +88,37 @@ export function JobsPage() {
           const next = own?.schedule.steps.find((s) => s.state !== 'done');
           return (
             <li key={job.id}>
-              <Link to={`/job/${job.id}/fit`} className="sheet hover:border-primary grid min-h-36 grid-cols-[10rem_minmax(0,1fr)] gap-3 p-3">
+              <Link
+                to={`/job/${job.id}/fit`}
+                className="sheet hover:border-primary grid min-h-36 grid-cols-[10rem_minmax(0,1fr)] gap-3 p-3"
+              >
                 {own && <FrontView piece={job.piece} marks={own.marks} shop={shop} className="h-36" pad={[4, 4, 8, 4]} />}
                 <div className="col-start-2 min-w-0">
                   <div className="flex items-start gap-2">
                     <h2 className="min-w-0 flex-1 text-lg leading-6 font-bold break-words">{job.name}</h2>
                     {own && <VerdictMark verdict={gravest(own.readings)} />}
                   </div>
-                  <p className="quiet text-sm">{job.client}{job.client && ' · '}{job.count === 1 ? '' : `${job.count} `}{job.piece.name}</p>
+                  <p className="quiet text-sm">
+                    {job.client}
+                    {job.client && ' · '}
+                    {job.count === 1 ? '' : `${job.count} `}
+                    {job.piece.name}
+                  </p>
                   {own && own.schedule.steps.length > 0 && (
                     <p className="mt-1.5 text-[0.95rem]">
-                      packed <strong className={late ? 'text-error' : 'text-success'}>{formatMoment(own.schedule.packed, shop.hours.zone)}{late && ', too late'}</strong>
+                      packed{' '}
+                      <strong className={late ? 'text-error' : 'text-success'}>
+                        {formatMoment(own.schedule.packed, shop.hours.zone)}
+                        {late && ', too late'}
+                      </strong>
                       {job.deadline !== undefined && <> · wanted {formatMoment(job.deadline, shop.hours.zone)}</>}
                     </p>
                   )}
-                  {next && <p className="quiet text-sm">next: {next.step.title[0]!.toLowerCase() + next.step.title.slice(1)} · {formatDuration(own!.handsLeft)} of hands left</p>}
+                  {next && (
+                    <p className="quiet text-sm">
+                      next: {next.step.title[0]!.toLowerCase() + next.step.title.slice(1)} · {formatDuration(own!.handsLeft)} of hands left
+                    </p>
+                  )}
                 </div>
               </Link>
             </li>
@@ -97,12 +131,20 @@ export function JobsPage() {
         <ul className="sheet flex flex-wrap items-end justify-around gap-x-5 gap-y-4 px-4 pt-4 pb-3">
           {BLANKS.map((blank) => (
             <li key={blank.id}>
-              <button type="button" className="hover:text-primary flex w-full min-w-24 flex-col items-center gap-1" onClick={() => void begin(blank)}>
+              <button
+                type="button"
+                className="hover:text-primary flex w-full min-w-24 flex-col items-center gap-1"
+                onClick={() => void begin(blank)}
+              >
                 <span style={{ width: Math.max(30, wide(blank) * 0.55 + 6), height: blank.shape.height * 0.55 + 12 }} className="block">
                   <FrontView piece={pieceOf(blank)} marks={[]} shop={shop} className="size-full" pad={[2, 2, 2, 2]} />
                 </span>
                 <span className="max-w-32 text-center text-sm leading-tight font-bold">{blank.name}</span>
-                <span className="quiet measure text-[0.74rem]">{blank.shape.kind === 'cylinder' ? 'ø ' : ''}{formatLength(wide(blank), shop.lengths, { unit: false, digits: 0 })} × {formatLength(blank.shape.height, shop.lengths, { digits: 0 })}</span>
+                <span className="quiet measure text-[0.74rem]">
+                  {blank.shape.kind === 'cylinder' ? 'ø ' : ''}
+                  {formatLength(wide(blank), shop.lengths, { unit: false, digits: 0 })} ×{' '}
+                  {formatLength(blank.shape.height, shop.lengths, { digits: 0 })}
+                </span>
                 <span className="sr-only">{GROUNDS[blank.ground].name}</span>
               </button>
             </li>
@@ -114,7 +156,11 @@ export function JobsPage() {
           <h2 className="mb-1 text-lg font-bold">Closed</h2>
           <ul className="flex flex-wrap gap-2">
             {closed.map((job) => (
-              <li key={job.id}><Link className="btn btn-sm btn-ghost border-base-300" to={`/job/${job.id}/log`}>{job.name}</Link></li>
+              <li key={job.id}>
+                <Link className="btn btn-sm btn-ghost border-base-300" to={`/job/${job.id}/log`}>
+                  {job.name}
+                </Link>
+              </li>
             ))}
           </ul>
         </section>

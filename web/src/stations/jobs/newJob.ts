@@ -9,7 +9,15 @@ const BEHIND = { cylinder: '#6b4a2b', flat: '#4d6470' };
 
 /** A piece like a blank. */
 export const pieceOf = (blank: Blank): Piece => ({
-  name: blank.name, shape: blank.shape, ground: blank.ground, contact: blank.contact, colour: blank.colour, behind: BEHIND[blank.shape.kind], waxed: false, use: { drink: blank.drink, food: false, dryShort: false }, sealedFirst: false,
+  name: blank.name,
+  shape: blank.shape,
+  ground: blank.ground,
+  contact: blank.contact,
+  colour: blank.colour,
+  behind: BEHIND[blank.shape.kind],
+  waxed: false,
+  use: { drink: blank.drink, food: false, dryShort: false },
+  sealedFirst: false,
 });
 
 /** The film in stock that stands out best from a piece and is made to stay. */
@@ -33,8 +41,26 @@ export function newJob(shop: Shop, blank: Blank, at: number, words = ''): Job {
     zones: [zone],
     marks: [
       {
-        id: newId(), name: 'mark', zone: zone.id, technique: 'decal', artwork: { kind: 'text', align: 'centre', lineSpacing: 1, lines: [{ id: newId(), text: words, face: 'montserrat', scale: 1, spacing: 0 }] },
-        edits: [], colourFilms: {}, film: bestFilm(shop, piece), flip: false, seenThrough: false, size: { mode: 'largest' }, offset: { x: 0, y: 0 }, subtle: false, coats: 2, pullAt: 'halfDry',
+        id: newId(),
+        name: 'mark',
+        zone: zone.id,
+        technique: 'decal',
+        artwork: {
+          kind: 'text',
+          align: 'centre',
+          lineSpacing: 1,
+          lines: [{ id: newId(), text: words, face: 'montserrat', scale: 1, spacing: 0 }],
+        },
+        edits: [],
+        colourFilms: {},
+        film: bestFilm(shop, piece),
+        flip: false,
+        seenThrough: false,
+        size: { mode: 'largest' },
+        offset: { x: 0, y: 0 },
+        subtle: false,
+        coats: 2,
+        pullAt: 'halfDry',
       },
     ],
     priority: 0,
@@ -43,4 +69,3 @@ export function newJob(shop: Shop, blank: Blank, at: number, words = ''): Job {
     closed: false,
   };
 }
-

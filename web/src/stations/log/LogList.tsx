@@ -7,7 +7,15 @@ import { useWorkshop } from '../../storage/useWorkshop';
 import { VerdictMark } from '../../ui/Verdict';
 
 /** Log lines with planned and actual minutes drawn to one scale. */
-export function LogList({ records, shop, jobName }: { records: readonly LogRecord[]; shop: Shop; jobName?: (id: string) => string | undefined }) {
+export function LogList({
+  records,
+  shop,
+  jobName,
+}: {
+  records: readonly LogRecord[];
+  shop: Shop;
+  jobName?: (id: string) => string | undefined;
+}) {
   const { events } = useWorkshop();
   const most = Math.max(10, ...records.flatMap((r) => [r.planned, r.actual]));
   const share = (minutes: number) => `${Math.max(0.6, (100 * minutes) / most)}%`;
@@ -24,18 +32,30 @@ export function LogList({ records, shop, jobName }: { records: readonly LogRecor
           <div className="flex flex-wrap items-baseline gap-x-3">
             <VerdictMark verdict={record.outcome === 'done' ? 'fine' : 'stop'} size={15} />
             <h3 className="min-w-0 flex-1 text-[0.98rem] font-bold">{record.title}</h3>
-            <span className="quiet text-[0.82rem]">{jobName?.(record.job) ? `${jobName(record.job)} · ` : ''}{formatMoment(record.at, shop.hours.zone)}</span>
-            <button type="button" className="btn btn-xs btn-ghost border-base-300" onClick={() => undo(record)}>Undo</button>
+            <span className="quiet text-[0.82rem]">
+              {jobName?.(record.job) ? `${jobName(record.job)} · ` : ''}
+              {formatMoment(record.at, shop.hours.zone)}
+            </span>
+            <button type="button" className="btn btn-xs btn-ghost border-base-300" onClick={() => undo(record)}>
+              Undo
+            </button>
           </div>
           <div className="mt-1 grid grid-cols-[4.4rem_minmax(0,1fr)_5rem] items-center gap-x-2 text-[0.82rem]">
             <span className="quiet">planned</span>
             <span className="bg-base-300 block h-2.5 rounded-sm" style={{ width: share(record.planned) }} />
             <span className="measure text-right">{formatDuration(record.planned)}</span>
             <span className="quiet">took</span>
-            <span className={`block h-2.5 rounded-sm ${record.actual > record.planned * 1.25 ? 'bg-accent' : 'bg-primary'}`} style={{ width: share(record.actual) }} />
+            <span
+              className={`block h-2.5 rounded-sm ${record.actual > record.planned * 1.25 ? 'bg-accent' : 'bg-primary'}`}
+              style={{ width: share(record.actual) }}
+            />
             <span className="measure text-right">{formatDuration(record.actual)}</span>
           </div>
-          {record.what && <p className="text-[0.9rem]">Went wrong: {record.what.toLowerCase()}.{record.note ? ` ${record.note}` : ''}</p>}
+          {record.what && (
+            <p className="text-[0.9rem]">
+              Went wrong: {record.what.toLowerCase()}.{record.note ? ` ${record.note}` : ''}
+            </p>
+          )}
         </li>
       ))}
     </ol>

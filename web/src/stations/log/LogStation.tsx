@@ -13,7 +13,15 @@ export function LogStation({ job, plan, shop }: StationProps) {
   const drawing = (
     <>
       <DrawingHead title="What was done" text="planned against actual minutes, all to one scale" />
-      <div className="flex-1 p-3">{records.length > 0 ? <LogList records={records} shop={shop} /> : <p className="p-6">Nothing is logged yet. “Done” and “Went wrong” on the Bench or at a step write it here, with the minutes that it took.</p>}</div>
+      <div className="flex-1 p-3">
+        {records.length > 0 ? (
+          <LogList records={records} shop={shop} />
+        ) : (
+          <p className="p-6">
+            Nothing is logged yet. “Done” and “Went wrong” on the Bench or at a step write it here, with the minutes that it took.
+          </p>
+        )}
+      </div>
     </>
   );
   return (
@@ -21,9 +29,15 @@ export function LogStation({ job, plan, shop }: StationProps) {
       <div className="sheet px-4 py-3">
         <p className="measure text-2xl font-semibold">{formatDuration(totals.actual)}</p>
         <p>
-          of hands so far, {formatDuration(totals.planned)} were planned{records.length > 0 ? ` (×${(totals.actual / Math.max(0.1, totals.planned)).toFixed(2)})` : ''}. {totals.wrong === 0 ? 'Nothing went wrong.' : totals.wrong === 1 ? 'One step went wrong.' : `${totals.wrong} steps went wrong.`}
+          of hands so far, {formatDuration(totals.planned)} were planned
+          {records.length > 0 ? ` (×${(totals.actual / Math.max(0.1, totals.planned)).toFixed(2)})` : ''}.{' '}
+          {totals.wrong === 0 ? 'Nothing went wrong.' : totals.wrong === 1 ? 'One step went wrong.' : `${totals.wrong} steps went wrong.`}
         </p>
-        <p className="quiet text-sm">{left === 0 ? 'Every step is done: the job can be closed.' : `${left} steps and ${formatDuration(plan.handsLeft)} of hands are left.`}</p>
+        <p className="quiet text-sm">
+          {left === 0
+            ? 'Every step is done: the job can be closed.'
+            : `${left} steps and ${formatDuration(plan.handsLeft)} of hands are left.`}
+        </p>
       </div>
     </StationLayout>
   );

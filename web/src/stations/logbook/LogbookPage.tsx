@@ -12,11 +12,14 @@ export function LogbookPage() {
     <div className="flex flex-col gap-3">
       <h1 className="text-[1.65rem] font-extrabold">Logbook</h1>
       {records.length === 0 ? (
-        <p className="sheet p-6">Nothing is logged yet. Each “Done” and “Went wrong” writes a line here, with the minutes that it was to take and took.</p>
+        <p className="sheet p-6">
+          Nothing is logged yet. Each “Done” and “Went wrong” writes a line here, with the minutes that it was to take and took.
+        </p>
       ) : (
         <>
           <p>
-            {records.length} {records.length === 1 ? 'step' : 'steps'}, {formatDuration(totals.actual)} of hands where {formatDuration(totals.planned)} were planned; {totals.wrong === 0 ? 'nothing went wrong' : `${totals.wrong} went wrong`}.
+            {records.length} {records.length === 1 ? 'step' : 'steps'}, {formatDuration(totals.actual)} of hands where{' '}
+            {formatDuration(totals.planned)} were planned; {totals.wrong === 0 ? 'nothing went wrong' : `${totals.wrong} went wrong`}.
           </p>
           <LogList records={records.slice(0, 200)} shop={shop} jobName={(id) => jobs.find((j) => j.id === id)?.name} />
         </>

@@ -36,14 +36,22 @@ export function QuickPage() {
     const piece = pieceOf(next);
     const zone = { ...usualZone(draft.zones[0]!.id, piece), lipBand: piece.use.drink ? LIMITS.lipBand : 0 };
     setBlank(id);
-    setDraft((job) => ({ ...job, piece, zones: [{ ...zone, breathing: usualBreathing(zone.width, zone.height - zone.lipBand, false) }], marks: [{ ...job.marks[0]!, film: bestFilm(shop, piece), edits: [] }] }));
+    setDraft((job) => ({
+      ...job,
+      piece,
+      zones: [{ ...zone, breathing: usualBreathing(zone.width, zone.height - zone.lipBand, false) }],
+      marks: [{ ...job.marks[0]!, film: bestFilm(shop, piece), edits: [] }],
+    }));
   };
   const setWords = (text: string) => {
     change(['marks', mark.id, 'artwork', 'lines', line!.id, 'text'], text);
     change(['name'], text.trim() || 'Quick mark');
   };
   const cure = (c: Cure) => setDraft((job) => applyPatch(job, c.patch).document);
-  const speaking = useMemo(() => (plan?.readings ?? []).filter((r) => r.verdict !== 'fine' && r.id !== 'date' && r.station !== 'cure'), [plan]);
+  const speaking = useMemo(
+    () => (plan?.readings ?? []).filter((r) => r.verdict !== 'fine' && r.id !== 'date' && r.station !== 'cure'),
+    [plan],
+  );
   const layout = plan?.layouts[0];
   const fitted = plan?.marks[0]?.fitted;
   const save = async () => {
@@ -66,26 +74,83 @@ export function QuickPage() {
       <section aria-label="Quick mark" className="sheet px-5 py-4">
         <h1 className="text-[1.65rem] font-extrabold">Quick mark</h1>
         <div className="mt-2 text-[1.22rem] leading-[2.6rem]">
-          <label className="sr-only" htmlFor="quick-word">Word</label>
-          <input id="quick-word" className="input input-lg w-full text-xl" placeholder="Type the word" value={words} maxLength={80} onChange={(event) => setWords(event.target.value)} autoFocus autoComplete="off" />
-          in <Choice label="Face" value={line?.face ?? 'montserrat'} options={FACES.map((f) => ({ value: f.id, label: f.name, group: f.family }))} onChange={(face) => change(['marks', mark.id, 'artwork', 'lines', line!.id, 'face'], face)} /> on a{' '}
-          <Choice label="Piece" value={blank} options={BLANKS.map((b) => ({ value: b.id, label: b.name }))} onChange={setPiece} />,{' '}
-          <Choice label="Size" value={typed.mode} options={[{ value: 'largest', label: 'as large as fits' }, { value: 'width', label: 'with a width of' }]} onChange={(mode) => setMark('size', mode === 'width' ? { mode, width: Math.round(fitted?.width ?? 60) } : { mode: 'largest' })} />{' '}
-          {typed.mode === 'width' && <LengthWord label="Width of the mark" value={typed.width} system={system} least={1} onChange={(width) => setMark('size', { mode: 'width', width })} />}, from{' '}
-          <Choice label="Film" value={mark.film} options={shop.films.filter((f) => f.kind !== 'stencil').map((f) => ({ value: f.id, label: f.name }))} onChange={(film) => setMark('film', film)} />.
+          <label className="sr-only" htmlFor="quick-word">
+            Word
+          </label>
+          <input
+            id="quick-word"
+            className="input input-lg w-full text-xl"
+            placeholder="Type the word"
+            value={words}
+            maxLength={80}
+            onChange={(event) => setWords(event.target.value)}
+            autoFocus
+            autoComplete="off"
+          />
+          in{' '}
+          <Choice
+            label="Face"
+            value={line?.face ?? 'montserrat'}
+            options={FACES.map((f) => ({ value: f.id, label: f.name, group: f.family }))}
+            onChange={(face) => change(['marks', mark.id, 'artwork', 'lines', line!.id, 'face'], face)}
+          />{' '}
+          on a <Choice label="Piece" value={blank} options={BLANKS.map((b) => ({ value: b.id, label: b.name }))} onChange={setPiece} />,{' '}
+          <Choice
+            label="Size"
+            value={typed.mode}
+            options={[
+              { value: 'largest', label: 'as large as fits' },
+              { value: 'width', label: 'with a width of' },
+            ]}
+            onChange={(mode) => setMark('size', mode === 'width' ? { mode, width: Math.round(fitted?.width ?? 60) } : { mode: 'largest' })}
+          />{' '}
+          {typed.mode === 'width' && (
+            <LengthWord
+              label="Width of the mark"
+              value={typed.width}
+              system={system}
+              least={1}
+              onChange={(width) => setMark('size', { mode: 'width', width })}
+            />
+          )}
+          , from{' '}
+          <Choice
+            label="Film"
+            value={mark.film}
+            options={shop.films.filter((f) => f.kind !== 'stencil').map((f) => ({ value: f.id, label: f.name }))}
+            onChange={(film) => setMark('film', film)}
+          />
+          .
         </div>
         <div className="mt-3 flex flex-wrap items-center gap-2">
-          <button type="button" className="btn btn-primary btn-lg" disabled={!layout} onClick={() => void save()}>Save the cut file</button>
-          <button type="button" className="btn btn-outline btn-lg" disabled={!words.trim()} onClick={() => void keep()}>Keep it as a job</button>
-          {plan && fitted && layout && <span className="quiet">{formatLength(fitted.width, system, { unit: false })} × {formatLength(fitted.height, system)} · {formatLength(layout.taken, system, { digits: 0 })} of film · {formatDuration(plan.handsLeft)} of hands</span>}
+          <button type="button" className="btn btn-primary btn-lg" disabled={!layout} onClick={() => void save()}>
+            Save the cut file
+          </button>
+          <button type="button" className="btn btn-outline btn-lg" disabled={!words.trim()} onClick={() => void keep()}>
+            Keep it as a job
+          </button>
+          {plan && fitted && layout && (
+            <span className="quiet">
+              {formatLength(fitted.width, system, { unit: false })} × {formatLength(fitted.height, system)} ·{' '}
+              {formatLength(layout.taken, system, { digits: 0 })} of film · {formatDuration(plan.handsLeft)} of hands
+            </span>
+          )}
         </div>
         <div className="mt-4 grid gap-3 sm:grid-cols-2">
           <FrontView piece={draft.piece} marks={words.trim() ? (plan?.marks ?? []) : []} shop={shop} className="h-72" />
-          {layout && words.trim() ? <FilmDrawing layout={layout} system={system} className="h-72" pad={[12, 70, 34, 10]} /> : <p className="quiet self-center">Type a word: it appears on the piece, as large as fits, and lies on the roll as the knife will cut it.</p>}
+          {layout && words.trim() ? (
+            <FilmDrawing layout={layout} system={system} className="h-72" pad={[12, 70, 34, 10]} />
+          ) : (
+            <p className="quiet self-center">
+              Type a word: it appears on the piece, as large as fits, and lies on the roll as the knife will cut it.
+            </p>
+          )}
         </div>
       </section>
       <section aria-label="What speaks against it" className="flex flex-col gap-2.5">
-        {words.trim() && plan && speaking.length === 0 && <p className="sheet px-4 py-3">Nothing speaks against it. Cut it colour side up, weed the surround, then tape it over.</p>}
+        {words.trim() && plan && speaking.length === 0 && (
+          <p className="sheet px-4 py-3">Nothing speaks against it. Cut it colour side up, weed the surround, then tape it over.</p>
+        )}
         {words.trim() && speaking.map((reading) => <ReadingCard key={reading.id} reading={reading} onCure={cure} />)}
       </section>
     </div>

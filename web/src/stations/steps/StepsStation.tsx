@@ -17,7 +17,10 @@ import { StepCards } from './StepCards';
 
 const WORDS: Record<string, { title: string; text: string }> = {
   prepare: { title: 'The piece, made ready', text: 'Hatched is where film goes: clean there, and keep fingers off.' },
-  place: { title: 'Where each mark goes', text: 'Measured from the foot and from the middle. Lay this beside the piece.' },
+  place: {
+    title: 'Where each mark goes',
+    text: 'Measured from the foot and from the middle. Lay this beside the piece.',
+  },
   paint: { title: 'The stencil on the piece', text: 'Dashed is the film, dotted is how far to mask beyond it.' },
   cure: { title: 'What goes on after the last step', text: 'Bars are drawn to one scale, from when they begin.' },
 };
@@ -34,15 +37,42 @@ function PlaceMarks({ plan, shop, station }: Pick<StationProps, 'plan' | 'shop'>
         if (station === 'paint' && m.mark.technique !== 'stencil') return null;
         return (
           <g key={m.mark.id}>
-            {station === 'prepare' && <rect x={x(box.minX) - 6} y={y(box.maxY) - 6} width={k * (box.maxX - box.minX) + 12} height={k * (box.maxY - box.minY) + 12} fill="url(#clean)" stroke="var(--wait)" />}
-            {station === 'paint' && <MmRect box={growBox(film, LAYOUT.maskingBorder)} stroke="var(--color-base-content)" dash="2 4" fill="var(--liner)" fillOpacity={0.5} />}
-            {station === 'paint' && <MmRect box={film} stroke="var(--color-primary)" dash="7 4" fill="var(--color-primary)" fillOpacity={0.14} />}
+            {station === 'prepare' && (
+              <rect
+                x={x(box.minX) - 6}
+                y={y(box.maxY) - 6}
+                width={k * (box.maxX - box.minX) + 12}
+                height={k * (box.maxY - box.minY) + 12}
+                fill="url(#clean)"
+                stroke="var(--wait)"
+              />
+            )}
+            {station === 'paint' && (
+              <MmRect
+                box={growBox(film, LAYOUT.maskingBorder)}
+                stroke="var(--color-base-content)"
+                dash="2 4"
+                fill="var(--liner)"
+                fillOpacity={0.5}
+              />
+            )}
+            {station === 'paint' && (
+              <MmRect box={film} stroke="var(--color-primary)" dash="7 4" fill="var(--color-primary)" fillOpacity={0.14} />
+            )}
             <MarkShapes plan={m} shop={shop} />
             {station === 'place' && (
               <>
                 <line x1={x(cx)} x2={x(cx)} y1={y(box.maxY) - 16} y2={y(box.minY) + 16} stroke="var(--wait)" strokeDasharray="8 4 2 4" />
                 <Dimension from={[box.minX, 0]} to={[box.minX, box.minY]} beside={-22} system={system} />
-                {Math.abs(cx) > 0.5 && <Dimension from={[Math.min(0, cx), box.maxY]} to={[Math.max(0, cx), box.maxY]} beside={-14} system={system} colour="var(--color-warning)" />}
+                {Math.abs(cx) > 0.5 && (
+                  <Dimension
+                    from={[Math.min(0, cx), box.maxY]}
+                    to={[Math.max(0, cx), box.maxY]}
+                    beside={-14}
+                    system={system}
+                    colour="var(--color-warning)"
+                  />
+                )}
               </>
             )}
           </g>
@@ -72,7 +102,15 @@ function CareBars({ plan, shop }: Pick<StationProps, 'plan' | 'shop'>) {
           </defs>
           {waits.map((wait, i) => (
             <g key={wait.what} transform={`translate(0 ${i * 46 + 10})`}>
-              <rect x={x(wait.from)} y={18} width={Math.max(4, x(wait.until) - x(wait.from))} height={15} rx={2} fill="url(#care)" stroke="var(--wait)" />
+              <rect
+                x={x(wait.from)}
+                y={18}
+                width={Math.max(4, x(wait.until) - x(wait.from))}
+                height={15}
+                rx={2}
+                fill="url(#care)"
+                stroke="var(--wait)"
+              />
               <text x={16} y={12} fontSize={13} fill="var(--color-base-content)">
                 {wait.what} — {formatDuration((wait.until - wait.from) / 60_000)}, {wait.then} from {formatMoment(wait.until, zone)}
               </text>
@@ -80,7 +118,9 @@ function CareBars({ plan, shop }: Pick<StationProps, 'plan' | 'shop'>) {
           ))}
           <g transform={`translate(${x(plan.schedule.packed)} ${46 * waits.length + 12})`}>
             <path d="M0 0v-8" stroke="var(--color-success)" strokeWidth={2} />
-            <text y={14} fontSize={13} textAnchor={x(plan.schedule.packed) > width / 2 ? 'end' : 'start'} fill="var(--color-success)">packed {formatMoment(plan.schedule.packed, zone)}</text>
+            <text y={14} fontSize={13} textAnchor={x(plan.schedule.packed) > width / 2 ? 'end' : 'start'} fill="var(--color-success)">
+              packed {formatMoment(plan.schedule.packed, zone)}
+            </text>
           </g>
         </svg>
       )}
@@ -101,7 +141,8 @@ export function StepsStation({ job, plan, shop, edit, mark, station }: StationPr
   const stencils = job.marks.filter((m) => m.technique === 'stencil');
   const wall: Box = wallBox(job.piece.shape);
   const reach = Math.max(...job.zones.map((z) => Math.abs(z.x) + z.width / 2)) * 1.3;
-  const view: Box = job.piece.shape.kind === 'flat' ? wall : { ...wall, minX: Math.max(wall.minX, -reach), maxX: Math.min(wall.maxX, reach) };
+  const view: Box =
+    job.piece.shape.kind === 'flat' ? wall : { ...wall, minX: Math.max(wall.minX, -reach), maxX: Math.min(wall.maxX, reach) };
   const drawing = (
     <>
       <DrawingHead title={words.title} text={words.text} />
@@ -133,11 +174,40 @@ export function StepsStation({ job, plan, shop, edit, mark, station }: StationPr
           return (
             <div key={m.id} className="sheet px-4 py-3">
               <Sentence>
-                Dab {m.name} with <Choice label={`Paint of ${m.name}`} value={m.paint ?? ''} options={[...(m.paint ? [] : [{ value: '', label: 'no paint yet' }]), ...shop.paints.filter((p) => p.coat === 'acrylic' || p.coat === 'chalkPaint').map((p) => ({ value: p.id, label: p.name }))]} onChange={(p) => edit(setAt(['marks', m.id, 'paint'], p), 'Choose the paint')} /> in{' '}
-                <CountWord label={`Coats of ${m.name}`} value={m.coats} most={9} onChange={(coats) => edit(setAt(['marks', m.id, 'coats'], coats), 'Change the coats')} /> thin coats and pull the film{' '}
-                <Choice label={`Pull ${m.name}`} value={m.pullAt} options={PULL} onChange={(pullAt) => edit(setAt(['marks', m.id, 'pullAt'], pullAt), 'Choose when to pull')} />.
+                Dab {m.name} with{' '}
+                <Choice
+                  label={`Paint of ${m.name}`}
+                  value={m.paint ?? ''}
+                  options={[
+                    ...(m.paint ? [] : [{ value: '', label: 'no paint yet' }]),
+                    ...shop.paints
+                      .filter((p) => p.coat === 'acrylic' || p.coat === 'chalkPaint')
+                      .map((p) => ({ value: p.id, label: p.name })),
+                  ]}
+                  onChange={(p) => edit(setAt(['marks', m.id, 'paint'], p), 'Choose the paint')}
+                />{' '}
+                in{' '}
+                <CountWord
+                  label={`Coats of ${m.name}`}
+                  value={m.coats}
+                  most={9}
+                  onChange={(coats) => edit(setAt(['marks', m.id, 'coats'], coats), 'Change the coats')}
+                />{' '}
+                thin coats and pull the film{' '}
+                <Choice
+                  label={`Pull ${m.name}`}
+                  value={m.pullAt}
+                  options={PULL}
+                  onChange={(pullAt) => edit(setAt(['marks', m.id, 'pullAt'], pullAt), 'Choose when to pull')}
+                />
+                .
               </Sentence>
-              {paint && times && <p className="quiet text-sm">{COATS[paint.coat].name}: touch dry in {formatDuration(times.touchDry)}, to recoat in {formatDuration(times.recoat)} in this room.</p>}
+              {paint && times && (
+                <p className="quiet text-sm">
+                  {COATS[paint.coat].name}: touch dry in {formatDuration(times.touchDry)}, to recoat in {formatDuration(times.recoat)} in
+                  this room.
+                </p>
+              )}
             </div>
           );
         })}
@@ -146,14 +216,21 @@ export function StepsStation({ job, plan, shop, edit, mark, station }: StationPr
           <h2 className="text-[0.98rem] font-bold">Goes with the piece</h2>
           <p className="text-[0.95rem]">
             {job.marks.some((m) => m.technique === 'decal') ? 'Hand wash only, no dishwasher, no soaking. ' : ''}
-            {plan.schedule.care.map((w) => `${w.then[0]!.toUpperCase()}${w.then.slice(1)} not before ${formatMoment(w.until, shop.hours.zone)}: ${w.what}. `).join('')}
+            {plan.schedule.care
+              .map((w) => `${w.then[0]!.toUpperCase()}${w.then.slice(1)} not before ${formatMoment(w.until, shop.hours.zone)}: ${w.what}. `)
+              .join('')}
             {job.piece.use.food ? '' : 'Not for food.'}
           </p>
         </div>
       )}
       <StepCards plan={plan} shop={shop} stations={[station]} />
       <Readings plan={plan} edit={edit} mark={mark} stations={[station]} />
-      {station === 'place' && <p className="quiet text-sm">Height stop under the mark: {plan.marks.map((m) => `${m.mark.name} ${formatLength(m.fitted.box.minY, system)}`).join(', ')} above the foot.</p>}
+      {station === 'place' && (
+        <p className="quiet text-sm">
+          Height stop under the mark: {plan.marks.map((m) => `${m.mark.name} ${formatLength(m.fitted.box.minY, system)}`).join(', ')} above
+          the foot.
+        </p>
+      )}
     </StationLayout>
   );
 }

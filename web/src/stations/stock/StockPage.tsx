@@ -1,7 +1,7 @@
 import { useRef, useState } from 'react';
-import { FILM_KINDS, TAPE_KINDS, COATS } from '@kolleta/core/facts';
+import { TAPE_KINDS, COATS } from '@kolleta/core/facts';
 import { dryingFactor } from '@kolleta/core/finish';
-import { setAt, type Film, type Shop } from '@kolleta/core/job';
+import { setAt, type Film } from '@kolleta/core/job';
 import { formatLength, formatTemperature, good, parseTemperature, refused } from '@kolleta/core/units';
 import { now } from '../../storage/clock';
 import { download, fileName } from '../../storage/download';
@@ -10,39 +10,9 @@ import { useWorkshop } from '../../storage/useWorkshop';
 import { editShop } from '../../storage/editShop';
 import { loadDemo, replaceWorkshop, startEmpty } from '../../storage/workshop';
 import { useTell } from '../../ui/toasts';
-import { Choice, LengthWord, Sentence, TextWord, Typed } from '../../ui/tokens';
+import { Choice, Sentence, TextWord, Typed } from '../../ui/tokens';
 import { usePlan } from '../../workers/usePlan';
-
-/** Rolls are drawn with so many pixels a metre of film and a mm of width. */
-const PX_PER_METRE = 118;
-const PX_PER_MM = 0.075;
-
-function Roll({ film, left, next, system }: { film: Film; left: number; next: number; system: Shop['lengths'] }) {
-  const height = Math.max(18, film.width * PX_PER_MM);
-  const length = (left / 1000) * PX_PER_METRE;
-  const cut = (Math.min(next, left) / 1000) * PX_PER_METRE;
-  const short = next > left;
-  return (
-    <li className="border-base-300/60 grid grid-cols-[minmax(9rem,13rem)_minmax(0,1fr)] items-center gap-3 border-b py-2 last:border-0">
-      <div className="min-w-0">
-        <p className="leading-5 font-bold break-words">{film.name}</p>
-        <p className="quiet text-[0.8rem]">{FILM_KINDS[film.kind].name}, {film.finish} · {formatLength(film.width, system, { digits: 0 })} wide</p>
-      </div>
-      <div className="flex min-w-0 flex-wrap items-center gap-3">
-        <svg width={length + 40} height={height + 8} className="max-w-full" role="img" aria-label={`${formatLength(left, system, { digits: 0 })} left`} preserveAspectRatio="xMinYMid meet" viewBox={`0 0 ${length + 40} ${height + 8}`}>
-          <ellipse cx={12} cy={height / 2 + 4} rx={9} ry={height / 2} fill={film.colour} stroke="var(--color-base-content)" />
-          <ellipse cx={12} cy={height / 2 + 4} rx={3.5} ry={height / 5} fill="var(--color-base-100)" stroke="var(--color-base-content)" strokeWidth={0.7} />
-          <rect x={14} y={4} width={Math.max(1, length)} height={height} fill={film.colour} stroke="var(--color-base-content)" strokeWidth={0.8} />
-          {next > 0 && <rect x={14 + Math.max(0, length - cut)} y={4} width={Math.max(2, cut)} height={height} fill="var(--wait)" fillOpacity={0.4} stroke="var(--color-error)" strokeDasharray="5 3" strokeWidth={1.4} />}
-        </svg>
-        <span className="text-[0.9rem]">
-          <LengthWord label={`${film.name} left`} value={left} system={system} onChange={(mm) => void editShop(setAt(['films', film.id, 'length'], film.length + (mm - left)), 'Count a roll')} /> left
-          {next > 0 && <span className={short ? 'text-error font-bold' : 'quiet'}> · next jobs take {formatLength(next, system, { digits: 0 })}{short ? ': too little' : ''}</span>}
-        </span>
-      </div>
-    </li>
-  );
-}
+import { Roll } from './Roll';
 
 /** Rolls, tapes and paints as they are; the room, the units, and the workshop's file. */
 export function StockPage() {
@@ -66,7 +36,12 @@ export function StockPage() {
     const read = readWorkshopFile(await file.text(), file.name);
     if (input.current) input.current.value = '';
     if (!read.ok) setProblem(`${read.problem.found} ${read.problem.wayOut}`);
-    else setWaiting({ name: `Put “${read.value.shop.name}” in the place of this workshop?`, text: `It holds ${read.value.jobs.length} jobs and ${read.value.events.length} log entries; this one holds ${jobs.length} and ${events.length}.`, run: () => replaceWorkshop(read.value, false) });
+    else
+      setWaiting({
+        name: `Put “${read.value.shop.name}” in the place of this workshop?`,
+        text: `It holds ${read.value.jobs.length} jobs and ${read.value.events.length} log entries; this one holds ${jobs.length} and ${events.length}.`,
+        run: () => replaceWorkshop(read.value, false),
+      });
   };
   const go = async () => {
     if (!waiting) return;
@@ -77,18 +52,35 @@ export function StockPage() {
   };
   return (
     <div className="flex flex-col gap-4">
-      <h1 className="text-[1.65rem] font-extrabold [&_.token]:text-base-content [&_.token]:border-transparent hover:[&_.token]:border-primary"><TextWord label="Name of the workshop" value={shop.name} onChange={(name) => void editShop(setAt(['name'], name), 'Name the workshop')} /></h1>
+      <h1 className="text-[1.65rem] font-extrabold [&_.token]:text-base-content [&_.token]:border-transparent hover:[&_.token]:border-primary">
+        <TextWord
+          label="Name of the workshop"
+          value={shop.name}
+          onChange={(name) => void editShop(setAt(['name'], name), 'Name the workshop')}
+        />
+      </h1>
       <section aria-label="Rolls" className="sheet px-4 py-3">
         <h2 className="text-lg font-bold">Rolls</h2>
         <p className="quiet text-sm">Drawn to one scale along and one across; dashed is where the open jobs will cut.</p>
-        <ul>{shop.films.map((film) => <Roll key={film.id} film={film} left={left(film)} next={next(film)} system={system} />)}</ul>
+        <ul>
+          {shop.films.map((film) => (
+            <Roll key={film.id} film={film} left={left(film)} next={next(film)} system={system} />
+          ))}
+        </ul>
       </section>
       <div className="grid gap-4 lg:grid-cols-2">
         <section aria-label="Tapes and paints" className="sheet px-4 py-3">
           <h2 className="text-lg font-bold">Tapes</h2>
           <ul className="mb-3">
             {shop.tapes.map((tape) => (
-              <li key={tape.id} className="flex flex-wrap justify-between gap-2 py-1"><span><strong>{tape.name}</strong> <span className="quiet">{TAPE_KINDS[tape.kind].name}</span></span><span className="measure text-[0.9rem]">{formatLength(tape.width, system, { digits: 0 })} × {formatLength(tape.length, system, { digits: 0 })}</span></li>
+              <li key={tape.id} className="flex flex-wrap justify-between gap-2 py-1">
+                <span>
+                  <strong>{tape.name}</strong> <span className="quiet">{TAPE_KINDS[tape.kind].name}</span>
+                </span>
+                <span className="measure text-[0.9rem]">
+                  {formatLength(tape.width, system, { digits: 0 })} × {formatLength(tape.length, system, { digits: 0 })}
+                </span>
+              </li>
             ))}
           </ul>
           <h2 className="text-lg font-bold">Paints, stains, sealers</h2>
@@ -97,7 +89,17 @@ export function StockPage() {
               <li key={paint.id} className="flex flex-wrap items-center gap-2 py-1">
                 <span className="border-base-300 inline-block size-5 rounded border" style={{ background: paint.colour }} />
                 <strong>{paint.name}</strong> <span className="quiet flex-1">{COATS[paint.coat].name}</span>
-                <Typed label={`${paint.name} left, ml`} shown={`${Math.floor(paint.volume)} ml`} read={(text) => { const n = Number(text.replace('ml', '').replace(',', '.').trim()); return Number.isFinite(n) && n >= 0 ? good(n) : refused(`"${text}" is not a volume.`, 'millilitres', paint.name, 'Type millilitres, such as 45.'); }} onChange={(volume) => void editShop(setAt(['paints', paint.id, 'volume'], volume), 'Count a paint')} />
+                <Typed
+                  label={`${paint.name} left, ml`}
+                  shown={`${Math.floor(paint.volume)} ml`}
+                  read={(text) => {
+                    const n = Number(text.replace('ml', '').replace(',', '.').trim());
+                    return Number.isFinite(n) && n >= 0
+                      ? good(n)
+                      : refused(`"${text}" is not a volume.`, 'millilitres', paint.name, 'Type millilitres, such as 45.');
+                  }}
+                  onChange={(volume) => void editShop(setAt(['paints', paint.id, 'volume'], volume), 'Count a paint')}
+                />
               </li>
             ))}
           </ul>
@@ -106,30 +108,111 @@ export function StockPage() {
           <div>
             <h2 className="text-lg font-bold">Room and units</h2>
             <Sentence>
-              The workroom has <Typed label="Room temperature" shown={formatTemperature(shop.climate.celsius, shop.temperatures)} read={(text) => parseTemperature(text, shop.temperatures, 'Room temperature')} onChange={(celsius) => void editShop(setAt(['climate', 'celsius'], celsius), 'Change the room')} /> and{' '}
-              <Typed label="Humidity" shown={`${Math.round(shop.climate.humidity * 100)} %`} read={(text) => { const n = Number(text.replace('%', '').trim()); return Number.isFinite(n) && n >= 0 && n <= 99 ? good(n / 100) : refused(`"${text}" is not a humidity.`, '0 to 99 %', 'Humidity', 'Type percent, such as 55.'); }} onChange={(humidity) => void editShop(setAt(['climate', 'humidity'], humidity), 'Change the room')} /> humidity: water-based coats take ×{dryingFactor('water', shop.climate).factor.toFixed(2)}, others ×{dryingFactor('solvent', shop.climate).factor.toFixed(2)} as long. Lengths are shown in{' '}
-              <Choice label="Lengths" value={shop.lengths} options={[{ value: 'mm', label: 'millimetres' }, { value: 'inch', label: 'inches' }]} onChange={(lengths) => void editShop(setAt(['lengths'], lengths), 'Change the units')} />, temperatures in{' '}
-              <Choice label="Temperatures" value={shop.temperatures} options={[{ value: 'C', label: '°C' }, { value: 'F', label: '°F' }]} onChange={(temperatures) => void editShop(setAt(['temperatures'], temperatures), 'Change the units')} />. The clock there is {formatMoment(now(), shop.hours.zone)}{isDemo ? ', the demo’s' : ''}.
+              The workroom has{' '}
+              <Typed
+                label="Room temperature"
+                shown={formatTemperature(shop.climate.celsius, shop.temperatures)}
+                read={(text) => parseTemperature(text, shop.temperatures, 'Room temperature')}
+                onChange={(celsius) => void editShop(setAt(['climate', 'celsius'], celsius), 'Change the room')}
+              />{' '}
+              and{' '}
+              <Typed
+                label="Humidity"
+                shown={`${Math.round(shop.climate.humidity * 100)} %`}
+                read={(text) => {
+                  const n = Number(text.replace('%', '').trim());
+                  return Number.isFinite(n) && n >= 0 && n <= 99
+                    ? good(n / 100)
+                    : refused(`"${text}" is not a humidity.`, '0 to 99 %', 'Humidity', 'Type percent, such as 55.');
+                }}
+                onChange={(humidity) => void editShop(setAt(['climate', 'humidity'], humidity), 'Change the room')}
+              />{' '}
+              humidity: water-based coats take ×{dryingFactor('water', shop.climate).factor.toFixed(2)}, others ×
+              {dryingFactor('solvent', shop.climate).factor.toFixed(2)} as long. Lengths are shown in{' '}
+              <Choice
+                label="Lengths"
+                value={shop.lengths}
+                options={[
+                  { value: 'mm', label: 'millimetres' },
+                  { value: 'inch', label: 'inches' },
+                ]}
+                onChange={(lengths) => void editShop(setAt(['lengths'], lengths), 'Change the units')}
+              />
+              , temperatures in{' '}
+              <Choice
+                label="Temperatures"
+                value={shop.temperatures}
+                options={[
+                  { value: 'C', label: '°C' },
+                  { value: 'F', label: '°F' },
+                ]}
+                onChange={(temperatures) => void editShop(setAt(['temperatures'], temperatures), 'Change the units')}
+              />
+              . The clock there is {formatMoment(now(), shop.hours.zone)}
+              {isDemo ? ', the demo’s' : ''}.
             </Sentence>
           </div>
           <div>
             <h2 className="text-lg font-bold">The workshop as a file</h2>
             <p className="quiet mb-2 text-sm">Everything is kept in this browser only. The file holds all of it: stock, jobs and log.</p>
-            {problem && <p role="alert" className="bg-error text-error-content mb-2 rounded px-3 py-2">{problem}</p>}
+            {problem && (
+              <p role="alert" className="bg-error text-error-content mb-2 rounded px-3 py-2">
+                {problem}
+              </p>
+            )}
             <div className="flex flex-wrap gap-2">
-              <button type="button" className="btn btn-primary" onClick={() => void save()}>Save the workshop</button>
-              <button type="button" className="btn btn-outline" onClick={() => input.current?.click()}>Open a workshop file</button>
-              <input ref={input} type="file" accept=".json,application/json" className="hidden" aria-label="Workshop file" onChange={(event) => void take(event.target.files?.[0])} />
-              <button type="button" className="btn btn-ghost border-base-300" onClick={() => setWaiting({ name: 'Open the demo workshop?', text: `It takes the place of this one: ${jobs.length} jobs and ${events.length} log entries.`, run: loadDemo })}>Demo workshop</button>
-              <button type="button" className="btn btn-ghost border-base-300" onClick={() => setWaiting({ name: 'Begin with no jobs?', text: `Stock, hours and climate stay; ${jobs.length} jobs and ${events.length} log entries go.`, run: startEmpty })}>Begin empty</button>
+              <button type="button" className="btn btn-primary" onClick={() => void save()}>
+                Save the workshop
+              </button>
+              <button type="button" className="btn btn-outline" onClick={() => input.current?.click()}>
+                Open a workshop file
+              </button>
+              <input
+                ref={input}
+                type="file"
+                accept=".json,application/json"
+                className="hidden"
+                aria-label="Workshop file"
+                onChange={(event) => void take(event.target.files?.[0])}
+              />
+              <button
+                type="button"
+                className="btn btn-ghost border-base-300"
+                onClick={() =>
+                  setWaiting({
+                    name: 'Open the demo workshop?',
+                    text: `It takes the place of this one: ${jobs.length} jobs and ${events.length} log entries.`,
+                    run: loadDemo,
+                  })
+                }
+              >
+                Demo workshop
+              </button>
+              <button
+                type="button"
+                className="btn btn-ghost border-base-300"
+                onClick={() =>
+                  setWaiting({
+                    name: 'Begin with no jobs?',
+                    text: `Stock, hours and climate stay; ${jobs.length} jobs and ${events.length} log entries go.`,
+                    run: startEmpty,
+                  })
+                }
+              >
+                Begin empty
+              </button>
             </div>
             {waiting && (
               <div role="alertdialog" aria-label={waiting.name} className="border-accent mt-3 rounded-lg border-2 p-3">
                 <p className="font-bold">{waiting.name}</p>
                 <p className="mb-2 text-sm">{waiting.text} Save the workshop first if you may want it again.</p>
                 <div className="flex gap-2">
-                  <button type="button" className="btn btn-primary btn-sm" onClick={() => void go()}>Do it</button>
-                  <button type="button" className="btn btn-ghost btn-sm" onClick={() => setWaiting(undefined)}>Leave it</button>
+                  <button type="button" className="btn btn-primary btn-sm" onClick={() => void go()}>
+                    Do it
+                  </button>
+                  <button type="button" className="btn btn-ghost btn-sm" onClick={() => setWaiting(undefined)}>
+                    Leave it
+                  </button>
                 </div>
               </div>
             )}

@@ -17,7 +17,10 @@ export function TapeStation({ job, plan, shop, edit, mark, chooseMark }: Station
   const drawing =
     layers.length > 0 && fitted ? (
       <>
-        <DrawingHead title="The grip window" text="Green is the grip that lifts the film off its liner and still lets go of it on the piece. Each dot is one use of a piece of tape, the first the largest; deep green is preferred." />
+        <DrawingHead
+          title="The grip window"
+          text="Green is the grip that lifts the film off its liner and still lets go of it on the piece. Each dot is one use of a piece of tape, the first the largest; deep green is preferred."
+        />
         <div className="px-3">
           {layers.map((layer) => (
             <div key={layer.film.id}>
@@ -26,11 +29,33 @@ export function TapeStation({ job, plan, shop, edit, mark, chooseMark }: Station
             </div>
           ))}
         </div>
-        <Scaled box={growBox(fitted.fitted.box, GRIP_LIMITS.margin)} pad={[14, 66, 30, 24]} className="min-h-44 flex-1" label="The piece of tape over the mark, to scale" most={4}>
-          <MmRect box={growBox(fitted.fitted.box, GRIP_LIMITS.margin)} fill="var(--liner)" fillOpacity={0.9} stroke="var(--color-primary)" dash="8 4" />
+        <Scaled
+          box={growBox(fitted.fitted.box, GRIP_LIMITS.margin)}
+          pad={[14, 66, 30, 24]}
+          className="min-h-44 flex-1"
+          label="The piece of tape over the mark, to scale"
+          most={4}
+        >
+          <MmRect
+            box={growBox(fitted.fitted.box, GRIP_LIMITS.margin)}
+            fill="var(--liner)"
+            fillOpacity={0.9}
+            stroke="var(--color-primary)"
+            dash="8 4"
+          />
           <MarkShapes plan={fitted} shop={shop} />
-          <Dimension from={[fitted.fitted.box.minX - GRIP_LIMITS.margin, fitted.fitted.box.minY - GRIP_LIMITS.margin]} to={[fitted.fitted.box.maxX + GRIP_LIMITS.margin, fitted.fitted.box.minY - GRIP_LIMITS.margin]} beside={10} system={system} />
-          <Dimension from={[fitted.fitted.box.maxX + GRIP_LIMITS.margin, fitted.fitted.box.minY - GRIP_LIMITS.margin]} to={[fitted.fitted.box.maxX + GRIP_LIMITS.margin, fitted.fitted.box.maxY + GRIP_LIMITS.margin]} beside={10} system={system} />
+          <Dimension
+            from={[fitted.fitted.box.minX - GRIP_LIMITS.margin, fitted.fitted.box.minY - GRIP_LIMITS.margin]}
+            to={[fitted.fitted.box.maxX + GRIP_LIMITS.margin, fitted.fitted.box.minY - GRIP_LIMITS.margin]}
+            beside={10}
+            system={system}
+          />
+          <Dimension
+            from={[fitted.fitted.box.maxX + GRIP_LIMITS.margin, fitted.fitted.box.minY - GRIP_LIMITS.margin]}
+            to={[fitted.fitted.box.maxX + GRIP_LIMITS.margin, fitted.fitted.box.maxY + GRIP_LIMITS.margin]}
+            beside={10}
+            system={system}
+          />
         </Scaled>
       </>
     ) : (
@@ -45,12 +70,17 @@ export function TapeStation({ job, plan, shop, edit, mark, chooseMark }: Station
             <h2 className="text-[0.98rem] font-bold">{film.name}</h2>
             <p className="text-[1.05rem] leading-7">
               Take <strong>{choice.tape.name}</strong>: {pieces.pieces === 1 ? 'one piece' : `${pieces.pieces} pieces`} of{' '}
-              <strong className="measure text-[0.94em]">{formatLength(Math.ceil(pieces.width), system, { unit: false })} × {formatLength(Math.ceil(pieces.height), system)}</strong>
-              {pieces.strips > 1 ? `, laid in ${pieces.strips} strips` : ''}, {pieces.usesEach === 1 ? 'used once' : `used up to ${pieces.usesEach} times each`}. {choice.why}
+              <strong className="measure text-[0.94em]">
+                {formatLength(Math.ceil(pieces.width), system, { unit: false })} × {formatLength(Math.ceil(pieces.height), system)}
+              </strong>
+              {pieces.strips > 1 ? `, laid in ${pieces.strips} strips` : ''},{' '}
+              {pieces.usesEach === 1 ? 'used once' : `used up to ${pieces.usesEach} times each`}. {choice.why}
             </p>
             <p className="quiet text-sm">
-              A piece works from use {choice.uses.from} to {choice.uses.to}; {formatLength(pieces.length, system, { digits: 0 })} comes off the roll.
-              {choice.dull > 0 ? ` Press it on clean cloth or glass ${choice.dull === 1 ? 'once' : `${choice.dull} times`} first.` : ''} A substitute only as the last resort.
+              A piece works from use {choice.uses.from} to {choice.uses.to}; {formatLength(pieces.length, system, { digits: 0 })} comes off
+              the roll.
+              {choice.dull > 0 ? ` Press it on clean cloth or glass ${choice.dull === 1 ? 'once' : `${choice.dull} times`} first.` : ''} A
+              substitute only as the last resort.
             </p>
           </div>
         ) : null,

@@ -32,11 +32,28 @@ function Waste({ plan, film }: { plan: MarkPlan; film: string }) {
         </g>
       </g>
       <InMm>
-        <path d={regionPath(stays)} fill={inspection.film.colour} fillRule="evenodd" stroke="var(--color-base-content)" strokeWidth={0.8} vectorEffect="non-scaling-stroke" />
+        <path
+          d={regionPath(stays)}
+          fill={inspection.film.colour}
+          fillRule="evenodd"
+          stroke="var(--color-base-content)"
+          strokeWidth={0.8}
+          vectorEffect="non-scaling-stroke"
+        />
       </InMm>
-      {waste.filter((w) => w.area < WEEDING.smallFrom).map((w, i) => (
-        <circle key={i} cx={x(w.at[0] + mx)} cy={y(w.at[1] + my)} r={Math.max(9, Math.sqrt(w.area) * 2)} fill="none" stroke="var(--color-error)" strokeWidth={2.2} />
-      ))}
+      {waste
+        .filter((w) => w.area < WEEDING.smallFrom)
+        .map((w, i) => (
+          <circle
+            key={i}
+            cx={x(w.at[0] + mx)}
+            cy={y(w.at[1] + my)}
+            r={Math.max(9, Math.sqrt(w.area) * 2)}
+            fill="none"
+            stroke="var(--color-error)"
+            strokeWidth={2.2}
+          />
+        ))}
     </g>
   );
 }
@@ -44,7 +61,10 @@ function Waste({ plan, film }: { plan: MarkPlan; film: string }) {
 /** A path in mm whose fill keeps its pattern in pixels: the pattern is not stretched, the path is. */
 function ScaledPath({ d }: { d: string }) {
   const { k } = useScale();
-  const scaled = useMemo(() => d.replace(/(-?[\d.]+) (-?[\d.]+)/g, (_, a: string, b: string) => `${(Number(a) * k).toFixed(1)} ${(-Number(b) * k).toFixed(1)}`), [d, k]);
+  const scaled = useMemo(
+    () => d.replace(/(-?[\d.]+) (-?[\d.]+)/g, (_, a: string, b: string) => `${(Number(a) * k).toFixed(1)} ${(-Number(b) * k).toFixed(1)}`),
+    [d, k],
+  );
   return <path d={scaled} fillRule="evenodd" />;
 }
 
@@ -55,10 +75,20 @@ export function WeedStation({ job, plan, shop, edit, mark, chooseMark }: Station
   const drawing =
     fitted && mark && layers.length > 0 ? (
       <>
-        <DrawingHead title={mark.technique === 'decal' ? 'Hatched comes off, plain stays' : 'Hatched letters come out, the plain surround stays'} text="ringed pieces are small: hook and tweezers, and count them" />
+        <DrawingHead
+          title={mark.technique === 'decal' ? 'Hatched comes off, plain stays' : 'Hatched letters come out, the plain surround stays'}
+          text="ringed pieces are small: hook and tweezers, and count them"
+        />
         <div className="flex flex-1 flex-col">
           {layers.map((layer) => (
-            <Scaled key={layer.film.id} box={growBox(fitted.fitted.box, 7)} pad={[18, 24, 18, 24]} className="h-72 flex-1" label={`Weeding ${layer.film.name}`} most={12}>
+            <Scaled
+              key={layer.film.id}
+              box={growBox(fitted.fitted.box, 7)}
+              pad={[18, 24, 18, 24]}
+              className="h-72 flex-1"
+              label={`Weeding ${layer.film.name}`}
+              most={12}
+            >
               <Waste plan={fitted} film={layer.film.id} />
             </Scaled>
           ))}
@@ -76,7 +106,10 @@ export function WeedStation({ job, plan, shop, edit, mark, chooseMark }: Station
           <p className="measure my-1 text-2xl font-semibold">{formatDuration(layer.weeding.minutes * job.count)}</p>
           <p className="text-[0.95rem] leading-snug">
             {job.count > 1 ? `${job.count} marks, ${formatDuration(layer.weeding.minutes)} each. ` : ''}
-            {layer.weeding.wastePieces} {layer.weeding.wastePieces === 1 ? 'piece comes' : 'pieces come'} off{layer.weeding.smallPieces > 0 ? `, ${layer.weeding.smallPieces} of them small` : ''}. {mark ? TECHNIQUES[mark.technique].says : ''} {layer.weeding.onCarrier ? 'Weed it while the carrier holds it flat.' : 'Weed it off the carrier.'}
+            {layer.weeding.wastePieces} {layer.weeding.wastePieces === 1 ? 'piece comes' : 'pieces come'} off
+            {layer.weeding.smallPieces > 0 ? `, ${layer.weeding.smallPieces} of them small` : ''}.{' '}
+            {mark ? TECHNIQUES[mark.technique].says : ''}{' '}
+            {layer.weeding.onCarrier ? 'Weed it while the carrier holds it flat.' : 'Weed it off the carrier.'}
           </p>
           <p className="quiet text-sm">Weed on the day of the cut: each day makes it a quarter longer.</p>
         </div>

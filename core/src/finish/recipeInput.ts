@@ -1,0 +1,29 @@
+import type { Climate, Id, Job, Mark, Paint } from '../job';
+import type { LengthSystem } from '../units';
+
+/** What earlier stations found out about one layer of one mark. */
+export interface RecipeLayer {
+  readonly mark: Mark;
+  readonly film: { readonly id: Id; readonly name: string };
+  readonly width: number;
+  readonly height: number;
+  /** mm² of shapes. */
+  readonly area: number;
+  /** Height of its lower edge above the foot, mm. */
+  readonly foot: number;
+  readonly cutMinutes: number;
+  /** mm of film taken for the whole set. */
+  readonly taken: number;
+  readonly weedMinutes: number;
+  readonly weedText: string;
+  readonly tapeText: string;
+  readonly tapePieces: number;
+}
+
+export interface RecipeInput {
+  readonly job: Job;
+  readonly layers: readonly RecipeLayer[];
+  readonly climate: Climate;
+  readonly paints: readonly Paint[];
+  readonly lengths: LengthSystem;
+}

@@ -1,0 +1,159 @@
+import { beforeAll, describe, expect, it } from '@jest/globals';
+import { shippedFaces } from '../../../test/faces';
+import { DEMO_START, demoShop, plateJob, textMark } from '../../../test/sampleJobs';
+import type { Faces } from '../../artwork';
+import type { Job, Mark, Reading, Shop } from '../../job';
+import { Memo, planWorkshop } from '../../plan';
+
+let faces: Faces;
+let shop: Shop;
+const memo = new Memo();
+beforeAll(() => {
+  faces = shippedFaces();
+  shop = demoShop();
+});
+
+const readings = (job: Job, own = shop): readonly Reading[] => planWorkshop([job], own, [], DEMO_START, faces, memo).jobs.get('j')!.readings;
+const read = (kind: string, job: Job, own = shop): Reading | undefined => readings(job, own).find((r) => r.id.split(':')[0] === kind);
+const plate = (mark: Partial<Mark> = {}, piece: Partial<Job['piece']> = {}, word = 'Tern', face = 'montserrat'): Job => {
+  const job = plateJob(textMark(word, mark, face));
+  return { ...job, piece: { ...job.piece, ...piece } };
+};
+
+describe('size', () => {
+  it('is fine inside, a watch in the breathing room, a stop past the zone', () => {
+    const sized = (width: number) => read('size', plate({ size: { mode: 'width', width } }))!.verdict;
+    expect(sized(120)).toBe('fine');
+    expect(sized(185)).toBe('watch');
+    expect(sized(230)).toBe('stop');
+  });
+  it('offers to centre a mark that fits in the middle', () => {
+    const moved = read('size', plate({ size: { mode: 'width', width: 120 }, offset: { x: 60, y: 0 } }))!;
+    expect(moved.verdict).not.toBe('fine');
+    expect(moved.cures.map((c) => c.label)[0]).toBe('Centre it');
+  });
+  it('the largest at a place off the middle still keeps its breathing room', () => {
+    const off = readings(plate({ offset: { x: 40, y: 10 } }));
+    expect(off.find((r) => r.id === 'size:m')!.verdict).toBe('fine');
+  });
+});
+
+describe('how it is seen on a round piece', () => {
+  const round = (width: number) => {
+    const job = plate({ size: { mode: 'width', width } }, { shape: { kind: 'cylinder', diameter: 80, height: 120 } });
+    return read('seen', { ...job, zones: [{ ...job.zones[0]!, width: 240 }] })!;
+  };
+  it('up to 35 % of the wrap is seen at once', () => {
+    expect(round(80).verdict).toBe('fine');
+    expect(round(100).verdict).toBe('watch');
+    expect(round(80).why).toMatch(/From the front it reads \d\d % of its length/);
+  });
+  it('a flat piece has no such reading', () => expect(read('seen', plate())).toBeUndefined());
+});
+
+describe('thin and small parts', () => {
+  it('limits follow the film: what plain film keeps, glitter does not', () => {
+    const thin = (film: string) => read('thin', plate({ film, size: { mode: 'width', width: 24 } }, {}, 'Tern', 'pacifico'))!;
+    expect(thin('white-gloss').limit).toContain('0.8 mm');
+    expect(thin('brick-glitter').limit).toContain('1.5 mm');
+    expect(thin('brick-glitter').verdict).not.toBe('fine');
+  });
+  it('a hair under half the limit is a stop, and its places are pointed at', () => {
+    const hair = read('thin', plate({ size: { mode: 'height', height: 6 } }, {}, 'Fionn', 'dancing-script'))!;
+    expect(hair.verdict).toBe('stop');
+    expect(hair.places!.length).toBeGreaterThan(0);
+  });
+  it('for a stencil it is the film between the openings that counts', () => {
+    const stencil = plate({ technique: 'stencil', film: 'stencil', paint: 'cream', size: { mode: 'width', width: 60 } }, {}, 'HONOUR', 'saira-stencil-one');
+    expect(read('thin', stencil)!.why).toContain('strip');
+  });
+  it('parts under 3 mm² of a decal are lost, counters under 1 mm² stay shut', () => {
+    const small = read('small', plate({ size: { mode: 'height', height: 4 } }, {}, 'oi.'))!;
+    expect(small.verdict).toBe('watch');
+    expect(small.limit).toBe('parts 3 mm², counters 1 mm²');
+    expect(small.cures.some((c) => /Drop/.test(c.label))).toBe(true);
+  });
+  it('when everything is too small there is nothing to drop, and advice instead', () => {
+    const all = read('small', plate({ size: { mode: 'height', height: 1.2 } }, {}, 'i'))!;
+    expect(all.cures.some((c) => /Drop/.test(c.label))).toBe(false);
+    expect(all.advice).toMatch(/larger/);
+  });
+});
+
+describe('contrast', () => {
+  it('names what it is judged against: the piece, what stands behind, or the paint', () => {
+    expect(read('contrast', plate())!.why).toContain('the plate');
+    expect(read('contrast', plate({}, { ground: 'glass', behind: '#7a4a1e' }))!.why).toContain('what stands behind it');
+    expect(read('contrast', plate({ technique: 'stencil', film: 'stencil', paint: 'cream' }))!.why).toContain('Cream acrylic');
+  });
+  it('a clear piece is judged by what is behind it, not by its own tint', () => {
+    const glass = (behind: string) => read('contrast', plate({ film: 'white-gloss' }, { ground: 'glass', colour: '#22302f', behind }))!.verdict;
+    expect(glass('#fbfbf8')).toBe('stop');
+    expect(glass('#3a1a0a')).toBe('fine');
+  });
+  it('offers only films in stock that pass and are left', () => {
+    const low = read('contrast', plate({ film: 'ink-matt' }))!;
+    expect(low.verdict).toBe('stop');
+    const empty = { ...shop, films: shop.films.map((f) => (f.id === 'white-gloss' ? { ...f, length: 0 } : f)) };
+    expect(low.cures.some((c) => c.label.startsWith('White gloss'))).toBe(true);
+    expect(read('contrast', plate({ film: 'ink-matt' }), empty)!.cures.some((c) => c.label.startsWith('White gloss'))).toBe(false);
+  });
+  it('rests when it is subtle on purpose', () => expect(read('contrast', plate({ film: 'ink-matt', subtle: true }))!.verdict).toBe('fine'));
+});
+
+describe('will it stick', () => {
+  it.each([
+    ['glass', 'smooth', 'fine'],
+    ['powderCoat', 'satin', 'fine'],
+    ['polyethylene', 'smooth', 'stop'],
+    ['polypropylene', 'smooth', 'stop'],
+    ['silicone', 'smooth', 'stop'],
+    ['glass', 'openGrain', 'watch'],
+    ['glass', 'ribbed', 'stop'],
+  ] as const)('a decal on %s, %s: %s', (ground, contact, verdict) => expect(read('stick', plate({}, { ground, contact }))!.verdict).toBe(verdict));
+  it('dry, unhandled, short use turns a stop into a watch', () => {
+    const use = { drink: false, food: false, dryShort: true };
+    expect(read('stick', plate({}, { ground: 'polypropylene', use }))!.verdict).toBe('watch');
+  });
+  it('a stencil is a watch at worst', () => {
+    expect(read('stick', plate({ technique: 'stencil', film: 'stencil', paint: 'cream' }, { ground: 'silicone', contact: 'ribbed' }))!.verdict).toBe('watch');
+  });
+  it('wax and cold have readings of their own', () => {
+    expect(read('wax', plate({}, { waxed: true }))!.verdict).toBe('stop');
+    expect(read('wax', plate())).toBeUndefined();
+    expect(read('cold', plate(), { ...shop, climate: { celsius: 8, humidity: 0.5 } })!.verdict).toBe('stop');
+  });
+  it('refused plastics offer advice, not a cure that would not hold', () => {
+    const kit = read('stick', plate({}, { ground: 'polypropylene' }))!;
+    expect(kit.cures).toEqual([]);
+    expect(kit.advice).toMatch(/tag|another plastic/);
+  });
+});
+
+describe('food and lip', () => {
+  const drink = { drink: true, food: false, dryShort: false };
+  it('film within 20 mm of a drinking rim is a stop that the lip band cures', () => {
+    const mug = plate({ size: { mode: 'height', height: 90 } }, { use: drink }, 'I');
+    const food = read('food', mug)!;
+    expect(food.verdict).toBe('stop');
+    expect(food.cures[0]!.label).toMatch(/20 mm below the rim/);
+  });
+  it('food on the piece: on the back of a clear one, or for display', () => {
+    const labels = (ground: 'glass' | 'enamel') => read('food', plate({}, { ground, use: { drink: false, food: true, dryShort: false } }))!.cures.map((c) => c.label);
+    expect(labels('glass')).toEqual(['Put it on the back', 'It is for display only']);
+    expect(labels('enamel')).toEqual(['It is for display only']);
+  });
+});
+
+describe('drawing', () => {
+  it('an empty mark is a stop without readings of fit', () => {
+    const empty = readings(plate({}, {}, '   '));
+    expect(empty.find((r) => r.id === 'empty:m')!.verdict).toBe('stop');
+    expect(empty.some((r) => r.station === 'fit')).toBe(false);
+  });
+  it('a film that does not suit the technique is a watch', () => {
+    expect(read('kind', plate({ film: 'white-removable' }))!.verdict).toBe('watch');
+    expect(read('kind', plate({ technique: 'stencil', film: 'white-gloss', paint: 'cream' }))!.verdict).toBe('watch');
+    expect(read('kind', plate())).toBeUndefined();
+  });
+});
