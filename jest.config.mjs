@@ -11,12 +11,13 @@ const common = {
 export default {
   projects: [
     { ...common, displayName: 'core', rootDir: 'core', testEnvironment: 'node' },
+    { ...common, displayName: 'server', rootDir: 'server', testEnvironment: 'node' },
     {
       ...common,
       displayName: 'web',
       rootDir: 'web',
       testEnvironment: '<rootDir>/test/environment.mjs',
-      setupFiles: ['fake-indexeddb/auto'],
+      setupFiles: ['fake-indexeddb/auto', '<rootDir>/test/sizes.mjs'],
       moduleNameMapper: { '\\.css$': '<rootDir>/test/empty.mjs' },
     },
   ],

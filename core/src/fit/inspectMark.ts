@@ -8,8 +8,6 @@ export interface LayerInspection {
   readonly film: Film;
   /** Least stroke that this film keeps, mm. */
   readonly limit: number;
-  /** Of the film that stays on the liner: letters of a decal, surround of a stencil. */
-  readonly strokes: Thickness;
   readonly pieces: CutPieces;
   /** mm of edge to cut. */
   readonly edge: number;
@@ -26,7 +24,7 @@ export function keptFilm(region: Region, mark: Pick<Mark, 'technique'>): Region 
  *
  * @param films the shop's
  */
-export function inspectMark(layers: readonly Layer[], mark: Mark, films: readonly Film[]): LayerInspection[] {
+export function inspectMark(layers: readonly Layer[], films: readonly Film[]): LayerInspection[] {
   return layers.flatMap(({ film: id, region }) => {
     const film = films.find((f) => f.id === id);
     if (!film || region.length === 0) return [];
@@ -35,10 +33,18 @@ export function inspectMark(layers: readonly Layer[], mark: Mark, films: readonl
       {
         film,
         limit,
-        strokes: thickness(keptFilm(region, mark), limit * 1.25),
         pieces: cutPieces(region),
         edge: edgeLength(region),
       },
     ];
   });
 }
+
+/**
+ * The least strokes of the film that stays, one answer a layer inspected: letters of a decal, surround of a stencil. It is the slow part of an
+ * inspection, and only the reading of thin parts asks for it.
+ */
+export const strokesOf = (layers: readonly Layer[], mark: Mark, inspections: readonly LayerInspection[]): Thickness[] =>
+  inspections.map(({ film, limit }) =>
+    thickness(keptFilm(layers.find((layer) => layer.film === film.id)?.region ?? [], mark), limit * 1.25),
+  );

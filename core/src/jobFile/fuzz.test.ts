@@ -21,16 +21,21 @@ function plant(data: unknown, way: readonly number[], value: unknown): unknown {
 it('any file with something strange in it is taken whole or refused with the place, and never throws', () => {
   let refusedOnes = 0;
   fc.assert(
-    fc.property(fc.constantFrom(...files), fc.array(fc.nat(30), { minLength: 1, maxLength: 8 }), fc.constantFrom(...values), (file, way, value) => {
-      const text = JSON.stringify(plant(JSON.parse(file), way, value));
-      for (const result of [readJobFile(text, 'f.json'), readWorkshopFile(text, 'f.json')]) {
-        if (result.ok) continue;
-        refusedOnes += 1;
-        expect(result.problem.found).toContain('"f.json"');
-        expect(result.problem.where).toContain('f.json');
-        expect(result.problem.wayOut.length).toBeGreaterThan(10);
-      }
-    }),
+    fc.property(
+      fc.constantFrom(...files),
+      fc.array(fc.nat(30), { minLength: 1, maxLength: 8 }),
+      fc.constantFrom(...values),
+      (file, way, value) => {
+        const text = JSON.stringify(plant(JSON.parse(file), way, value));
+        for (const result of [readJobFile(text, 'f.json'), readWorkshopFile(text, 'f.json')]) {
+          if (result.ok) continue;
+          refusedOnes += 1;
+          expect(result.problem.found).toContain('"f.json"');
+          expect(result.problem.where).toContain('f.json');
+          expect(result.problem.wayOut.length).toBeGreaterThan(10);
+        }
+      },
+    ),
     { numRuns: 300, seed: 7 },
   );
   expect(refusedOnes).toBeGreaterThan(300);

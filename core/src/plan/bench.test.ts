@@ -16,9 +16,19 @@ beforeAll(() => {
   faces = shippedFaces();
   demo = demoWorkshop();
 });
-const benchAt = (now: number, events: WorkEvent[] = demo.events): Bench => planWorkshop(demo.jobs, demo.shop, events, now, faces, memo).bench;
+const benchAt = (now: number, events: WorkEvent[] = demo.events): Bench =>
+  planWorkshop(demo.jobs, demo.shop, events, now, faces, memo).bench;
 let n = 0;
-const done = (step: string, at: number): WorkEvent => ({ id: `x${n++}`, at, kind: 'done', job: step.split('/')[0]!, step, title: step, planned: 5, actual: 5 });
+const done = (step: string, at: number): WorkEvent => ({
+  id: `x${n++}`,
+  at,
+  kind: 'done',
+  job: step.split('/')[0]!,
+  step,
+  title: step,
+  planned: 5,
+  actual: 5,
+});
 
 describe('what events say about steps', () => {
   const started: WorkEvent = { id: 'a', at: 10 * MIN, kind: 'started', job: 'j', step: 'j/s', title: 's' };
@@ -30,7 +40,9 @@ describe('what events say about steps', () => {
   it('a step without a start began its actual minutes before', () => expect(stepFacts([finished]).get('j/s')!.startedAt).toBe(10 * MIN));
   it('in any order, and without what was reversed', () => {
     expect(stepFacts([finished, started])).toEqual(stepFacts([started, finished]));
-    expect(stepFacts([started, finished, { id: 'r', at: 16 * MIN, kind: 'reversed', event: 'b' }]).get('j/s')).toEqual({ startedAt: 10 * MIN });
+    expect(stepFacts([started, finished, { id: 'r', at: 16 * MIN, kind: 'reversed', event: 'b' }]).get('j/s')).toEqual({
+      startedAt: 10 * MIN,
+    });
   });
   it('what went wrong ends a step only when it is not done again', () => {
     const wrong = (again: boolean): WorkEvent => ({ ...finished, kind: 'wrong', what: 'A part was lost', again }) as WorkEvent;
@@ -47,7 +59,10 @@ describe('the Bench', () => {
   });
   it('a started step is now, whatever else is due', () => {
     const step = 'regatta-prizes/cut:white-gloss';
-    const bench = benchAt(DEMO_START, [...demo.events, { id: 's', at: DEMO_START - MIN, kind: 'started', job: 'regatta-prizes', step, title: 'cut' }]);
+    const bench = benchAt(DEMO_START, [
+      ...demo.events,
+      { id: 's', at: DEMO_START - MIN, kind: 'started', job: 'regatta-prizes', step, title: 'cut' },
+    ]);
     expect(bench.now!.step.id).toBe(step);
     expect(bench.now!.state).toBe('running');
   });
@@ -55,10 +70,23 @@ describe('the Bench', () => {
     const at = (id: string) => `honour-board/${id}`;
     const wet = [...demo.events, done(at('seal'), DEMO_START)];
     expect(benchAt(DEMO_START + MIN, wet).rack.map((r) => [r.what, r.state])).toContainEqual(['sealer dries before film', 'drying']);
-    const steps = ['cut:stencil', 'cut:cream-matt', 'weed:title:stencil', 'tape:title:stencil', 'clean', 'place:title', 'edge:title', 'paint:title:1', 'paint:title:2'];
+    const steps = [
+      'cut:stencil',
+      'cut:cream-matt',
+      'weed:title:stencil',
+      'tape:title:stencil',
+      'clean',
+      'place:title',
+      'edge:title',
+      'paint:title:1',
+      'paint:title:2',
+    ];
     const painted = [...wet, ...steps.map((s, i) => done(at(s), DEMO_START + (i + 2) * MIN))];
     const end = DEMO_START + 10 * MIN;
-    expect(benchAt(end + 10 * MIN, painted).rack.find((r) => r.id.startsWith(at('pull:title')))).toMatchObject({ state: 'drying', what: 'paint half dry' });
+    expect(benchAt(end + 10 * MIN, painted).rack.find((r) => r.id.startsWith(at('pull:title')))).toMatchObject({
+      state: 'drying',
+      what: 'paint half dry',
+    });
     const open = benchAt(end + 30 * MIN, painted).rack.find((r) => r.id.startsWith(at('pull:title')))!;
     expect(open).toMatchObject({ state: 'open', what: 'pull now' });
     expect((open.until - end) / MIN).toBeCloseTo(30 * 1.453, 0);
@@ -66,7 +94,17 @@ describe('the Bench', () => {
   });
   it('a missed window is said, and the step comes at once', () => {
     const at = (id: string) => `honour-board/${id}`;
-    const steps = ['seal', 'cut:stencil', 'weed:title:stencil', 'tape:title:stencil', 'clean', 'place:title', 'edge:title', 'paint:title:1', 'paint:title:2'];
+    const steps = [
+      'seal',
+      'cut:stencil',
+      'weed:title:stencil',
+      'tape:title:stencil',
+      'clean',
+      'place:title',
+      'edge:title',
+      'paint:title:1',
+      'paint:title:2',
+    ];
     const late = [...demo.events, ...steps.map((s, i) => done(at(s), DEMO_START + i * MIN))];
     const plan = planWorkshop(demo.jobs, demo.shop, late, DEMO_START + 120 * MIN, faces, memo);
     expect(plan.jobs.get('honour-board')!.readings.find((r) => r.id === `missed:${at('pull:title')}`)!.verdict).toBe('watch');
@@ -85,7 +123,13 @@ describe('the Bench', () => {
     expect(planWorkshop([demo.jobs[2]!], demo.shop, all, DEMO_START + MIN, faces, memo).bench.now).toBeUndefined();
   });
   it('an empty workshop has an empty Bench', () => {
-    expect(planWorkshop([], demo.shop, [], DEMO_START, faces, memo).bench).toEqual({ now: undefined, due: false, then: [], rack: [], watch: [] });
+    expect(planWorkshop([], demo.shop, [], DEMO_START, faces, memo).bench).toEqual({
+      now: undefined,
+      due: false,
+      then: [],
+      rack: [],
+      watch: [],
+    });
   });
 });
 

@@ -1,4 +1,4 @@
-import { drawMark, findGlyph, type DrawnMark, type Faces } from '../artwork';
+import { drawMark, findGlyph, type DrawnMark, type Faces, type Layer } from '../artwork';
 import { usableOf, type Usable } from '../blanks';
 import { boxHeight, boxRegion, boxWidth, intersection, regionArea, type Point } from '../geometry';
 import { FILM_KINDS, GROUNDS } from '../facts';
@@ -35,6 +35,7 @@ export interface FittingWork {
   readonly plan: MarkPlan;
   readonly drawn: DrawnMark;
   readonly outline: readonly Point[];
+  readonly shaped: readonly Layer[];
   /** Key of the shaped mark. */
   readonly key: string;
 }
@@ -61,7 +62,7 @@ export function fitOne(job: Job, mark: Mark, zone: Zone, shop: Shop, faces: Face
   const key = keyOf('shape', drawKey, sizing.scale.toPrecision(9), mark.edits);
   const shaped = memo.get(key, () => shapeMark(drawn, sizing.scale, mark));
   const kinds = drawn.layers.map((layer) => shop.films.find((f) => f.id === layer.film));
-  const inspections = memo.get(keyOf('inspect', key, mark.technique, kinds), () => inspectMark(shaped, mark, shop.films));
+  const inspections = memo.get(keyOf('inspect', key, kinds), () => inspectMark(shaped, shop.films));
   const fitted = placeMark(shaped, sizing);
   const behind = GROUNDS[job.piece.ground].clear
     ? { colour: job.piece.behind, name: 'what stands behind it' }
@@ -78,6 +79,7 @@ export function fitOne(job: Job, mark: Mark, zone: Zone, shop: Shop, faces: Face
     },
     drawn,
     outline,
+    shaped,
     key,
   };
 }
@@ -227,7 +229,7 @@ export function markReadings(
   memo: Memo,
   quick: boolean,
 ): Reading[] {
-  const { plan, drawn, outline } = work;
+  const { plan, drawn, outline, shaped } = work;
   if (drawn.layers.length === 0) return [];
   const size = plan.mark.size.mode === 'largest' ? plan.usable : plan.mark.size;
   const remember = <T>(name: string, compute: () => T): T =>
@@ -240,6 +242,7 @@ export function markReadings(
     drawn,
     outline,
     fitted: plan.fitted,
+    shaped,
     inspections: plan.inspections,
     shop,
     behind: plan.behind,

@@ -26,7 +26,7 @@ export interface JobPlan {
 
 /** Everything derived for the workshop. */
 export interface Plan {
-  /** Whether every cure was searched for. */
+  /** Whether every reading is there: a quick plan lacks those of thin parts. */
   readonly complete: boolean;
   /** The moment that it was planned for, UTC ms. */
   readonly at: number;
@@ -77,7 +77,7 @@ const withOverrides = (job: Job, readings: readonly Reading[]): Reading[] =>
  * @param now UTC ms
  * @param faces the faces that ship
  * @param memo keeps stages whose inputs do not change between plans
- * @param effort 'quick' leaves out the cures that have to be searched for, so that a first plan is there sooner
+ * @param effort 'quick' leaves out the readings of thin parts, which take longest, so that a first plan is there sooner
  */
 export function planWorkshop(
   jobs: readonly Job[],

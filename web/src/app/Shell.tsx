@@ -1,5 +1,5 @@
 import { useEffect, useRef, useState } from 'react';
-import { Link, NavLink, Outlet, useLocation, useMatch } from 'react-router';
+import { Link, Outlet, useLocation, useMatch } from 'react-router';
 import { dryingFactor } from '@kolleta/core/finish';
 import { formatTemperature } from '@kolleta/core/units';
 import { redoJob, undoJob } from '../storage/editJob';
@@ -112,14 +112,14 @@ function Inside({ state }: { state: WorkshopState }) {
                     ? pathname === '/'
                     : pathname.startsWith(place.to) || (place.to === '/jobs' && pathname.startsWith('/job/'));
                 return (
-                  <NavLink
+                  <Link
                     key={place.to}
                     to={place.to}
                     aria-current={here ? 'page' : undefined}
                     className={`flex min-h-11 items-center border-b-3 text-[0.95rem] ${here ? 'border-[#D98E16] font-bold' : 'border-transparent text-[#d9d5ca] hover:border-white/40'}`}
                   >
                     {place.name}
-                  </NavLink>
+                  </Link>
                 );
               })}
             </nav>

@@ -1,4 +1,4 @@
-import { NavLink } from 'react-router';
+import { Link } from 'react-router';
 import type { Verdict } from '@kolleta/core/job';
 
 export interface StripStation {
@@ -17,7 +17,7 @@ export function Strip({ stations }: { stations: readonly StripStation[] }) {
   return (
     <nav aria-label="Stations" className="liner grid grid-cols-[repeat(auto-fit,minmax(5.2rem,1fr))] gap-1.5 p-2">
       {stations.map((station) => (
-        <NavLink
+        <Link
           key={station.id}
           to={station.to}
           className="station"
@@ -44,7 +44,7 @@ export function Strip({ stations }: { stations: readonly StripStation[] }) {
               )}
             </svg>
           )}
-        </NavLink>
+        </Link>
       ))}
     </nav>
   );

@@ -7,7 +7,38 @@ import { readTransform } from './svgTransform';
 const SEED = 20261123;
 const BASE =
   '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 90 60"><defs><linearGradient id="g"/></defs><g transform="translate(5 5) scale(1.2)"><path fill="#0e5a61" d="M0 0h40v20c-5 8-9 9-20 2z"/><circle cx="60" cy="20" r="9" style="fill:rgb(217,142,22)"/><rect x="2" y="30" width="30" height="9" rx="2" fill-rule="evenodd"/><polygon points="50,30 60,50 40,50"/></g></svg>';
-const TOKENS = ['<', '>', '/', '"', "'", '&', ';', 'NaN', '1e309', '-1e308', '0', '&#0;', '<!--', ']]>', '<![CDATA[', 'M', 'z', 'A', 'nan', '%', 'url(#g)', 'xlink:href="http://example.invalid/a"', '<script>x()</script>', '\u0000', '🂡', '<!DOCTYPE svg>', '<g>', '</g>', 'matrix(', ')'];
+const TOKENS = [
+  '<',
+  '>',
+  '/',
+  '"',
+  "'",
+  '&',
+  ';',
+  'NaN',
+  '1e309',
+  '-1e308',
+  '0',
+  '&#0;',
+  '<!--',
+  ']]>',
+  '<![CDATA[',
+  'M',
+  'z',
+  'A',
+  'nan',
+  '%',
+  'url(#g)',
+  'xlink:href="http://example.invalid/a"',
+  '<script>x()</script>',
+  '\u0000',
+  '🂡',
+  '<!DOCTYPE svg>',
+  '<g>',
+  '</g>',
+  'matrix(',
+  ')',
+];
 
 /** One cut, doubling, or planting of a token at a random place. */
 const mutation = fc.tuple(fc.constantFrom('cut', 'double', 'plant', 'swap'), fc.nat(BASE.length), fc.nat(40), fc.constantFrom(...TOKENS));
@@ -30,7 +61,8 @@ describe('SVG that somebody broke', () => {
           taken += 1;
           for (const part of result.value.parts) {
             expect(part.colour).toMatch(/^#[0-9a-f]{6}$/);
-            for (const segment of part.path) for (const point of segment.slice(1)) expect((point as unknown as number[]).every(Number.isFinite)).toBe(true);
+            for (const segment of part.path)
+              for (const point of segment.slice(1)) expect((point as unknown as number[]).every(Number.isFinite)).toBe(true);
           }
         } else {
           expect(result.problem.found).toMatch(/^".*" .*\.$/s);
@@ -43,7 +75,9 @@ describe('SVG that somebody broke', () => {
     expect(taken).toBeGreaterThan(20);
   });
   it('path data of any characters gives segments or nothing', () => {
-    const data = fc.array(fc.constantFrom('M', 'm', 'L', 'h', 'V', 'c', 'Q', 't', 'A', 'z', '1', '-2.5', '.3', ' ', ',', 'e5', 'x'), { maxLength: 40 }).map((s) => s.join(''));
+    const data = fc
+      .array(fc.constantFrom('M', 'm', 'L', 'h', 'V', 'c', 'Q', 't', 'A', 'z', '1', '-2.5', '.3', ' ', ',', 'e5', 'x'), { maxLength: 40 })
+      .map((s) => s.join(''));
     fc.assert(
       fc.property(data, (d) => {
         const path = pathFromData(d);

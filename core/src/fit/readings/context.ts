@@ -1,4 +1,4 @@
-import type { DrawnMark } from '../../artwork';
+import type { DrawnMark, Layer } from '../../artwork';
 import type { Usable } from '../../blanks';
 import type { Point } from '../../geometry';
 import type { Job, Mark, Reading, Shop, Zone } from '../../job';
@@ -14,11 +14,13 @@ export interface FitContext {
   readonly drawn: DrawnMark;
   readonly outline: readonly Point[];
   readonly fitted: FittedMark;
+  /** The layers at their size around the mark's own middle. */
+  readonly shaped: readonly Layer[];
   readonly inspections: readonly LayerInspection[];
   readonly shop: Pick<Shop, 'films' | 'paints' | 'climate' | 'lengths' | 'temperatures'>;
   /** What the mark is seen against, #rrggbb, with its name. */
   readonly behind: { colour: string; name: string };
-  /** Leaves out cures that have to be searched for. */
+  /** Leaves out the reading of thin parts, which takes longest. */
   readonly quick: boolean;
   /** Keeps what does not depend on where the mark lies. */
   readonly remember: <T>(name: string, compute: () => T) => T;

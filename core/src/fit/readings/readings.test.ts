@@ -13,7 +13,8 @@ beforeAll(() => {
   shop = demoShop();
 });
 
-const readings = (job: Job, own = shop): readonly Reading[] => planWorkshop([job], own, [], DEMO_START, faces, memo).jobs.get('j')!.readings;
+const readings = (job: Job, own = shop): readonly Reading[] =>
+  planWorkshop([job], own, [], DEMO_START, faces, memo).jobs.get('j')!.readings;
 const read = (kind: string, job: Job, own = shop): Reading | undefined => readings(job, own).find((r) => r.id.split(':')[0] === kind);
 const plate = (mark: Partial<Mark> = {}, piece: Partial<Job['piece']> = {}, word = 'Tern', face = 'montserrat'): Job => {
   const job = plateJob(textMark(word, mark, face));
@@ -64,7 +65,12 @@ describe('thin and small parts', () => {
     expect(hair.places!.length).toBeGreaterThan(0);
   });
   it('for a stencil it is the film between the openings that counts', () => {
-    const stencil = plate({ technique: 'stencil', film: 'stencil', paint: 'cream', size: { mode: 'width', width: 60 } }, {}, 'HONOUR', 'saira-stencil-one');
+    const stencil = plate(
+      { technique: 'stencil', film: 'stencil', paint: 'cream', size: { mode: 'width', width: 60 } },
+      {},
+      'HONOUR',
+      'saira-stencil-one',
+    );
     expect(read('thin', stencil)!.why).toContain('strip');
   });
   it('parts under 3 mm² of a decal are lost, counters under 1 mm² stay shut', () => {
@@ -87,7 +93,8 @@ describe('contrast', () => {
     expect(read('contrast', plate({ technique: 'stencil', film: 'stencil', paint: 'cream' }))!.why).toContain('Cream acrylic');
   });
   it('a clear piece is judged by what is behind it, not by its own tint', () => {
-    const glass = (behind: string) => read('contrast', plate({ film: 'white-gloss' }, { ground: 'glass', colour: '#22302f', behind }))!.verdict;
+    const glass = (behind: string) =>
+      read('contrast', plate({ film: 'white-gloss' }, { ground: 'glass', colour: '#22302f', behind }))!.verdict;
     expect(glass('#fbfbf8')).toBe('stop');
     expect(glass('#3a1a0a')).toBe('fine');
   });
@@ -110,13 +117,17 @@ describe('will it stick', () => {
     ['silicone', 'smooth', 'stop'],
     ['glass', 'openGrain', 'watch'],
     ['glass', 'ribbed', 'stop'],
-  ] as const)('a decal on %s, %s: %s', (ground, contact, verdict) => expect(read('stick', plate({}, { ground, contact }))!.verdict).toBe(verdict));
+  ] as const)('a decal on %s, %s: %s', (ground, contact, verdict) =>
+    expect(read('stick', plate({}, { ground, contact }))!.verdict).toBe(verdict),
+  );
   it('dry, unhandled, short use turns a stop into a watch', () => {
     const use = { drink: false, food: false, dryShort: true };
     expect(read('stick', plate({}, { ground: 'polypropylene', use }))!.verdict).toBe('watch');
   });
   it('a stencil is a watch at worst', () => {
-    expect(read('stick', plate({ technique: 'stencil', film: 'stencil', paint: 'cream' }, { ground: 'silicone', contact: 'ribbed' }))!.verdict).toBe('watch');
+    expect(
+      read('stick', plate({ technique: 'stencil', film: 'stencil', paint: 'cream' }, { ground: 'silicone', contact: 'ribbed' }))!.verdict,
+    ).toBe('watch');
   });
   it('wax and cold have readings of their own', () => {
     expect(read('wax', plate({}, { waxed: true }))!.verdict).toBe('stop');
@@ -139,7 +150,8 @@ describe('food and lip', () => {
     expect(food.cures[0]!.label).toMatch(/20 mm below the rim/);
   });
   it('food on the piece: on the back of a clear one, or for display', () => {
-    const labels = (ground: 'glass' | 'enamel') => read('food', plate({}, { ground, use: { drink: false, food: true, dryShort: false } }))!.cures.map((c) => c.label);
+    const labels = (ground: 'glass' | 'enamel') =>
+      read('food', plate({}, { ground, use: { drink: false, food: true, dryShort: false } }))!.cures.map((c) => c.label);
     expect(labels('glass')).toEqual(['Put it on the back', 'It is for display only']);
     expect(labels('enamel')).toEqual(['It is for display only']);
   });

@@ -1,6 +1,8 @@
 import { formatLength } from '../../units';
 import type { Edit, Mark, Patch } from '../../job';
-import { inspectMark } from '../inspectMark';
+import { inspectMark, strokesOf, type LayerInspection } from '../inspectMark';
+import type { Layer } from '../../artwork';
+import type { Thickness } from '../../geometry';
 import { shapeMark, sizeMark } from '../fitMark';
 import { thickenedBy } from '../../artwork';
 import { setAt } from '../../job';
@@ -8,8 +10,14 @@ import { markLabel, type FitContext, type FitReading } from './context';
 
 const STEP = 0.05;
 const MOST = 1.5;
-const leastOf = (inspections: FitContext['inspections']) =>
-  inspections.reduce((worst, i) => (i.strokes.least / i.limit < worst.strokes.least / worst.limit ? i : worst), inspections[0]!);
+type Measured = LayerInspection & { readonly strokes: Thickness };
+
+const measure = (layers: readonly Layer[], mark: Mark, inspections: readonly LayerInspection[]): Measured[] => {
+  const strokes = strokesOf(layers, mark, inspections);
+  return inspections.map((inspection, i) => ({ ...inspection, strokes: strokes[i]! }));
+};
+const leastOf = (measured: readonly Measured[]): Measured =>
+  measured.reduce((worst, i) => (i.strokes.least / i.limit < worst.strokes.least / worst.limit ? i : worst));
 
 /** The same mark with another thickening. */
 const withThickness = (mark: Mark, by: number): Mark => {
@@ -22,13 +30,13 @@ const withThickness = (mark: Mark, by: number): Mark => {
 function keepsStrokes(context: FitContext, mark: Mark): boolean {
   const sizing = sizeMark(context.drawn, context.outline, mark, context.usable);
   if (sizing.scale <= 0.001) return false;
-  return inspectMark(shapeMark(context.drawn, sizing.scale, mark), mark, context.shop.films).every((i) => i.strokes.least >= i.limit);
+  const layers = shapeMark(context.drawn, sizing.scale, mark);
+  return measure(layers, mark, inspectMark(layers, context.shop.films)).every((i) => i.strokes.least >= i.limit);
 }
 
 /** The least change of thickness that keeps every stroke, mm per side; a stencil is slimmed, so that the film between grows. */
-function cureByThickness(context: FitContext): number | undefined {
-  const { drawn, outline, mark, usable, fitted, inspections } = context;
-  const worst = leastOf(inspections);
+function cureByThickness(context: FitContext, worst: Measured): number | undefined {
+  const { drawn, outline, mark, usable, fitted } = context;
   const sign = mark.technique === 'decal' ? 1 : -1;
   const now = thickenedBy(mark.edits);
   const bare = worst.strokes.least - 2 * sign * now;
@@ -49,8 +57,8 @@ function cureByThickness(context: FitContext): number | undefined {
 /** The thinnest stroke of the film that stays, against what that film keeps. */
 export const thinReading: FitReading = (context) => {
   const { inspections, mark, fitted, shop } = context;
-  if (inspections.length === 0) return undefined;
-  const worst = leastOf(inspections);
+  if (inspections.length === 0 || context.quick) return undefined;
+  const worst = context.remember('strokes', () => leastOf(measure(context.shaped, mark, inspections)));
   const { least } = worst.strokes;
   const say = (mm: number) => formatLength(mm, shop.lengths, { digits: 2 });
   const base = {
@@ -70,7 +78,7 @@ export const thinReading: FitReading = (context) => {
     };
   }
   const cures: { label: string; patch: Patch }[] = [];
-  if (!context.quick && mark.size.mode !== 'largest' && fitted.largestWidth > fitted.width * 1.01) {
+  if (mark.size.mode !== 'largest' && fitted.largestWidth > fitted.width * 1.01) {
     const width = Math.ceil(((fitted.width * worst.limit) / least) * 1.04);
     const larger: Mark = { ...mark, size: { mode: 'width', width } };
     if (width <= fitted.largestWidth && keepsStrokes(context, larger))
@@ -79,7 +87,7 @@ export const thinReading: FitReading = (context) => {
         patch: setAt(['marks', mark.id, 'size'], larger.size),
       });
   }
-  const by = context.quick ? undefined : context.remember('thicken', () => cureByThickness(context));
+  const by = context.remember('thicken', () => cureByThickness(context, worst));
   if (by !== undefined) {
     const change = Math.abs(by - thickenedBy(mark.edits));
     const label = mark.technique === 'decal' ? `Thicken by ${say(change)} a side` : `Slim the openings by ${say(change)} a side`;
@@ -92,7 +100,7 @@ export const thinReading: FitReading = (context) => {
     value: say(least),
     why: `${count === 1 ? `One ${what} is` : `${count >= 24 ? 'Two dozen or more' : count} places of ${what} are`} thinner than this film keeps; ${mark.technique === 'decal' ? 'they lift with the waste' : 'they tear or shift when the paint is dabbed'}.`,
     cures,
-    advice: cures.length === 0 && !context.quick ? 'Choose a stouter face, fewer words, or a larger place.' : undefined,
+    advice: cures.length === 0 ? 'Choose a stouter face, fewer words, or a larger place.' : undefined,
     places: worst.strokes.places
       .filter((place) => place.width < worst.limit)
       .map(({ at }) => [at[0] + fitted.at[0], at[1] + fitted.at[1]] as const),

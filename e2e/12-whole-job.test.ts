@@ -1,0 +1,65 @@
+import { expect, openBench, test } from './workshop';
+
+test('a whole job from a blank to a packed and logged piece', async ({ page }) => {
+  test.setTimeout(180_000);
+  await openBench(page);
+  await page.goto('/#/stock');
+  await page.getByRole('button', { name: 'Begin empty' }).click();
+  await page.getByRole('button', { name: 'Do it' }).click();
+  await page.goto('/#/jobs');
+  await page.getByRole('button', { name: /glazed tile/ }).click();
+  await page.getByRole('link', { name: /^Draw/ }).click();
+  await page.getByLabel('Line 1', { exact: true }).fill('27');
+  await page.getByLabel('Face of line 1').selectOption('archivo-black');
+  await page.getByRole('link', { name: /^Fit/ }).click();
+  await expect(page.getByRole('region', { name: /^Size: fine/ })).toBeVisible();
+  await page.getByRole('link', { name: 'Bench', exact: true }).click();
+  const now = page.getByRole('region', { name: 'Now', exact: true });
+  const titles: string[] = [];
+  // hands do what the Bench says, until nothing is left
+  for (let i = 0; i < 12; i++) {
+    const heading = now.getByRole('heading');
+    if ((await heading.count()) === 0) break;
+    const title = await heading.innerText();
+    titles.push(title);
+    await now.getByRole('button', { name: 'Done' }).click();
+    await expect(page.getByRole('heading', { name: title, exact: true })).toHaveCount(0);
+  }
+  expect(titles.map((t) => t.split(' ')[0])).toEqual(['Cut', 'Weed', 'Tape', 'Wipe', 'Place', 'Check,']);
+  await expect(page.getByRole('heading', { name: 'Nothing to do just now' })).toBeVisible();
+  await expect(page.getByRole('region', { name: 'Drying rack' })).toContainText('adhesive dwells');
+  await page.getByRole('link', { name: 'Logbook' }).click();
+  await expect(page.getByRole('list', { name: 'Log' }).getByRole('listitem')).toHaveCount(6);
+  await page.getByRole('link', { name: 'Stock', exact: true }).click();
+  await expect(page.getByText(/left · next jobs take/)).toHaveCount(0);
+});
+
+test('a drawing is dropped onto the sheet itself', async ({ page }) => {
+  await openBench(page);
+  await page.goto('/#/job/crew-flasks/draw');
+  await expect(page.getByText('The mark as it will be cut')).toBeVisible();
+  const data = await page.evaluateHandle(() => {
+    const transfer = new DataTransfer();
+    transfer.items.add(
+      new File(['<svg xmlns="http://www.w3.org/2000/svg"><circle cx="9" cy="9" r="8" fill="#d98e16"/></svg>'], 'buoy.svg', {
+        type: 'image/svg+xml',
+      }),
+    );
+    return transfer;
+  });
+  const sheet = page.getByText('The mark as it will be cut');
+  await sheet.dispatchEvent('dragover', { dataTransfer: data });
+  await sheet.dispatchEvent('drop', { dataTransfer: data });
+  await expect(page.getByText('buoy.svg is in: 1 shape.')).toBeVisible();
+  await expect(page.getByText('1 separate parts, 0 counters')).toBeVisible();
+});
+
+test('the job sheet prints without the tools around it', async ({ page }) => {
+  await openBench(page);
+  await page.goto('/#/job/regatta-prizes/place');
+  await expect(page.getByRole('heading', { name: /Place prize mark/ })).toBeVisible();
+  await page.emulateMedia({ media: 'print' });
+  await expect(page.getByRole('banner')).toBeHidden();
+  await expect(page.getByRole('button', { name: 'Done' }).first()).toBeHidden();
+  await expect(page.getByRole('heading', { name: /Place prize mark/ })).toBeVisible();
+});

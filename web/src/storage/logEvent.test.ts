@@ -1,0 +1,73 @@
+import { beforeEach, describe, expect, it } from '@jest/globals';
+import type { WorkStep } from '@kolleta/core/finish';
+import { standing } from '@kolleta/core/job';
+import { setClock, now } from './clock';
+import { db } from './db';
+import { finishStep, reverseEvents, startStep } from './logEvent';
+
+const step = (more: Partial<WorkStep> = {}): WorkStep => ({
+  id: 'j/weed',
+  job: 'j',
+  station: 'weed',
+  title: 'Weed',
+  short: 'weed',
+  text: '',
+  hands: 12,
+  after: [],
+  cautions: [],
+  mayPause: true,
+  ...more,
+});
+const MIN = 60_000;
+beforeEach(async () => {
+  await db.events.clear();
+  await setClock(undefined);
+});
+const log = async () => standing(await db.events.toArray());
+
+describe('the log', () => {
+  it('a step without a timer is logged as planned', async () => {
+    const [event] = await finishStep(step());
+    expect(event).toMatchObject({ kind: 'done', planned: 12, actual: 12 });
+  });
+  it('a timed step is logged with the minutes from its start, whatever clock the workshop has', async () => {
+    await setClock(Date.parse('2026-12-01T09:40:00Z'));
+    await startStep(step());
+    await setClock(Date.parse('2026-12-01T09:47:30Z'));
+    const [event] = await finishStep(step());
+    expect(event).toMatchObject({ actual: 7.5 });
+    expect(Math.abs(event!.at - Date.parse('2026-12-01T09:47:30Z'))).toBeLessThan(2000);
+  });
+  it('minutes that the user corrects are the ones kept', async () => {
+    await startStep(step());
+    expect((await finishStep(step(), undefined, 33))[0]).toMatchObject({ actual: 33 });
+  });
+  it('cutting takes film off the roll, also when it went wrong', async () => {
+    const cut = step({ id: 'j/cut:white', takes: { film: 'white', length: 113 } });
+    await finishStep(cut, { what: 'The cut did not go through', again: true });
+    expect((await log()).map((e) => e.kind).sort()).toEqual(['cut', 'wrong']);
+  });
+  it('a second start counts, not one that was finished before', async () => {
+    await setClock(1_000_000 * MIN);
+    await startStep(step());
+    await finishStep(step(), { what: 'A part was lost', again: true });
+    await setClock(1_000_100 * MIN);
+    expect((await finishStep(step()))[0]).toMatchObject({ actual: 12 });
+  });
+  it('undoing adds reversals and takes nothing away', async () => {
+    const events = await finishStep(step({ takes: { film: 'white', length: 5 } }));
+    await reverseEvents(events);
+    expect(await db.events.count()).toBe(4);
+    expect(await log()).toEqual([]);
+  });
+});
+
+describe('the clock', () => {
+  it('is the real one, or one that was set and ticks', async () => {
+    expect(Math.abs(now() - Date.now())).toBeLessThan(50);
+    await setClock(5_000);
+    expect(now()).toBeGreaterThanOrEqual(5_000);
+    expect(now()).toBeLessThan(6_000);
+    expect((await db.settings.get('clockOffset'))!.value).toBeLessThan(0);
+  });
+});

@@ -1,0 +1,58 @@
+import { beforeEach, describe, expect, it } from '@jest/globals';
+import type { Job, Shop } from '@kolleta/core/job';
+import { db } from './db';
+import { fileName } from './download';
+import { editJob } from './editJob';
+import { newId } from './newId';
+import { readWorkshop } from './useWorkshop';
+import { DEMO_START, replaceWorkshop, startEmpty } from './workshop';
+import { now } from './clock';
+
+const shop = { name: 'Mine', films: [] } as unknown as Shop;
+const job = (id: string, createdAt: number): Job => ({ id, name: id, createdAt, marks: [], zones: [] }) as unknown as Job;
+beforeEach(async () => {
+  await Promise.all([db.jobs.clear(), db.events.clear(), db.history.clear(), db.shop.clear(), db.settings.clear()]);
+});
+
+describe('the workshop in the browser', () => {
+  it('is nothing before the first start', async () => expect(await readWorkshop()).toBeUndefined());
+  it('is replaced whole: jobs, log, histories', async () => {
+    await replaceWorkshop({ shop, jobs: [job('a', 2), job('b', 1)], events: [] }, false);
+    await editJob('a', [{ op: 'set', path: ['name'], value: 'x' }], 'Name');
+    await replaceWorkshop({ shop: { ...shop, name: 'Other' }, jobs: [job('c', 1)], events: [] }, false);
+    const state = (await readWorkshop())!;
+    expect(state.shop.name).toBe('Other');
+    expect(state.jobs.map((j) => j.id)).toEqual(['c']);
+    expect(await db.history.count()).toBe(0);
+  });
+  it('lists jobs in the order in which they were made', async () => {
+    await replaceWorkshop({ shop, jobs: [job('late', 9), job('early', 1)], events: [] }, false);
+    expect((await readWorkshop())!.jobs.map((j) => j.id)).toEqual(['early', 'late']);
+  });
+  it('the demo has its own clock, everything else the real one', async () => {
+    await replaceWorkshop({ shop, jobs: [], events: [] }, true);
+    expect(now() - DEMO_START).toBeLessThan(1000);
+    expect((await readWorkshop())!.isDemo).toBe(true);
+    await startEmpty();
+    expect(Math.abs(now() - Date.now())).toBeLessThan(100);
+    expect((await readWorkshop())!).toMatchObject({ isDemo: false, jobs: [] });
+  });
+  it('beginning empty keeps the stock', async () => {
+    await replaceWorkshop({ shop: { ...shop, films: [{ id: 'f' }] } as unknown as Shop, jobs: [job('a', 1)], events: [] }, false);
+    await startEmpty();
+    expect((await readWorkshop())!.shop.films).toHaveLength(1);
+  });
+});
+
+describe('names', () => {
+  it('of files suit any disk', () => {
+    expect(fileName('Crew flasks — “Silver”/2')).toBe('crew-flasks-silver2');
+    expect(fileName('Ærø & Łódź')).toMatch(/^[\w-]+$/);
+    expect(fileName('///')).toBe('kolleta');
+  });
+  it('of things are random and never the same', () => {
+    const ids = Array.from({ length: 500 }, newId);
+    expect(new Set(ids).size).toBe(500);
+    for (const id of ids) expect(id).toMatch(/^[0-9a-z]{10}$/);
+  });
+});
