@@ -31,10 +31,12 @@ export type WorkEvent =
   | { id: Id; at: number; kind: 'overridden'; job: JobId; reading: string; reason: string }
   | { id: Id; at: number; kind: 'reversed'; event: Id };
 
-/** Events without those that were reversed and the reversals themselves, oldest first. */
+/** Events without those that were reversed and the reversals themselves, oldest first; at one moment a start comes before an end. */
 export function standing(events: readonly WorkEvent[]): WorkEvent[] {
   const reversed = new Set(events.flatMap((event) => (event.kind === 'reversed' ? [event.event] : [])));
-  return events.filter((event) => event.kind !== 'reversed' && !reversed.has(event.id)).toSorted((a, b) => a.at - b.at);
+  return events
+    .filter((event) => event.kind !== 'reversed' && !reversed.has(event.id))
+    .toSorted((a, b) => a.at - b.at || Number(b.kind === 'started') - Number(a.kind === 'started'));
 }
 
 /** What a person may say went wrong at a step. */

@@ -1,4 +1,4 @@
-import type { WorkEvent } from '@kolleta/core/job';
+import { standing, type WorkEvent } from '@kolleta/core/job';
 import type { WorkStep } from '@kolleta/core/finish';
 import { MINUTE_MS } from '@kolleta/core/units';
 import { now } from './clock';
@@ -7,9 +7,7 @@ import { newId } from './newId';
 
 /** When a step was begun, if it was and stands. */
 async function startOf(step: string): Promise<number | undefined> {
-  const events = await db.events.toArray();
-  const reversed = new Set(events.flatMap((e) => (e.kind === 'reversed' ? [e.event] : [])));
-  const own = events.filter((e) => 'step' in e && e.step === step && !reversed.has(e.id)).toSorted((a, b) => a.at - b.at);
+  const own = standing(await db.events.toArray()).filter((event) => 'step' in event && event.step === step && event.kind !== 'cut');
   const last = own.at(-1);
   return last?.kind === 'started' ? last.at : undefined;
 }
