@@ -1,41 +1,10 @@
-import { spawn } from 'node:child_process';
 import { gzipSync } from 'node:zlib';
-import { chromium } from '@playwright/test';
-import { findChromium } from '../scripts/setup.mjs';
 import { atMost, median, type Figure } from './figure';
-
-const PORT = 4191;
+import { inBrowser } from './inBrowser';
 
 /** From the first request to a Bench whose Done can be pressed, cold cache, and the script that it takes. */
-export async function startFigures(): Promise<Figure[]> {
-  const server = spawn(process.execPath, ['server/dist/main.js'], {
-    env: { ...process.env, PORT: String(PORT) },
-    stdio: 'ignore',
-  });
-  const browser = await chromium.launch({
-    executablePath: findChromium(),
-    args: [
-      '--no-sandbox',
-      '--disable-gpu',
-      '--disable-quic',
-      '--no-first-run',
-      '--disable-background-networking',
-      '--disable-component-update',
-      '--disable-sync',
-    ],
-  });
-  try {
-    const address = `http://127.0.0.1:${PORT}/`;
-    for (let i = 0; i < 50; i++) {
-      if (
-        await fetch(address).then(
-          (r) => r.ok,
-          () => false,
-        )
-      )
-        break;
-      await new Promise((resolve) => setTimeout(resolve, 100));
-    }
+export const startFigures = (): Promise<Figure[]> =>
+  inBrowser(async (browser, address) => {
     const times: number[] = [];
     let script = 0;
     for (let i = 0; i < 6; i++) {
@@ -44,13 +13,14 @@ export async function startFigures(): Promise<Figure[]> {
       const bodies: Promise<number>[] = [];
       page.on('response', (response) => {
         const url = response.url();
-        if (url.endsWith('.js') && !url.includes('worker'))
+        if (url.endsWith('.js') && !url.includes('worker')) {
           bodies.push(
             response.body().then(
               (b) => gzipSync(b).length,
               () => 0,
             ),
           );
+        }
       });
       const start = performance.now();
       await page.goto(address, { waitUntil: 'commit' });
@@ -62,8 +32,4 @@ export async function startFigures(): Promise<Figure[]> {
       await context.close();
     }
     return [atMost('start/usable-bench', median(times) / 1000, 1.5, 's'), atMost('start/script-gzip', script / 1000, 250, 'kB')];
-  } finally {
-    await browser.close();
-    server.kill();
-  }
-}
+  });
