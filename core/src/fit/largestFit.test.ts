@@ -69,6 +69,21 @@ describe('largest fit, where the answer is known', () => {
         2.5,
       ).scale,
     ).toBe(0));
+  it('an outline whose origin lies on the edge of the zone still has its size', () => {
+    const art: Point[] = [
+      [0, 0],
+      [42, -3],
+      [41, 6],
+    ];
+    const zone: Ring = [
+      [0, 0],
+      [0, -24],
+      [-70, 85],
+    ];
+    const { scale, at } = largestFit(art, zone, 0);
+    expect(scale).toBeGreaterThan(0);
+    expect(largestFit(art, zone, 0, at).scale).toBeCloseTo(scale, 4);
+  });
   it('with room to spare one way it lies in the middle', () => {
     const { at, scale } = largestFit(
       square,

@@ -8,6 +8,9 @@ export interface LargestFit {
   readonly at: Point;
 }
 
+/** An origin this little outside an edge that the outline does not reach beyond is on it, mm. */
+const NEAR = 1e-6;
+
 interface HalfPlane {
   readonly n: Point;
   readonly c: number;
@@ -71,7 +74,7 @@ export function largestFit(points: readonly Point[], zone: Ring, margin: number,
   if (at) {
     const scale = planes.reduce((least, { n, c }, i) => {
       const room = c - margin - (n[0] * at[0] + n[1] * at[1]);
-      return reaches[i]! > 1e-12 ? Math.min(least, room / reaches[i]!) : room < 0 ? 0 : least;
+      return reaches[i]! > 1e-12 ? Math.min(least, room / reaches[i]!) : room < -NEAR ? 0 : least;
     }, Infinity);
     return { scale: Number.isFinite(scale) ? Math.max(0, scale) : 0, at };
   }

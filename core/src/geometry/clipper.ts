@@ -2,7 +2,7 @@ import { ClipType, Clipper, EndType, FillRule, JoinType, PolyTree64, type Path64
 import { CLIPPER_PER_MM } from '../units';
 import type { Part, Point, Region, Ring } from './point';
 import { ringsOf } from './point';
-import { regionArea } from './area';
+import { regionArea, signedArea } from './area';
 
 /*
  * The only door to the polygon library. Everything crosses it as integers, a thousandth of a mm each. The library never
@@ -46,16 +46,24 @@ const toInteger = (ring: Ring): Path64 =>
 const toPaths = (rings: readonly Ring[]): Paths64 => rings.map(toInteger).filter((path) => path.length >= 3);
 const toRing = (path: Path64): Ring => path.map((p): Point => [p.x / CLIPPER_PER_MM, p.y / CLIPPER_PER_MM]);
 
+/** The library's tree as parts. Now and then it hangs an island where a hole should be: what runs counter-clockwise is a part of its own. */
 function treeToRegion(tree: PolyTree64): Region {
   const parts: Part[] = [];
-  const stack: PolyPath64[] = [];
   const children = (node: PolyPath64 | PolyTree64) => Array.from({ length: node.count }, (_, i) => node.child(i) as PolyPath64);
-  stack.push(...children(tree));
-  while (stack.length) {
-    const outer = stack.pop()!;
-    const holes = children(outer);
-    if (outer.poly) parts.push({ outer: toRing(outer.poly), holes: holes.flatMap((hole) => (hole.poly ? [toRing(hole.poly)] : [])) });
-    for (const hole of holes) stack.push(...children(hole));
+  const stack = children(tree);
+  while (stack.length > 0) {
+    const node = stack.pop()!;
+    const outer = node.poly ? toRing(node.poly) : [];
+    const holes: Ring[] = [];
+    for (const child of children(node)) {
+      const ring = child.poly ? toRing(child.poly) : [];
+      if (signedArea(ring) > 0) stack.push(child);
+      else {
+        if (ring.length > 0) holes.push(ring);
+        stack.push(...children(child));
+      }
+    }
+    if (signedArea(outer) > 0) parts.push({ outer, holes });
   }
   return parts;
 }

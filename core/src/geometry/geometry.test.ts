@@ -122,6 +122,23 @@ describe("the polygon library's endless loop", () => {
       { numRuns: 300 },
     );
   });
+  it('takes an island hung where a hole should be for a part of its own', () => {
+    const points: Point[] = [
+      [4, 4],
+      [1, 2],
+      [3, 3],
+      [0, 2],
+      [1, 2],
+      [4, 4],
+      [0, 1],
+      [0, 2],
+      [4, 4],
+      [0, 0],
+      [0, 0],
+      [1, 0],
+    ];
+    expect(faultsOfRegion(regionOf([points, [...points, ...points.toReversed().slice(1)]], 'nonzero'))).toEqual([]);
+  });
   it('takes spikes out until none is left', () => {
     expect(
       withoutSpikes([
