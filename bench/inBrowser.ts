@@ -1,22 +1,13 @@
 import { spawn } from 'node:child_process';
 import { chromium, type Browser } from '@playwright/test';
-import { findChromium } from '../scripts/setup.mjs';
+import { CHROMIUM_ARGS, findChromium } from '../scripts/setup.mjs';
 
 const PORT = 4191;
-const ARGS = [
-  '--no-sandbox',
-  '--disable-gpu',
-  '--disable-quic',
-  '--no-first-run',
-  '--disable-background-networking',
-  '--disable-component-update',
-  '--disable-sync',
-];
 
 /** Runs something against the built application in a real browser, and ends both afterwards. */
 export async function inBrowser<T>(measure: (browser: Browser, address: string) => Promise<T>): Promise<T> {
   const server = spawn(process.execPath, ['server/dist/main.js'], { env: { ...process.env, PORT: String(PORT) }, stdio: 'ignore' });
-  const browser = await chromium.launch({ executablePath: findChromium(), args: ARGS });
+  const browser = await chromium.launch({ executablePath: findChromium(), args: CHROMIUM_ARGS });
   try {
     const address = `http://127.0.0.1:${PORT}/`;
     const answers = () =>

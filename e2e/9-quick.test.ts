@@ -38,6 +38,16 @@ test('by keyboard alone: a word, a piece, a size, and the cut file', async ({ pa
   await expect(page.getByLabel('Name of the job')).toHaveValue('Galley');
 });
 
+test('what was cut before is off the roll for a quick mark too', async ({ page }) => {
+  await openBench(page);
+  await page.goto('/#/quick');
+  await page.getByLabel('Word').fill('Donaudampfschifffahrtsgesellschaftskapitänsmützenabzeichenbeschriftung');
+  await page.getByLabel('Size', { exact: true }).selectOption('width');
+  await page.getByLabel('Width of the mark').fill('9000');
+  await page.getByLabel('Width of the mark').press('Enter');
+  await expect(page.getByRole('region', { name: /^White gloss: stop/ })).toContainText('4064 mm left');
+});
+
 test('it is silent unless something speaks against it', async ({ page }) => {
   await openBench(page);
   await page.goto('/#/quick');

@@ -1,10 +1,8 @@
-import { existsSync } from 'node:fs';
 import { defineConfig } from '@playwright/test';
+import { CHROMIUM_ARGS, findChromium } from '../scripts/setup.mjs';
 
 const PORT = Number(process.env['E2E_PORT'] ?? 4187);
-const chromium = [process.env['CHROMIUM_PATH'], '/usr/bin/chromium', '/usr/bin/chromium-browser', '/usr/bin/google-chrome'].find(
-  (path) => path && existsSync(path),
-);
+const chromium = findChromium();
 
 export default defineConfig({
   testDir: '.',
@@ -21,15 +19,7 @@ export default defineConfig({
     trace: 'off',
     launchOptions: {
       ...(chromium ? { executablePath: chromium } : {}),
-      args: [
-        '--no-sandbox',
-        '--disable-gpu',
-        '--disable-quic',
-        '--no-first-run',
-        '--disable-background-networking',
-        '--disable-component-update',
-        '--disable-sync',
-      ],
+      args: CHROMIUM_ARGS,
     },
   },
   webServer: {

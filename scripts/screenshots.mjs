@@ -3,7 +3,7 @@ import { spawn } from 'node:child_process';
 import { resolve } from 'node:path';
 import { chromium } from '@playwright/test';
 import { build } from './build.mjs';
-import { findChromium, needChromium, root } from './setup.mjs';
+import { CHROMIUM_ARGS, findChromium, needChromium, root } from './setup.mjs';
 
 await build();
 needChromium();
@@ -15,15 +15,7 @@ const server = spawn(process.execPath, [resolve(root, 'server/dist/main.js')], {
 });
 const browser = await chromium.launch({
   executablePath: findChromium(),
-  args: [
-    '--no-sandbox',
-    '--disable-gpu',
-    '--disable-quic',
-    '--no-first-run',
-    '--disable-background-networking',
-    '--disable-component-update',
-    '--disable-sync',
-  ],
+  args: CHROMIUM_ARGS,
 });
 const views = [
   ['bench', '/'],

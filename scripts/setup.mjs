@@ -25,6 +25,17 @@ function installPackages() {
   writeFileSync(stamp, wanted);
 }
 
+/** How Chromium is started here: headless, and silent on the network. */
+export const CHROMIUM_ARGS = [
+  '--no-sandbox',
+  '--disable-gpu',
+  '--disable-quic',
+  '--no-first-run',
+  '--disable-background-networking',
+  '--disable-component-update',
+  '--disable-sync',
+];
+
 /** Where Chromium is, or undefined. */
 export function findChromium() {
   const candidates = [process.env.CHROMIUM_PATH, '/usr/bin/chromium', '/usr/bin/chromium-browser', '/usr/bin/google-chrome'];

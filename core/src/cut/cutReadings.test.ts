@@ -54,6 +54,6 @@ describe('what cutting tells', () => {
   it('more than the machine takes in one go is a watch with a way', () => {
     const readings = read(part(270, 900, 4), 9000);
     expect(kinds(readings)).toEqual(['load watch', 'film fine']);
-    expect(readings[0]!.why).toContain('two loads');
+    expect(readings[0]!.why).toContain('in 2 loads');
   });
 });

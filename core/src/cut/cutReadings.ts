@@ -69,7 +69,7 @@ export function cutReadings(
       verdict: 'watch',
       value: say(own.taken),
       limit: say(shared.machine.most),
-      why: `${shared.machine.name} takes ${say(shared.machine.most)} in one go: cut it in two loads.`,
+      why: `${shared.machine.name} takes ${say(shared.machine.most)} in one go: cut it in ${Math.ceil(own.taken / shared.machine.most)} loads.`,
       cures: [],
       advice: 'Part it where no letter is.',
     });

@@ -64,10 +64,11 @@ export function useDraftPlan(job: Job | undefined): {
   error: Error | null;
   working: boolean;
 } {
-  const { shop } = useWorkshop();
+  // what was cut so far is off the rolls for a quick mark too
+  const { shop, events } = useWorkshop();
   const { data, error, isFetching } = useQuery({
-    queryKey: ['draft', JSON.stringify(job), shop],
-    queryFn: () => requestPlan('draft', { jobs: [job!], shop, events: [], now: now() }),
+    queryKey: ['draft', JSON.stringify(job), shop, events],
+    queryFn: () => requestPlan('draft', { jobs: [job!], shop, events, now: now() }),
     enabled: job !== undefined,
     placeholderData: keepPreviousData,
     staleTime: Infinity,

@@ -34,7 +34,7 @@ export const foodReading: FitReading = (context) => {
       cures: [],
     };
   const below = wallOf(piece.shape).height - fitted.box.maxY;
-  const value = `${say(below)} below the rim`;
+  const value = below < 0 ? `${say(-below)} over the rim` : `${say(below)} below the rim`;
   if (below >= LIMITS.lipBand - 0.01)
     return {
       ...base,

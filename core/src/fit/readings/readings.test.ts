@@ -149,6 +149,9 @@ describe('food and lip', () => {
     expect(food.verdict).toBe('stop');
     expect(food.cures[0]!.label).toMatch(/20 mm below the rim/);
   });
+  it('a mark that runs over the rim says so, not by a negative depth', () => {
+    expect(read('food', plate({ size: { mode: 'height', height: 200 } }, { use: drink }, 'I'))!.value).toMatch(/^40 mm over the rim$/);
+  });
   it('food on the piece: on the back of a clear one, or for display', () => {
     const labels = (ground: 'glass' | 'enamel') =>
       read('food', plate({}, { ground, use: { drink: false, food: true, dryShort: false } }))!.cures.map((c) => c.label);
