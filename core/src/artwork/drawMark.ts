@@ -16,10 +16,12 @@ import {
   then,
   translation,
   union,
+  unionOnce,
   type Path,
   type Region,
   type Transform,
 } from '../geometry';
+import { FLATTEN_LOOK_MM, FLATTEN_MM } from '../units';
 import type { Id, Mark } from '../job';
 import { layoutText, type MissingGlyph } from './text/layoutText';
 import type { Faces } from './text/face';
@@ -69,9 +71,11 @@ function shapesOf(
  * @param mark what the user decided
  * @param reference width and height in mm that the drawing is made to fill, so that curves are fine enough at any size up to it
  * @param faces the faces that ship
+ * @param once a first look: coarser curves, and the polygon library's answers are not checked
  * @returns outlines centred on the origin; no layers when there is nothing to cut
  */
-export function drawMark(mark: Mark, reference: { width: number; height: number }, faces: Faces): DrawnMark {
+export function drawMark(mark: Mark, reference: { width: number; height: number }, faces: Faces, once = false): DrawnMark {
+  const joined = once ? unionOnce : union;
   const { shapes, missing } = shapesOf(mark, faces);
   const rough = boxAround(shapes.map(({ path }) => boxOfPoints(controlPoints(path))));
   const scale = Math.min(reference.width / boxWidth(rough), reference.height / boxHeight(rough));
@@ -82,10 +86,10 @@ export function drawMark(mark: Mark, reference: { width: number; height: number 
   const runs: { film: Id | null; region: Region }[] = [];
   let group: { film: Id | null; regions: Region[] } | undefined;
   const flush = () => {
-    if (group) runs.push({ film: group.film, region: group.regions.length === 1 ? group.regions[0]! : union(...group.regions) });
+    if (group) runs.push({ film: group.film, region: group.regions.length === 1 ? group.regions[0]! : joined(...group.regions) });
   };
   for (const { film, path, fill } of shapes) {
-    const region = regionOf(flatten(path, map), fill);
+    const region = regionOf(flatten(path, map, once ? FLATTEN_LOOK_MM : FLATTEN_MM), fill, once);
     if (group && group.film === film) group.regions.push(region);
     else {
       flush();
@@ -96,7 +100,7 @@ export function drawMark(mark: Mark, reference: { width: number; height: number 
   const seen = new Map<Id, Region>();
   for (const { film, region } of runs) {
     for (const [other, earlier] of seen) if (other !== film) seen.set(other, difference(earlier, region));
-    if (film !== null) seen.set(film, seen.has(film) ? union(seen.get(film)!, region) : region);
+    if (film !== null) seen.set(film, seen.has(film) ? joined(seen.get(film)!, region) : region);
   }
   const layers = [...seen].filter(([, region]) => regionArea(region) > 0).map(([film, region]) => ({ film, region }));
   const box = boxAround(layers.map((layer) => boxOf(layer.region)));

@@ -103,13 +103,15 @@ function attempt({ there, back }: (typeof TURNS)[number], type: ClipType, subjec
 /**
  * Rings as drawn, untangled by a fill rule into a region. The library goes wrong on some nearly level edges, now and then by whole parts; so this is done
  * on the turned plane as well, and a third turn decides where the two differ.
+ *
+ * @param once does it once only: half the time, for a first look
  */
-export function clipperUntangle(rings: readonly Ring[], fill: Fill): Region {
+export function clipperUntangle(rings: readonly Ring[], fill: Fill, once = false): Region {
   const paths = toPaths(rings);
   if (paths.length === 0) return [];
   const points = pointsIn(paths);
   const first = attempt(TURNS[0]!, ClipType.Union, paths, fill);
-  if (points > CHECKED_POINTS) return first;
+  if (once || points > CHECKED_POINTS) return first;
   const second = attempt(TURNS[1]!, ClipType.Union, paths, fill);
   if (sameArea(regionArea(first), regionArea(second), points)) return first;
   const third = regionArea(attempt(TURNS[2]!, ClipType.Union, paths, fill));
@@ -143,15 +145,17 @@ function unionByDifferences(regions: readonly Region[]): Region {
 /**
  * All that lies in any of the regions. Its area is checked against |A| + |B \ A|, which the library gets right where its union fails; a union that fails is
  * made by differences.
+ *
+ * @param once leaves the check out, for a first look
  */
-export function clipperUnion(regions: readonly Region[]): Region {
+export function clipperUnion(regions: readonly Region[], once = false): Region {
   const paths = toPaths(regions.flatMap((region) => ringsOf(region)));
   if (paths.length === 0) return [];
   const points = pointsIn(paths);
   const found = run(ClipType.Union, paths, null, 'nonzero');
   const [a = [], ...rest] = regions;
   const beyond = rest.flatMap((region) => ringsOf(region));
-  if (beyond.length === 0 || points > CHECKED_POINTS) return found;
+  if (once || beyond.length === 0 || points > CHECKED_POINTS) return found;
   const wanted = regionArea(a) + regionArea(run(ClipType.Difference, toPaths(beyond), toPaths(ringsOf(a)), 'nonzero'));
   return sameArea(regionArea(found), wanted, points) ? found : unionByDifferences(regions);
 }

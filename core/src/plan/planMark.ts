@@ -51,12 +51,13 @@ function referenceFor(mark: Mark, usable: Usable): { width: number; height: numb
  * Draws, sizes, shapes, inspects and places one mark.
  *
  * @param memo keeps what a nudge does not change
+ * @param quick a first look, without the checks of ADR 7
  */
-export function fitOne(job: Job, mark: Mark, zone: Zone, shop: Shop, faces: Faces, memo: Memo): FittingWork {
+export function fitOne(job: Job, mark: Mark, zone: Zone, shop: Shop, faces: Faces, memo: Memo, quick: boolean): FittingWork {
   const usable = usableOf(zone, job.piece);
   const reference = referenceFor(mark, usable);
-  const drawKey = keyOf('draw', mark.artwork, mark.flip, mark.film, mark.colourFilms, reference);
-  const drawn = memo.get(drawKey, () => drawMark(mark, reference, faces));
+  const drawKey = keyOf('draw', mark.artwork, mark.flip, mark.film, mark.colourFilms, reference, quick);
+  const drawn = memo.get(drawKey, () => drawMark(mark, reference, faces, quick));
   const outline = memo.get(`outline ${drawKey}`, () => outlinePoints(drawn));
   const sizing = sizeMark(drawn, outline, mark, usable);
   const key = keyOf('shape', drawKey, sizing.scale.toPrecision(9), mark.edits);

@@ -77,7 +77,7 @@ const withOverrides = (job: Job, readings: readonly Reading[]): Reading[] =>
  * @param now UTC ms
  * @param faces the faces that ship
  * @param memo keeps stages whose inputs do not change between plans
- * @param effort 'quick' leaves out the readings of thin parts, which take longest, so that a first plan is there sooner
+ * @param effort 'quick' leaves out the readings of thin parts and the second look at each outline (ADR 7), so that a first plan is there sooner
  */
 export function planWorkshop(
   jobs: readonly Job[],
@@ -102,7 +102,7 @@ export function planWorkshop(
     const works = seenAgainst(
       job.marks.flatMap((mark) => {
         const zone = job.zones.find((z) => z.id === mark.zone) ?? job.zones[0];
-        return zone ? [fitOne(job, mark, zone, shop, faces, memo)] : [];
+        return zone ? [fitOne(job, mark, zone, shop, faces, memo, quick)] : [];
       }),
       shop,
     );

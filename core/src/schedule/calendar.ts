@@ -51,17 +51,23 @@ export function workingWindows(hours: Hours, from: number, days: number): Window
   return windows;
 }
 
-/** Free spans left when busy ones are taken out; both sorted. */
+/** Free spans left when busy ones are taken out; windows are sorted and apart, busy ones in any order. */
 export function freeOf(windows: readonly Window[], busy: readonly Window[]): Window[] {
+  if (busy.length === 0) return [...windows];
   const free: Window[] = [];
-  const sorted = busy.toSorted((a, b) => a.start - b.start);
+  const taken: Window[] = [];
+  for (const span of busy.toSorted((a, b) => a.start - b.start)) {
+    const last = taken.at(-1);
+    if (last && span.start <= last.end) taken[taken.length - 1] = { start: last.start, end: Math.max(last.end, span.end) };
+    else taken.push(span);
+  }
+  let next = 0;
   for (const window of windows) {
-    let start = window.start;
-    for (const taken of sorted) {
-      if (taken.end <= start) continue;
-      if (taken.start >= window.end) break;
-      if (taken.start > start) free.push({ start, end: taken.start });
-      start = Math.max(start, taken.end);
+    let { start } = window;
+    while (next < taken.length && taken[next]!.end <= start) next += 1;
+    for (let i = next; i < taken.length && taken[i]!.start < window.end; i++) {
+      if (taken[i]!.start > start) free.push({ start, end: taken[i]!.start });
+      start = Math.max(start, taken[i]!.end);
     }
     if (start < window.end) free.push({ start, end: window.end });
   }

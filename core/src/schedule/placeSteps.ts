@@ -86,7 +86,7 @@ export function placeSteps(
   for (let repair = 0; repair < MOST_REPAIRS; repair++) {
     const placed = new Map<StepId, PlacedStep>();
     const broken: { step: StepId; after: StepId; why: string }[] = [];
-    const own: Window[] = [];
+    let left = free;
     let again = false;
     for (const step of steps) {
       const fact = facts.get(step.id);
@@ -104,14 +104,14 @@ export function placeSteps(
           spans: [{ start: fact.startedAt, end }],
           state: 'running',
         });
-        own.push({ start: fact.startedAt, end });
+        left = freeOf(left, [{ start: fact.startedAt, end }]);
         continue;
       }
       const earliest = step.after.reduce(
         (time, lag) => Math.max(time, (placed.get(lag.step)?.end ?? from) + lag.least * MINUTE_MS),
         Math.max(from, notBefore.get(step.id) ?? 0),
       );
-      const spans = findSpans(own.length ? freeOf(free, own) : free, earliest, step.hands, step.mayPause);
+      const spans = findSpans(left, earliest, step.hands, step.mayPause);
       if (!spans) return undefined;
       const start = spans[0]!.start;
       for (const lag of step.after) {
@@ -136,7 +136,7 @@ export function placeSteps(
       }
       if (again) break;
       placed.set(step.id, { step, start, end: spans.at(-1)!.end, spans, state: 'waiting' });
-      own.push(...spans);
+      left = freeOf(left, spans);
     }
     if (!again) return { steps: [...placed.values()], broken };
   }

@@ -10,6 +10,11 @@ export async function readClock(): Promise<void> {
   offset = (await db.settings.get('clockOffset'))?.value ?? 0;
 }
 
+/** Shows a moment from now on without keeping it: until the database says what clock this workshop has. */
+export const assumeClock = (at: number): void => {
+  offset = at - Date.now();
+};
+
 /** Sets the clock so that it now shows a moment, or back to the real one. */
 export async function setClock(at: number | undefined): Promise<void> {
   offset = at === undefined ? 0 : at - Date.now();

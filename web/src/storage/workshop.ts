@@ -1,5 +1,5 @@
 import type { Workshop } from '@kolleta/core/jobFile';
-import { setClock } from './clock';
+import { assumeClock, readClock, setClock } from './clock';
 import { db } from './db';
 import { readWorkshop, type WorkshopState } from './useWorkshop';
 
@@ -20,13 +20,16 @@ export async function replaceWorkshop({ shop, jobs, events }: Workshop, isDemo: 
 
 const demoParts = () => Promise.all([import('@kolleta/core/jobFile'), import('../../../demo/workshop.json?raw')]);
 
-/** Loads the demo workshop from the file that ships. */
-export async function loadDemo(): Promise<void> {
+/** The demo workshop from the file that ships. */
+async function readDemo(): Promise<Workshop> {
   const [{ readWorkshopFile }, demo] = await demoParts();
   const read = readWorkshopFile(demo.default, 'the demo workshop');
   if (!read.ok) throw new Error(read.problem.found);
-  await replaceWorkshop(read.value, true);
+  return read.value;
 }
+
+/** Puts the demo workshop in the place of what is there. */
+export const loadDemo = async (): Promise<void> => replaceWorkshop(await readDemo(), true);
 
 /** Keeps films, tapes, machines and hours, and begins without jobs and log. */
 export async function startEmpty(): Promise<void> {
@@ -34,15 +37,36 @@ export async function startEmpty(): Promise<void> {
   if (shop) await replaceWorkshop({ shop: { ...shop, name: 'My workshop' }, jobs: [], events: [] }, false);
 }
 
-/** The workshop that is kept here; at the very first start the demo workshop. */
-export async function openWorkshop(): Promise<WorkshopState> {
+const demoState = (demo: Workshop): WorkshopState => ({
+  shop: demo.shop,
+  // in the order in which the database gives them back: the same state then, and nothing is planned twice
+  jobs: demo.jobs.toSorted((a, b) => a.createdAt - b.createdAt),
+  events: demo.events.toSorted((a, b) => (a.id < b.id ? -1 : 1)),
+  isDemo: true,
+});
+
+/**
+ * The workshop that is kept here; at the very first start the demo workshop.
+ *
+ * @param expect told at a first start, before the database has answered, what will be returned unless it holds something after all
+ */
+export async function openWorkshop(expect: (state: WorkshopState) => void = () => undefined): Promise<WorkshopState> {
   const fresh = localStorage.getItem('opened') === null;
-  // a first start fetches the demo while the database opens
-  if (fresh) void demoParts();
+  const ahead = fresh ? readDemo().then((demo) => ({ demo, state: demoState(demo) })) : undefined;
+  ahead?.then(
+    ({ state }) => {
+      assumeClock(DEMO_START);
+      expect(state);
+    },
+    () => undefined,
+  );
   const kept = await readWorkshop();
-  if (!kept) await loadDemo();
   localStorage.setItem('opened', 'yes');
-  const state = kept ?? (await readWorkshop());
-  if (!state) throw new Error('the workshop could not be stored');
+  if (kept) {
+    await readClock();
+    return kept;
+  }
+  const { demo, state } = ahead ? await ahead : await readDemo().then((read) => ({ demo: read, state: demoState(read) }));
+  await replaceWorkshop(demo, true);
   return state;
 }

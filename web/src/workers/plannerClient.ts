@@ -1,54 +1,14 @@
-import { wrap, type Remote } from 'comlink';
 import type { Job, Shop, WorkEvent } from '@kolleta/core/job';
 import type { Plan } from '@kolleta/core/plan';
 import type { Planner } from './planner.worker';
+import { takePlannerWorker } from './plannerWorker';
+import { WatchedWorker } from './watchedWorker';
 
-/** A worker that has not answered for this long is ended. */
-const WATCHDOG_MS = 20_000;
+/** A plan that is not there after this long is given up, ms. */
+const LIMIT_MS = 20_000;
 
-/** The worker was ended; what to do is in the message. */
-export class PlannerStopped extends Error {}
-
-let worker: Worker | undefined;
-let remote: Remote<Planner> | undefined;
-let broken: ((error: Error) => void)[] = [];
-
-function start(): Remote<Planner> {
-  if (remote) return remote;
-  worker = new Worker(new URL('./planner.worker.ts', import.meta.url), { type: 'module' });
-  worker.onerror = (event) => stopPlanner(`The planner failed (${event.message || 'it did not load'}). Reload the page; nothing is lost.`);
-  remote = wrap<Planner>(worker);
-  return remote;
-}
-
-/** Starts the worker before it is needed, so that it loads beside the page. */
-export const warmPlanner = (): void => void start();
-
-/** Ends the worker and tells everybody who waits for it; the next call starts a new one. */
-export function stopPlanner(message: string): void {
-  worker?.terminate();
-  worker = undefined;
-  remote = undefined;
-  const waiting = broken;
-  broken = [];
-  for (const fail of waiting) fail(new PlannerStopped(message));
-}
-
-/** Calls the worker under the watchdog. */
-export async function callPlanner<T>(call: (planner: Remote<Planner>) => Promise<T>, limit = WATCHDOG_MS): Promise<T> {
-  let fail: (error: Error) => void = () => undefined;
-  const stopped = new Promise<never>((_, reject) => {
-    fail = reject;
-    broken.push(reject);
-  });
-  const timer = setTimeout(() => stopPlanner('This took too long and was stopped. Undo the last change, or simplify the drawing.'), limit);
-  try {
-    return await Promise.race([call(start()), stopped]);
-  } finally {
-    clearTimeout(timer);
-    broken = broken.filter((other) => other !== fail);
-  }
-}
+/** The worker that plans. */
+export const plannerWorker = new WatchedWorker<Planner>('The planner', takePlannerWorker, LIMIT_MS);
 
 interface Request {
   jobs: Job[];
@@ -80,7 +40,9 @@ class NewestWins {
       const { request, settle } = this.#next;
       this.#next = undefined;
       try {
-        const plan = await callPlanner((planner) => planner.plan(this.#which, request.jobs, request.shop, request.events, request.now));
+        const plan = await plannerWorker.call((planner) =>
+          planner.plan(this.#which, request.jobs, request.shop, request.events, request.now),
+        );
         for (const { resolve } of settle) resolve(plan);
       } catch (error) {
         for (const { reject } of settle) reject(error);

@@ -6,7 +6,7 @@ import { FilmDrawing } from '../../drawing/FilmDrawing';
 import { download, fileName } from '../../storage/download';
 import { useTell } from '../../ui/toasts';
 import { VerdictMark } from '../../ui/Verdict';
-import { callPlanner } from '../../workers/plannerClient';
+import { plannerWorker } from '../../workers/plannerClient';
 import { usePlan } from '../../workers/usePlan';
 import { DrawingHead, Readings, StationLayout, type StationProps } from '../job/station';
 import { StepCards } from '../steps/StepCards';
@@ -29,7 +29,7 @@ export function CutStation({ job, plan, shop, edit, mark }: StationProps) {
     if (!layout) return;
     const title = `${job.name} — ${layout.film.name}`;
     try {
-      download(`${fileName(title)}.svg`, await callPlanner((planner) => planner.cutFile(layout, title)), 'image/svg+xml');
+      download(`${fileName(title)}.svg`, await plannerWorker.call((planner) => planner.cutFile(layout, title)), 'image/svg+xml');
       tell(`The cut file is saved: ${formatLength(layout.width, system)} × ${formatLength(layout.taken, system)}, one unit is one mm.`);
     } catch (error) {
       tell(error instanceof Error ? error.message : String(error), { tone: 'error' });

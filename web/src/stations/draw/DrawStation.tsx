@@ -1,14 +1,14 @@
 import { useRef, useState, type DragEvent } from 'react';
-import type { ImportedDrawing } from '@kolleta/core/artwork';
 import { TECHNIQUES, type TechniqueId } from '@kolleta/core/facts';
 import { growBox, boxAround, boxOf } from '@kolleta/core/geometry';
 import { setAt, type Artwork } from '@kolleta/core/job';
+import type { ImportedDrawing } from '@kolleta/core/artwork';
 import type { Result } from '@kolleta/core/units';
 import { MarkShapes } from '../../drawing/MarkShapes';
 import { Scaled } from '../../drawing/Scaled';
 import { useTell } from '../../ui/toasts';
 import { Choice, Sentence, Switch, TextWord } from '../../ui/tokens';
-import { callPlanner, stopPlanner } from '../../workers/plannerClient';
+import { importerWorker } from '../../workers/importerClient';
 import { DrawingHead, MarkTabs, Readings, StationLayout, type StationProps } from '../job/station';
 import { blankMark, newLine } from './blankMark';
 import { LineFields } from './LineFields';
@@ -38,7 +38,7 @@ export function DrawStation({ job, plan, shop, edit, mark, chooseMark }: Station
     setReading(file.name);
     try {
       const text = await file.text();
-      const result = await callPlanner(async (planner): Promise<Result<ImportedDrawing>> => planner.importSvg(text, file.name));
+      const result = await importerWorker.call(async (importer): Promise<Result<ImportedDrawing>> => importer.svg(text, file.name));
       if (!result.ok) setProblem(`${result.problem.found} ${result.problem.wayOut} Nothing was changed.`);
       else {
         const artwork: Artwork = { kind: 'drawing', name: file.name.slice(0, 200), ...result.value };
@@ -109,7 +109,7 @@ export function DrawStation({ job, plan, shop, edit, mark, chooseMark }: Station
       {reading && (
         <p className="mx-4 mt-2 flex items-center gap-3" role="status">
           <span className="loading loading-spinner loading-sm" /> Reading {reading}…
-          <button type="button" className="btn btn-sm" onClick={() => stopPlanner('Stopped.')}>
+          <button type="button" className="btn btn-sm" onClick={() => importerWorker.stop('Stopped.')}>
             Stop
           </button>
         </p>

@@ -13,7 +13,7 @@ import { useWorkshop } from '../../storage/useWorkshop';
 import { ReadingCard } from '../../ui/ReadingCard';
 import { useTell } from '../../ui/toasts';
 import { Choice, LengthWord } from '../../ui/tokens';
-import { callPlanner } from '../../workers/plannerClient';
+import { plannerWorker } from '../../workers/plannerClient';
 import { useDraftPlan } from '../../workers/usePlan';
 import { bestFilm, newJob, pieceOf } from '../jobs/newJob';
 
@@ -57,7 +57,7 @@ export function QuickPage() {
   const save = async () => {
     if (!layout) return;
     try {
-      const text = await callPlanner((planner) => planner.cutFile(layout, draft.name));
+      const text = await plannerWorker.call((planner) => planner.cutFile(layout, draft.name));
       download(`${fileName(draft.name)}.svg`, text, 'image/svg+xml');
       tell(`The cut file is saved: ${formatLength(layout.width, system)} × ${formatLength(layout.taken, system)}, one unit is one mm.`);
     } catch (error) {

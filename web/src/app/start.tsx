@@ -1,22 +1,18 @@
 import { QueryClient } from '@tanstack/react-query';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
-import { readClock } from '../storage/clock';
 import { openWorkshop } from '../storage/workshop';
+import type { WorkshopState } from '../storage/useWorkshop';
 import { planQuery } from '../workers/usePlan';
 import { App } from './App';
-import { warmPlanner } from '../workers/plannerClient';
-import './theme.css';
-
-warmPlanner();
 
 const root = createRoot(document.getElementById('root')!);
 try {
-  const first = await openWorkshop();
-  await readClock();
   const queries = new QueryClient();
-  // the plan begins before the page is drawn
-  void queries.prefetchQuery(planQuery(first, 0));
+  // the plan begins before the page is drawn, at a first start even before the database has answered
+  const plan = (state: WorkshopState) => void queries.prefetchQuery(planQuery(state, 0));
+  const first = await openWorkshop(plan);
+  plan(first);
   root.render(
     <StrictMode>
       <App first={first} queries={queries} />

@@ -1,0 +1,38 @@
+import { readFace, type Face } from '@kolleta/core/artwork';
+import { FACE_FILES } from './faceFiles';
+
+/** The faces that are read so far. */
+export const faces = new Map<string, Face>();
+
+const fetched = new Map<string, Promise<ArrayBuffer>>();
+const bytesOf = (url: string): Promise<ArrayBuffer> => {
+  const known = fetched.get(url) ?? fetch(url).then((answer) => answer.arrayBuffer());
+  fetched.set(url, known);
+  // a fetch that failed is tried again the next time
+  known.catch(() => fetched.delete(url));
+  return known;
+};
+
+let whole = false;
+/** Whether every face is read with its rarer letters. */
+export const wholeFaces = (): boolean => whole;
+
+const readInto = async (id: string, files: readonly string[]): Promise<void> => {
+  const face = readFace(id, await Promise.all(files.map(bytesOf)));
+  if (face.ok) faces.set(id, face.value);
+};
+
+/** Reads the common letters of a face, once. */
+export async function needFace(id: string): Promise<void> {
+  const common = FACE_FILES[id]?.slice(0, 1);
+  if (common && !faces.has(id)) await readInto(id, common);
+}
+
+/** Reads every face with its rarer letters. */
+export async function needWholeFaces(): Promise<void> {
+  await Promise.all(Object.entries(FACE_FILES).map(([id, files]) => readInto(id, files)));
+  whole = true;
+}
+
+// fetched while the page is still opening the workshop, read only when they are needed
+for (const [common] of Object.values(FACE_FILES)) if (common) void bytesOf(common);
