@@ -1,6 +1,7 @@
 import { defineConfig, type Plugin } from 'vite';
 import react from '@vitejs/plugin-react';
 import tailwindcss from '@tailwindcss/vite';
+import { VitePWA } from 'vite-plugin-pwa';
 
 /** Names the scripts of the first screen in the page, so that they are fetched beside the entry that asks for them. */
 function preloadFirstScreen(): Plugin {
@@ -31,7 +32,38 @@ function preloadFirstScreen(): Plugin {
 export default defineConfig({
   root: import.meta.dirname,
   base: './',
-  plugins: [react(), tailwindcss(), preloadFirstScreen()],
+  plugins: [
+    react(),
+    tailwindcss(),
+    preloadFirstScreen(),
+    VitePWA({
+      registerType: 'prompt',
+      injectRegister: false,
+      includeAssets: ['kolleta.svg'],
+      manifest: {
+        name: 'Kolleta',
+        short_name: 'Kolleta',
+        description: 'Plans, cuts and times the making of adhesive-vinyl decals.',
+        start_url: './',
+        scope: './',
+        display: 'standalone',
+        background_color: '#E9E4DA',
+        theme_color: '#22302f',
+        icons: [
+          { src: 'icon-192.png', sizes: '192x192', type: 'image/png' },
+          { src: 'icon-512.png', sizes: '512x512', type: 'image/png' },
+          { src: 'icon-maskable-512.png', sizes: '512x512', type: 'image/png', purpose: 'maskable' },
+        ],
+      },
+      workbox: {
+        globPatterns: ['**/*.{js,css,html,svg,woff,woff2}'],
+        // faces for the screen come as woff2; the same faces as woff are only kept where outlines are read from them
+        globIgnores: ['**/*-{vietnamese,greek,cyrillic}-*.woff2', '**/atkinson-*.woff'],
+        navigateFallbackDenylist: [/\/api\//],
+        maximumFileSizeToCacheInBytes: 4 * 1024 * 1024,
+      },
+    }),
+  ],
   worker: { format: 'es' },
   optimizeDeps: { entries: ['index.html', 'src/workers/planner.worker.ts'] },
   build: {

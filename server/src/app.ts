@@ -1,9 +1,10 @@
 import { serveStatic } from '@hono/node-server/serve-static';
 import { Hono } from 'hono';
+import { cutterRoutes } from './cutterRoutes';
 
 /** Scripts, styles and workers only from here; no request leaves the machine. */
 export const CONTENT_POLICY =
-  "default-src 'self'; script-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data: blob:; connect-src 'self'; worker-src 'self'; font-src 'self'; object-src 'none'; base-uri 'none'; form-action 'none'; frame-ancestors 'none'";
+  "default-src 'self'; script-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data: blob:; connect-src 'self'; worker-src 'self'; font-src 'self'; object-src 'none'; base-uri 'none'; form-action 'none'; manifest-src 'self'; frame-ancestors 'none'";
 
 /**
  * The built application as static files under a strict content policy. What is missing is 404, never the page itself.
@@ -17,8 +18,10 @@ export function createApp(root: string): Hono {
     context.header('Content-Security-Policy', CONTENT_POLICY);
     context.header('X-Content-Type-Options', 'nosniff');
     context.header('Referrer-Policy', 'no-referrer');
-    context.header('Cache-Control', context.req.path.startsWith('/assets/') ? 'public, max-age=31536000, immutable' : 'no-cache');
+    if (!context.req.path.startsWith('/api/'))
+      context.header('Cache-Control', context.req.path.startsWith('/assets/') ? 'public, max-age=31536000, immutable' : 'no-cache');
   });
+  app.route('/api/cutter', cutterRoutes());
   app.use('*', serveStatic({ root }));
   app.notFound((context) => context.text('There is nothing at this address.', 404));
   return app;

@@ -42,6 +42,9 @@ export const WEEDING = {
   onCarrier: 25,
 } as const;
 
+/** The knife: goes over the start of an outline again, mm, so that its corner is cut through. */
+export const KNIFE = { overcut: 0.3, step: 0.025 } as const;
+
 /** Laying out film, mm. */
 export const LAYOUT = { gap: 3, holdDown: 10, stencilBorder: 15, maskingBorder: 25 } as const;
 

@@ -27,7 +27,18 @@ export type WorkEvent =
       again: boolean;
       note?: string;
     }
-  | { id: Id; at: number; kind: 'cut'; job: JobId; step: StepId; film: Id; length: number }
+  | {
+      id: Id;
+      at: number;
+      kind: 'cut';
+      job: JobId;
+      step: StepId;
+      film: Id;
+      /** mm taken from the roll. */
+      length: number;
+      /** Whole marks that came off the cutter, where it told so. */
+      marks?: { mark: Id; copies: number }[];
+    }
   | { id: Id; at: number; kind: 'overridden'; job: JobId; reading: string; reason: string }
   | { id: Id; at: number; kind: 'reversed'; event: Id };
 
@@ -51,6 +62,23 @@ export const WRONGS: readonly string[] = [
   'Something else',
 ];
 
-/** Film taken from a roll since it was counted, mm. */
-export const filmTaken = (events: readonly WorkEvent[], film: Id): number =>
-  standing(events).reduce((sum, event) => sum + (event.kind === 'cut' && event.film === film ? event.length : 0), 0);
+/** Film taken from each roll since it was counted, mm. */
+export function filmTaken(events: readonly WorkEvent[]): ReadonlyMap<Id, number> {
+  const taken = new Map<Id, number>();
+  for (const event of standing(events)) if (event.kind === 'cut') taken.set(event.film, (taken.get(event.film) ?? 0) + event.length);
+  return taken;
+}
+
+/** Whole marks that the cutter has cut so far: by job and film, how many of each mark. */
+export function marksCut(events: readonly WorkEvent[]): (job: JobId, film: Id) => ReadonlyMap<Id, number> {
+  const cut = new Map<string, Map<Id, number>>();
+  for (const event of standing(events)) {
+    if (event.kind !== 'cut' || !event.marks) continue;
+    const key = `${event.job} ${event.film}`;
+    const own = cut.get(key) ?? new Map<Id, number>();
+    cut.set(key, own);
+    for (const { mark, copies } of event.marks) own.set(mark, (own.get(mark) ?? 0) + copies);
+  }
+  const none = new Map<Id, number>();
+  return (job, film) => cut.get(`${job} ${film}`) ?? none;
+}

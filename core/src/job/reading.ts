@@ -31,6 +31,10 @@ export interface Reading {
   overridden?: string;
 }
 
+/** Whether a reading keeps film from being cut: a stop that nobody answers for, other than of the date. */
+export const holdsCut = (reading: Reading): boolean =>
+  reading.verdict === 'stop' && !reading.overridden && reading.station !== 'cure' && reading.station !== 'log';
+
 const WEIGHT: Record<Verdict, number> = { fine: 0, watch: 1, stop: 2 };
 
 /** The gravest verdict among readings. */

@@ -50,6 +50,13 @@ export interface Machine {
   travel: number;
   /** Minutes to load. */
   load: number;
+  /** Its finest step, mm: 0.025 where it is not known. */
+  step?: number;
+  /** Where its zero lies on the film, mm from the film's lower left corner. */
+  origin?: { x: number; y: number };
+  /** Blade force, in the machine's own units, and speed, cm/s; kept from the last good test cut. */
+  force?: number;
+  speed?: number;
 }
 
 export interface Hours {

@@ -33,8 +33,25 @@ export interface LayerPlan {
   readonly height: number;
 }
 
-/** What the cutter gets of one layer of a job. */
-export function cutParts(job: Job, marks: readonly MarkPlan[]): { film: Film; part: CutPart }[] {
+/**
+ * What the cutter still gets of each layer of a job.
+ *
+ * @param cut whole marks of a film that the cutter has cut already; where nothing would be left, the whole job is shown
+ */
+export function cutParts(job: Job, marks: readonly MarkPlan[], cut: CutSoFar): { film: Film; part: CutPart }[] {
+  const all = everyPart(job, marks);
+  const rest = all.map(({ film, part }) => ({
+    film,
+    part: { ...part, copies: Math.max(0, part.copies - (cut(film.id).get(part.mark) ?? 0)) },
+  }));
+  const begun = new Set(rest.filter(({ part }) => part.copies > 0).map(({ film }) => film.id));
+  return all.flatMap((whole, i) => (begun.has(whole.film.id) ? (rest[i]!.part.copies > 0 ? [rest[i]!] : []) : [whole]));
+}
+
+/** Whole marks of a film that are cut already, by mark. */
+export type CutSoFar = (film: Id) => ReadonlyMap<Id, number>;
+
+function everyPart(job: Job, marks: readonly MarkPlan[]): { film: Film; part: CutPart }[] {
   return marks.flatMap(({ mark, fitted, inspections }) =>
     inspections.map(({ film }) => {
       const region = fitted.layers.find((layer) => layer.film === film.id)!.region;
@@ -54,8 +71,8 @@ export function cutParts(job: Job, marks: readonly MarkPlan[]): { film: Film; pa
 }
 
 /** Layouts of one job by itself, one a film. */
-export function ownLayouts(job: Job, marks: readonly MarkPlan[], shop: Shop, memo: Memo): FilmLayout[] {
-  const parts = cutParts(job, marks);
+export function ownLayouts(job: Job, marks: readonly MarkPlan[], cut: CutSoFar, shop: Shop, memo: Memo): FilmLayout[] {
+  const parts = cutParts(job, marks, cut);
   const films = [...new Map(parts.map(({ film }) => [film.id, film])).values()];
   return films.map((film) => {
     const own = parts.filter((p) => p.film.id === film.id).map((p) => p.part);

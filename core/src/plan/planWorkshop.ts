@@ -2,12 +2,12 @@ import type { Faces } from '../artwork';
 import { measureReadings } from '../blanks';
 import { cutReadings, layoutFilm, type CutPart, type FilmLayout } from '../cut';
 import { finishReadings, type Recipe } from '../finish';
-import { filmTaken, type Film, type Id, type Job, type JobId, type Reading, type Shop, type WorkEvent } from '../job';
+import { filmTaken, marksCut, type Film, type Id, type Job, type JobId, type Reading, type Shop, type WorkEvent } from '../job';
 import { HORIZON_DAYS, scheduleReadings, solveSchedule, workingWindows, type JobSchedule, type Schedule } from '../schedule';
 import { formatLength, MINUTE_MS } from '../units';
 import { benchOf, stepFacts, type Bench } from './bench';
 import { keyOf, Memo } from './memo';
-import { cutParts, ownLayouts, planLayers, planRecipe, type LayerPlan } from './planJob';
+import { cutParts, ownLayouts, planLayers, planRecipe, type CutSoFar, type LayerPlan } from './planJob';
 import { drawReadings, fitOne, markReadings, seenAgainst, type MarkPlan } from './planMark';
 
 /** Everything derived for one job. */
@@ -39,18 +39,20 @@ export interface Plan {
   readonly filmLeft: ReadonlyMap<Id, number>;
 }
 
+const NONE_CUT: ReadonlyMap<Id, number> = new Map();
 const HOUR_MS = 60 * MINUTE_MS;
 
 function sharedLayouts(
   jobs: readonly Job[],
   marks: ReadonlyMap<JobId, readonly MarkPlan[]>,
   isCut: (job: JobId, film: Id) => boolean,
+  cutSoFar: (job: JobId) => CutSoFar,
   shop: Shop,
   memo: Memo,
 ): FilmLayout[] {
   const byFilm = new Map<Id, { film: Film; parts: CutPart[] }>();
   for (const job of jobs) {
-    for (const { film, part } of cutParts(job, marks.get(job.id)!)) {
+    for (const { film, part } of cutParts(job, marks.get(job.id)!, cutSoFar(job.id))) {
       if (isCut(job.id, film.id)) continue;
       const entry = byFilm.get(film.id) ?? { film, parts: [] };
       entry.parts.push(part);
@@ -92,7 +94,7 @@ export function planWorkshop(
   const quick = effort === 'quick';
   const open = jobs.filter((job) => !job.closed);
   const facts = stepFacts(events);
-  const taken = new Map(shop.films.map((film) => [film.id, filmTaken(events, film.id)]));
+  const taken = filmTaken(events);
   const filmLeft = new Map(shop.films.map((film) => [film.id, Math.max(0, film.length - (taken.get(film.id) ?? 0))]));
   const left = (film: Id) => filmLeft.get(film) ?? 0;
 
@@ -138,11 +140,16 @@ export function planWorkshop(
   }
 
   const isCut = (job: JobId, film: Id) => facts.get(`${job}/cut:${film}`)?.doneAt !== undefined;
-  const layouts = sharedLayouts(open, marks, isCut, shop, memo);
+  const cut = marksCut(events);
+  const cutSoFar =
+    (job: JobId): CutSoFar =>
+    (film) =>
+      isCut(job, film) ? NONE_CUT : cut(job, film);
+  const layouts = sharedLayouts(open, marks, isCut, cutSoFar, shop, memo);
   const needed = (film: Id) => layouts.find((l) => l.film.id === film)?.taken ?? 0;
 
   const parts = open.map((job) => {
-    const own = ownLayouts(job, marks.get(job.id)!, shop, memo);
+    const own = ownLayouts(job, marks.get(job.id)!, cutSoFar(job.id), shop, memo);
     const { layers, readings: tapeReadings } = planLayers(job, marks.get(job.id)!, shop);
     const { recipe, inputs } = planRecipe(job, marks.get(job.id)!, layers, own, shop);
     for (const layout of own) {

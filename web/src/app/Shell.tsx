@@ -1,5 +1,5 @@
 import { useEffect, useRef, useState } from 'react';
-import { Link, Outlet, useLocation, useMatch } from 'react-router';
+import { Link, Outlet, useLocation, useMatch, useNavigate } from 'react-router';
 import { dryingFactor } from '@kolleta/core/finish';
 import { formatTemperature } from '@kolleta/core/units';
 import { redoJob, undoJob } from '../storage/editJob';
@@ -8,6 +8,13 @@ import { useStoredWorkshop, WorkshopContext } from '../storage/useWorkshop';
 import { useTell } from '../ui/toasts';
 import { PlanContext, usePlanOf } from '../workers/usePlan';
 import type { WorkshopState } from '../storage/useWorkshop';
+import { stationsOf } from '../stations/job/stationList';
+import { ClockBand } from './ClockBand';
+import { Finder } from './Finder';
+import { Help } from './Help';
+import { KeepingBands, KeptWord } from './KeepingBands';
+import { useSingleKeys } from './shortcuts';
+import { UpdateBand } from './UpdateBand';
 
 const PLACES = [
   { to: '/', name: 'Bench' },
@@ -68,11 +75,32 @@ function Room({ state }: { state: WorkshopState }) {
   );
 }
 
+/** Single keys: places, stations of the job on the screen, help and finder. */
+function useKeys(state: WorkshopState, open: (what: 'help' | 'find') => void): void {
+  const navigate = useNavigate();
+  const id = useMatch('/job/:id/*')?.params.id;
+  const places: Record<string, string> = { b: '/', j: '/jobs', q: '/quick', s: '/stock', l: '/logbook' };
+  useSingleKeys((key) => {
+    const job = state.jobs.find((j) => j.id === id);
+    const station = job && /^[1-9]$/.test(key) ? stationsOf(job)[Number(key) - 1] : undefined;
+    if (key === '?') open('help');
+    else if (key === '/') open('find');
+    else if (station) void navigate(`/job/${id}/${station.id}`);
+    else if (places[key.toLowerCase()]) void navigate(places[key.toLowerCase()]!);
+    else return false;
+    return true;
+  });
+}
+
+const HEADER_BUTTON = 'btn btn-sm border-white/25 bg-transparent text-[#f6f3ec] shadow-none';
+
 function Inside({ state }: { state: WorkshopState }) {
   const { plan, error } = usePlanOf(state);
   const [theme, setTheme] = useState(readTheme);
   const undo = useUndo();
   const { pathname } = useLocation();
+  const [card, setCard] = useState<'help' | 'find'>();
+  useKeys(state, setCard);
   useEffect(() => applyTheme(theme), [theme]);
   const turnTheme = () => {
     const next = THEMES[(THEMES.indexOf(theme) + 1) % THEMES.length]!;
@@ -123,34 +151,26 @@ function Inside({ state }: { state: WorkshopState }) {
                 );
               })}
             </nav>
-            <div className="ml-auto flex items-center gap-2">
+            <div className="ml-auto flex flex-wrap items-center gap-2">
+              <KeptWord />
               {undo && (
                 <>
-                  <button
-                    type="button"
-                    className="btn btn-sm border-white/25 bg-transparent text-[#f6f3ec] shadow-none"
-                    onClick={undo.undo}
-                    title="Ctrl+Z"
-                  >
+                  <button type="button" className={HEADER_BUTTON} onClick={undo.undo} title="Ctrl+Z">
                     Undo
                   </button>
-                  <button
-                    type="button"
-                    className="btn btn-sm border-white/25 bg-transparent text-[#f6f3ec] shadow-none"
-                    onClick={undo.redo}
-                    title="Ctrl+Shift+Z"
-                  >
+                  <button type="button" className={HEADER_BUTTON} onClick={undo.redo} title="Ctrl+Shift+Z">
                     Redo
                   </button>
                 </>
               )}
               <Room state={state} />
-              <button
-                type="button"
-                className="btn btn-sm border-white/25 bg-transparent text-[#f6f3ec] shadow-none"
-                onClick={turnTheme}
-                aria-label={`Light or dark: ${THEME_WORD[theme]}`}
-              >
+              <button type="button" className={`${HEADER_BUTTON} measure`} onClick={() => setCard('find')} title="/">
+                / find
+              </button>
+              <button type="button" className={HEADER_BUTTON} onClick={() => setCard('help')} aria-label="Keys" title="?">
+                ?
+              </button>
+              <button type="button" className={HEADER_BUTTON} onClick={turnTheme} aria-label={`Light or dark: ${THEME_WORD[theme]}`}>
                 {theme === 'auto' ? '◐' : theme === 'workshop' ? '○' : '●'}
               </button>
             </div>
@@ -161,6 +181,11 @@ function Inside({ state }: { state: WorkshopState }) {
             {error.message}
           </p>
         )}
+        <KeepingBands state={state} />
+        <ClockBand state={state} />
+        <UpdateBand />
+        {card === 'help' && <Help onClose={() => setCard(undefined)} />}
+        {card === 'find' && <Finder state={state} plan={plan} onClose={() => setCard(undefined)} />}
         <main id="main" tabIndex={-1} className="mx-auto max-w-[90rem] px-4 py-4 outline-none sm:px-6">
           <Outlet />
         </main>

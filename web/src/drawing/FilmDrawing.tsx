@@ -1,9 +1,10 @@
-import { memo } from 'react';
-import type { FilmLayout } from '@kolleta/core/cut';
+import { memo, useMemo } from 'react';
+import { strokesOf, type FilmLayout } from '@kolleta/core/cut';
+import type { Point } from '@kolleta/core/geometry';
 import { formatLength, type LengthSystem } from '@kolleta/core/units';
 import { Dimension } from './Dimension';
 import { regionPath } from './regionPath';
-import { InMm, Scaled } from './Scaled';
+import { InMm, Scaled, useScale } from './Scaled';
 import { MmRect } from './WallDrawing';
 
 interface Props {
@@ -13,10 +14,33 @@ interface Props {
   system: LengthSystem;
   className?: string;
   pad?: [number, number, number, number];
+  /** What the knife has done: outlines cut whole, and where it is, mm. */
+  progress?: { readonly strokes: number; readonly knife: Point };
+}
+
+/** Outlines that are cut, and the knife. */
+function CutSoFar({ layout, progress }: { layout: FilmLayout; progress: NonNullable<Props['progress']> }) {
+  const { x, y } = useScale();
+  const strokes = useMemo(() => strokesOf(layout).map(({ ring }) => regionPath([{ outer: ring, holes: [] }])), [layout]);
+  const [kx, ky] = progress.knife;
+  return (
+    <>
+      <InMm>
+        <path
+          d={strokes.slice(0, progress.strokes).join('')}
+          fill="none"
+          stroke="#0e5a61"
+          strokeWidth={2}
+          vectorEffect="non-scaling-stroke"
+        />
+      </InMm>
+      <circle cx={x(kx)} cy={y(ky)} r={5} fill="#d98e16" stroke="#22302f" strokeWidth={1.5} />
+    </>
+  );
 }
 
 /** Film laid across, the length that is taken running up; the hold-down margins shaded. */
-export const FilmDrawing = memo(function FilmDrawing({ layout, job, system, className, pad = [26, 78, 40, 20] }: Props) {
+export const FilmDrawing = memo(function FilmDrawing({ layout, job, system, className, pad = [26, 78, 40, 20], progress }: Props) {
   const { film, width, taken } = layout;
   const more = Math.min(60, taken * 0.25 + 15);
   const sheet = { minX: 0, maxX: width, minY: 0, maxY: taken };
@@ -56,6 +80,7 @@ export const FilmDrawing = memo(function FilmDrawing({ layout, job, system, clas
           />
         ))}
       </InMm>
+      {progress && <CutSoFar layout={layout} progress={progress} />}
       <Dimension from={[0, 0]} to={[width, 0]} beside={12} system={system} />
       <Dimension from={[width, 0]} to={[width, taken]} beside={12} system={system} />
     </Scaled>

@@ -15,6 +15,12 @@ export const assumeClock = (at: number): void => {
   offset = at - Date.now();
 };
 
+/** Moves the clock against the device's by so many ms more, and keeps that. */
+export async function shiftClock(by: number): Promise<void> {
+  offset += by;
+  await db.settings.put({ key: 'clockOffset', value: offset });
+}
+
 /** Sets the clock so that it now shows a moment, or back to the real one. */
 export async function setClock(at: number | undefined): Promise<void> {
   offset = at === undefined ? 0 : at - Date.now();

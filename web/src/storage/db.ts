@@ -1,5 +1,7 @@
 import Dexie, { type EntityTable, type Table } from 'dexie';
+import type { FilmLayout, SentRun } from '@kolleta/core/cut';
 import type { Job, Patch, Shop, WorkEvent } from '@kolleta/core/job';
+import type { Workshop } from '@kolleta/core/jobFile';
 
 /** One change of a job and the change that takes it back. */
 export interface Change {
@@ -18,8 +20,30 @@ export interface History {
 
 /** Small things that belong to this browser. */
 export interface Setting {
-  key: 'clockOffset' | 'isDemo';
+  key: 'clockOffset' | 'isDemo' | 'backedUpAt';
   value: number;
+}
+
+/** A job that was sent to the cutter, and what it last told. */
+export interface CutterRun extends SentRun {
+  at: number;
+  /** What was sent, to draw it. */
+  layout: FilmLayout;
+  /** Outlines cut and film used when the cutter last answered. */
+  strokes: number;
+  used: number;
+  /** What became of it is in the log. */
+  settled: boolean;
+}
+
+/** The workshop as it was before another was put in its place. */
+export interface Snapshot {
+  id?: number;
+  at: number;
+  why: string;
+  workshop: Workshop;
+  history: History[];
+  isDemo: boolean;
 }
 
 /** Everything that Kolleta keeps in the browser. */
@@ -29,11 +53,15 @@ export class WorkshopDatabase extends Dexie {
   events!: Table<WorkEvent, string>;
   history!: EntityTable<History, 'id'>;
   settings!: EntityTable<Setting, 'key'>;
+  runs!: EntityTable<CutterRun, 'run'>;
+  snapshots!: EntityTable<Snapshot, 'id'>;
 
   constructor(name = 'kolleta') {
-    super(name);
+    // strict: a write counts as kept only when it is on the disk, so that it outlives a killed browser
+    super(name, { chromeTransactionDurability: 'strict' });
     // numbered migrations: a version that has landed is never changed, only followed
     this.version(1).stores({ jobs: 'id, closed', shop: 'id', events: 'id, job, at', history: 'id', settings: 'key' });
+    this.version(2).stores({ runs: 'run, at', snapshots: '++id, at' });
   }
 }
 

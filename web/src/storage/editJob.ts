@@ -1,6 +1,7 @@
 import type { Job, Patch } from '@kolleta/core/job';
 import { db, type WorkshopDatabase } from './db';
 import { change, step } from './history';
+import { keep } from './keeping';
 
 /** A change of a job, or how it follows from the job: quick repeats then never start from a stale one. */
 export type JobChange = Patch | ((job: Job) => Patch);
@@ -13,26 +14,30 @@ export type JobChange = Patch | ((job: Job) => Patch);
  * @throws when the job is gone
  */
 export async function editJob(id: string, what: JobChange, label: string, at = Date.now(), database: WorkshopDatabase = db): Promise<Job> {
-  return database.transaction('rw', database.jobs, database.history, async () => {
-    const job = await database.jobs.get(id);
-    if (!job) throw new Error(`editJob: there is no job "${id}"`);
-    const history = (await database.history.get(id)) ?? { id, past: [], future: [] };
-    const changed = change(job, history, typeof what === 'function' ? what(job) : what, label, at);
-    await database.jobs.put(changed.document);
-    await database.history.put(changed.history);
-    return changed.document;
-  });
+  const write = () =>
+    database.transaction('rw', database.jobs, database.history, async () => {
+      const job = await database.jobs.get(id);
+      if (!job) throw new Error(`editJob: there is no job "${id}"`);
+      const history = (await database.history.get(id)) ?? { id, past: [], future: [] };
+      const changed = change(job, history, typeof what === 'function' ? what(job) : what, label, at);
+      await database.jobs.put(changed.document);
+      await database.history.put(changed.history);
+      return changed.document;
+    });
+  return keep(label, write, { job: id, change: what });
 }
 
 async function stepJob(id: string, from: 'past' | 'future', database: WorkshopDatabase): Promise<string | undefined> {
-  return database.transaction('rw', database.jobs, database.history, async () => {
-    const [job, history] = [await database.jobs.get(id), await database.history.get(id)];
-    const stepped = job && history && step(job, history, from);
-    if (!stepped) return undefined;
-    await database.jobs.put(stepped.document);
-    await database.history.put(stepped.history);
-    return stepped.label;
-  });
+  const write = () =>
+    database.transaction('rw', database.jobs, database.history, async () => {
+      const [job, history] = [await database.jobs.get(id), await database.history.get(id)];
+      const stepped = job && history && step(job, history, from);
+      if (!stepped) return undefined;
+      await database.jobs.put(stepped.document);
+      await database.history.put(stepped.history);
+      return stepped.label;
+    });
+  return keep(from === 'past' ? 'Undo' : 'Redo', write);
 }
 
 /** Takes the last change of a job back; its label, or nothing when there is none. */
@@ -40,3 +45,7 @@ export const undoJob = (id: string, database: WorkshopDatabase = db): Promise<st
 
 /** Does again what was taken back. */
 export const redoJob = (id: string, database: WorkshopDatabase = db): Promise<string | undefined> => stepJob(id, 'future', database);
+
+/** Adds a job. */
+export const addJob = (job: Job, database: WorkshopDatabase = db): Promise<void> =>
+  keep(`New job ${job.name}`, async () => void (await database.jobs.add(job)));

@@ -3,6 +3,7 @@ import type { WorkStep } from '@kolleta/core/finish';
 import { MINUTE_MS } from '@kolleta/core/units';
 import { now } from './clock';
 import { db } from './db';
+import { keep } from './keeping';
 import { newId } from './newId';
 
 /** When a step was begun, if it was and stands. */
@@ -14,7 +15,8 @@ async function startOf(step: string): Promise<number | undefined> {
 
 /** Begins a step: its timer runs from here. */
 export async function startStep(step: WorkStep): Promise<void> {
-  await db.events.add({ id: newId(), at: now(), kind: 'started', job: step.job, step: step.id, title: step.title });
+  const event: WorkEvent = { id: newId(), at: now(), kind: 'started', job: step.job, step: step.id, title: step.title };
+  await keep(`Start: ${step.title}`, () => db.events.put(event));
 }
 
 /** What went wrong at a step. */
@@ -47,11 +49,18 @@ export async function finishStep(step: WorkStep, wrong?: Wrong, minutes?: number
       film: step.takes.film,
       length: step.takes.length,
     });
-  await db.events.bulkAdd(written);
+  await keep(`${wrong ? 'Went wrong' : 'Done'}: ${step.title}`, () => db.events.bulkPut(written));
   return written;
 }
 
 /** Takes events back by adding their reversals. */
 export async function reverseEvents(events: readonly WorkEvent[]): Promise<void> {
-  await db.events.bulkAdd(events.map((event) => ({ id: newId(), at: now(), kind: 'reversed' as const, event: event.id })));
+  const reversals = events.map((event) => ({ id: newId(), at: now(), kind: 'reversed' as const, event: event.id }));
+  await keep('Undo', () => db.events.bulkPut(reversals));
+}
+
+/** Keeps in the log that a stop was answered for. */
+export async function logOverride(job: string, reading: string, reason: string): Promise<void> {
+  const event: WorkEvent = { id: newId(), at: now(), kind: 'overridden', job, reading, reason };
+  await keep('Go on against a stop', () => db.events.put(event));
 }

@@ -8,15 +8,18 @@ export interface WorkshopState {
   jobs: Job[];
   events: WorkEvent[];
   isDemo: boolean;
+  /** When it last went out to a file, UTC ms. */
+  backedUpAt?: number;
 }
 
 /** Reads the workshop; nothing before the first start. */
 export async function readWorkshop(): Promise<WorkshopState | undefined> {
-  const [shop, jobs, events, demo] = await Promise.all([
+  const [shop, jobs, events, demo, backup] = await Promise.all([
     db.shop.get('shop'),
     db.jobs.toArray(),
     db.events.toArray(),
     db.settings.get('isDemo'),
+    db.settings.get('backedUpAt'),
   ]);
   if (!shop) return undefined;
   return {
@@ -24,6 +27,7 @@ export async function readWorkshop(): Promise<WorkshopState | undefined> {
     jobs: jobs.toSorted((a, b) => a.createdAt - b.createdAt),
     events,
     isDemo: demo?.value === 1,
+    ...(backup ? { backedUpAt: backup.value } : {}),
   };
 }
 

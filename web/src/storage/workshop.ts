@@ -1,22 +1,60 @@
 import type { Workshop } from '@kolleta/core/jobFile';
-import { assumeClock, readClock, setClock } from './clock';
+import { assumeClock, now, readClock, setClock } from './clock';
 import { db } from './db';
+import { keep } from './keeping';
 import { readWorkshop, type WorkshopState } from './useWorkshop';
 
 /** Where the demo's clock starts: Tuesday 1 December 2026, 09:40 in Dublin. */
 export const DEMO_START = Date.parse('2026-12-01T09:40:00Z');
 
-/** Puts a whole workshop in the place of what is there, all of it or nothing. */
-export async function replaceWorkshop({ shop, jobs, events }: Workshop, isDemo: boolean): Promise<void> {
-  await db.transaction('rw', [db.jobs, db.shop, db.events, db.history, db.settings], async () => {
-    await Promise.all([db.jobs.clear(), db.events.clear(), db.history.clear()]);
-    await db.shop.put({ id: 'shop', shop });
-    await db.jobs.bulkPut(jobs);
-    await db.events.bulkPut(events);
-    await db.settings.put({ key: 'isDemo', value: isDemo ? 1 : 0 });
-  });
+const EVERYTHING = [db.jobs, db.shop, db.events, db.history, db.settings, db.snapshots, db.runs];
+/** So many earlier workshops are kept for undo. */
+const MOST_SNAPSHOTS = 3;
+
+async function putWorkshop({ shop, jobs, events }: Workshop, isDemo: boolean): Promise<void> {
+  await Promise.all([db.jobs.clear(), db.events.clear(), db.history.clear(), db.runs.clear()]);
+  await db.shop.put({ id: 'shop', shop });
+  await db.jobs.bulkPut(jobs);
+  await db.events.bulkPut(events);
+  await db.settings.put({ key: 'isDemo', value: isDemo ? 1 : 0 });
   await setClock(isDemo ? DEMO_START : undefined);
 }
+
+/** Keeps the workshop as it is, so that a replacement can be taken back. */
+async function takeSnapshot(why: string): Promise<void> {
+  const state = await readWorkshop();
+  if (!state) return;
+  const { shop, jobs, events, isDemo } = state;
+  await db.snapshots.add({ at: Date.now(), why, isDemo, workshop: { shop, jobs, events }, history: await db.history.toArray() });
+  const old = await db.snapshots.orderBy('at').reverse().offset(MOST_SNAPSHOTS).primaryKeys();
+  await db.snapshots.bulkDelete(old as number[]);
+}
+
+/** Puts a whole workshop in the place of what is there, all of it or nothing; what was there can be brought back. */
+export const replaceWorkshop = (workshop: Workshop, isDemo: boolean, why = 'Another workshop'): Promise<void> =>
+  keep(why, () =>
+    db.transaction('rw', EVERYTHING, async () => {
+      await takeSnapshot(why);
+      await putWorkshop(workshop, isDemo);
+    }),
+  );
+
+/** Brings back the workshop that was there before the last replacement, with its undo; what it replaced, or nothing when there is none. */
+export const undoReplace = (): Promise<string | undefined> =>
+  keep('Undo', () =>
+    db.transaction('rw', EVERYTHING, async () => {
+      const last = await db.snapshots.orderBy('at').last();
+      if (last?.id === undefined) return undefined;
+      await putWorkshop(last.workshop, last.isDemo);
+      await db.history.bulkPut(last.history);
+      await db.snapshots.delete(last.id);
+      return last.why;
+    }),
+  );
+
+/** Notes that the workshop went out to a file. */
+export const noteBackup = (): Promise<void> =>
+  keep('Back up', async () => void (await db.settings.put({ key: 'backedUpAt', value: now() })));
 
 const demoParts = () => Promise.all([import('@kolleta/core/jobFile'), import('../../../demo/workshop.json?raw')]);
 
@@ -34,7 +72,7 @@ export const loadDemo = async (): Promise<void> => replaceWorkshop(await readDem
 /** Keeps films, tapes, machines and hours, and begins without jobs and log. */
 export async function startEmpty(): Promise<void> {
   const shop = (await db.shop.get('shop'))?.shop;
-  if (shop) await replaceWorkshop({ shop: { ...shop, name: 'My workshop' }, jobs: [], events: [] }, false);
+  if (shop) await replaceWorkshop({ shop: { ...shop, name: 'My workshop' }, jobs: [], events: [] }, false, 'Begin empty');
 }
 
 const demoState = (demo: Workshop): WorkshopState => ({
@@ -45,9 +83,16 @@ const demoState = (demo: Workshop): WorkshopState => ({
   isDemo: true,
 });
 
+/** The browser has thrown away what was kept here. */
+export class StorageEmptied extends Error {}
+
+/** Begins again after the browser emptied its storage. */
+export const forgetOpened = (): void => localStorage.removeItem('opened');
+
 /**
  * The workshop that is kept here; at the very first start the demo workshop.
  *
+ * @throws StorageEmptied when a workshop was kept here and is gone
  * @param expect told at a first start, before the database has answered, what will be returned unless it holds something after all
  */
 export async function openWorkshop(expect: (state: WorkshopState) => void = () => undefined): Promise<WorkshopState> {
@@ -61,12 +106,13 @@ export async function openWorkshop(expect: (state: WorkshopState) => void = () =
     () => undefined,
   );
   const kept = await readWorkshop();
+  if (!fresh && !kept) throw new StorageEmptied();
   localStorage.setItem('opened', 'yes');
   if (kept) {
     await readClock();
     return kept;
   }
-  const { demo, state } = ahead ? await ahead : await readDemo().then((read) => ({ demo: read, state: demoState(read) }));
-  await replaceWorkshop(demo, true);
+  const { demo, state } = await ahead!;
+  await db.transaction('rw', EVERYTHING, () => putWorkshop(demo, true));
   return state;
 }

@@ -1,3 +1,4 @@
+import { useState } from 'react';
 import type { Cure, Reading } from '@kolleta/core/job';
 import { VerdictMark } from './Verdict';
 
@@ -7,10 +8,52 @@ interface Props {
   /** Points at the places in the drawing. */
   onShow?: (reading: Reading) => void;
   shown?: boolean;
+  /** Answers for a stop with a reason, or minds it again. */
+  onOverride?: (reason: string | undefined) => void;
+}
+
+/** Fewer letters are no reason. */
+const LEAST_REASON = 3;
+
+function WhyForm({ title, onAnswer, onCancel }: { title: string; onAnswer: (reason: string) => void; onCancel: () => void }) {
+  const [reason, setReason] = useState('');
+  const enough = reason.trim().length >= LEAST_REASON;
+  return (
+    <form
+      className="mt-2 flex flex-col gap-1.5"
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (enough) onAnswer(reason.trim());
+      }}
+    >
+      <label className="text-[0.85rem] font-bold">
+        Why do you go on? The log keeps it.
+        <input
+          className="input mt-0.5 w-full font-normal"
+          aria-label={`Reason to go on: ${title}`}
+          value={reason}
+          maxLength={500}
+          onChange={(event) => setReason(event.target.value)}
+          onKeyDown={(event) => event.key === 'Escape' && onCancel()}
+          autoFocus
+        />
+      </label>
+      <div className="flex gap-1.5">
+        <button type="submit" className="btn btn-sm btn-error" disabled={!enough}>
+          Go on
+        </button>
+        <button type="button" className="btn btn-sm btn-ghost" onClick={onCancel}>
+          Cancel
+        </button>
+      </div>
+    </form>
+  );
 }
 
 /** One computed result: its verdict, its figure, why, and what cures it. */
-export function ReadingCard({ reading, onCure, onShow, shown }: Props) {
+export function ReadingCard({ reading, onCure, onShow, shown, onOverride }: Props) {
+  const [asking, setAsking] = useState(false);
+  const open = onOverride && reading.verdict === 'stop' && !reading.overridden;
   const quiet = reading.verdict === 'fine';
   return (
     <section className="sheet px-3 py-2.5" aria-label={`${reading.title}: ${reading.verdict}`}>
@@ -29,7 +72,7 @@ export function ReadingCard({ reading, onCure, onShow, shown }: Props) {
           </p>
           {reading.overridden && <p className="text-[0.85rem]">Gone on against it: “{reading.overridden}”</p>}
           {reading.advice && <p className="text-[0.85rem] leading-snug">{reading.advice}</p>}
-          {(reading.cures.length > 0 || (reading.places?.length ?? 0) > 0) && (
+          {(reading.cures.length > 0 || (reading.places?.length ?? 0) > 0 || open || (onOverride && reading.overridden)) && (
             <div className="mt-1.5 flex flex-wrap gap-1.5">
               {reading.cures.map((cure, i) => (
                 <button
@@ -46,7 +89,27 @@ export function ReadingCard({ reading, onCure, onShow, shown }: Props) {
                   {shown ? 'Hide places' : 'Show me'}
                 </button>
               )}
+              {open && !asking && (
+                <button type="button" className="btn btn-sm btn-ghost border-base-300" onClick={() => setAsking(true)}>
+                  Go on against it…
+                </button>
+              )}
+              {onOverride && reading.overridden && (
+                <button type="button" className="btn btn-sm btn-ghost border-base-300" onClick={() => onOverride(undefined)}>
+                  Mind it again
+                </button>
+              )}
             </div>
+          )}
+          {open && asking && (
+            <WhyForm
+              title={reading.title}
+              onCancel={() => setAsking(false)}
+              onAnswer={(reason) => {
+                setAsking(false);
+                onOverride(reason);
+              }}
+            />
           )}
         </div>
       </div>

@@ -1,6 +1,6 @@
 import { expose } from 'comlink';
-import { svgCutFile, type FilmLayout } from '@kolleta/core/cut';
-import type { Job, Shop, WorkEvent } from '@kolleta/core/job';
+import { hpglCutFile, svgCutFile, type FilmLayout } from '@kolleta/core/cut';
+import type { Job, Machine, Shop, WorkEvent } from '@kolleta/core/job';
 import { Memo, planWorkshop, type Plan } from '@kolleta/core/plan';
 import { faces, needFace, needWholeFaces, wholeFaces } from './faceStore';
 
@@ -27,6 +27,10 @@ const planner = {
     // what was remembered was drawn without the rarer letters
     memos[which] = new Memo();
     return planWorkshop(jobs, shop, events, now, faces, memos[which]);
+  },
+  /** The same layout as HPGL for a machine. */
+  hpgl(layout: FilmLayout, machine: Machine): string {
+    return hpglCutFile(layout, machine);
   },
   cutFile(layout: FilmLayout, title: string): string {
     return svgCutFile(layout, title);

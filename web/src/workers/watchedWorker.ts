@@ -44,7 +44,7 @@ export class WatchedWorker<T> {
   }
 
   /** Calls the worker under the watchdog. */
-  async call<R>(use: (remote: Remote<T>) => Promise<R>, limit = this.#limit): Promise<R> {
+  async call<R>(ask: (remote: Remote<T>) => Promise<R>, limit = this.#limit): Promise<R> {
     let fail: (error: Error) => void = () => undefined;
     const stopped = new Promise<never>((_, reject) => {
       fail = reject;
@@ -52,7 +52,7 @@ export class WatchedWorker<T> {
     });
     const timer = setTimeout(() => this.stop('This took too long and was stopped. Undo the last change, or simplify the drawing.'), limit);
     try {
-      return await Promise.race([use(this.#start()), stopped]);
+      return await Promise.race([ask(this.#start()), stopped]);
     } finally {
       clearTimeout(timer);
       this.#waiting = this.#waiting.filter((other) => other !== fail);

@@ -12,8 +12,10 @@ import { useTell } from '../../ui/toasts';
 import { VerdictMark } from '../../ui/Verdict';
 import { usePlan } from '../../workers/usePlan';
 import { StepButtons } from '../steps/StepCards';
+import { backupWatch } from './backupWatch';
+import { OtherTimers } from './OtherTimers';
 import { Rack } from './Rack';
-import { ring } from './ring';
+import { askToNotify, mayNotify, ring } from './ring';
 import { useNow } from './useNow';
 
 /** The wait that a step stands at, if nothing but a short one holds it up. */
@@ -30,12 +32,12 @@ function NowCard({ bench, jobs, shop, now }: { bench: Bench; jobs: readonly Job[
     if (!placed || over === undefined || over < 0 || told.current === placed.step.id) return;
     told.current = placed.step.id;
     // a reload long after the time is over does not ring again
-    if (over < 1) ring();
+    if (over < 1) ring(`Time is up: ${placed.step.title}`);
     tell(`Time is up: ${placed.step.title.toLowerCase()}.`);
   }, [over, placed, tell]);
   if (!placed) {
     return (
-      <div className="bg-primary text-primary-content flex flex-col justify-center rounded-xl p-6">
+      <div className="bg-primary text-primary-content flex flex-1 flex-col justify-center rounded-xl p-6">
         <h1 className="text-3xl font-extrabold">Nothing to do just now</h1>
         <p className="mt-2 text-lg">
           {jobs.length === 0
@@ -63,7 +65,7 @@ function NowCard({ bench, jobs, shop, now }: { bench: Bench; jobs: readonly Job[
   const running = placed.state === 'running';
   const left = placed.step.hands * 60 - (now - placed.start) / 1000;
   return (
-    <section aria-label="Now" className="now-card flex flex-col rounded-xl bg-[#0e5a61] p-6 text-white">
+    <section aria-label="Now" className="now-card flex flex-1 flex-col rounded-xl bg-[#0e5a61] p-6 text-white">
       <p className="text-[0.95rem] font-bold text-white/90">
         {bench.due ? (running ? 'NOW, RUNNING' : 'NOW') : `NEXT, ${formatMoment(placed.start, shop.hours.zone)}`} ·{' '}
         <Link
@@ -92,14 +94,30 @@ function NowCard({ bench, jobs, shop, now }: { bench: Bench; jobs: readonly Job[
         </div>
         <StepButtons placed={placed} large />
       </div>
-      {running && <p className="mt-2 text-[0.85rem] text-white/85">It rings while this page is open; a closed page cannot.</p>}
+      {running && <RingWord />}
     </section>
+  );
+}
+
+/** Whether it rings, said plainly; and the offer of a notification for when this tab is behind others. */
+function RingWord() {
+  const [asked, setAsked] = useState(mayNotify());
+  return (
+    <p className="mt-2 text-[0.85rem] text-white/85">
+      It rings while this page is open; a closed page cannot.{' '}
+      {asked === 'default' && (
+        <button type="button" className="min-h-6 underline" onClick={() => void askToNotify().then(setAsked)}>
+          Notify me when the tab is behind others
+        </button>
+      )}
+    </p>
   );
 }
 
 /** The home of the workshop: what hands do now, what dries, what follows, what to watch. */
 export function BenchPage() {
-  const { jobs, shop } = useWorkshop();
+  const state = useWorkshop();
+  const { jobs, shop } = state;
   const plan = usePlan();
   const now = useNow();
   const [all, setAll] = useState(false);
@@ -110,8 +128,9 @@ export function BenchPage() {
     for (const item of bench?.rack ?? []) {
       if (item.state !== 'drying' || item.until > now || rung.current.has(item.id)) continue;
       rung.current.add(item.id);
-      ring();
-      tell(`${jobs.find((j) => j.id === item.job)?.name ?? 'A piece'}: ${item.what}, ready${item.next ? ` to ${item.next}` : ''}.`);
+      const words = `${jobs.find((j) => j.id === item.job)?.name ?? 'A piece'}: ${item.what}, ready${item.next ? ` to ${item.next}` : ''}.`;
+      ring(words);
+      tell(words);
     }
   }, [bench, now, jobs, tell]);
   if (!bench)
@@ -123,10 +142,16 @@ export function BenchPage() {
   const open = jobs.filter((j) => !j.closed);
   const today = (at: number) => formatMoment(at, shop.hours.zone).slice(0, -6) === formatMoment(now, shop.hours.zone).slice(0, -6);
   const then = bench.then.slice(0, all ? 12 : 5);
-  const watch = bench.watch.slice(0, all ? 20 : 5);
+  const backup = backupWatch(state, now);
+  const watched = backup ? [...bench.watch, backup] : bench.watch;
+  const watch = watched.slice(0, all ? 20 : 5);
+  const running = bench.then.filter((placed) => placed.state === 'running');
   return (
     <div className="grid gap-4 lg:grid-cols-[minmax(0,1fr)_minmax(0,1.08fr)]">
-      <NowCard bench={bench} jobs={open} shop={shop} now={now} />
+      <div className="flex flex-col gap-2">
+        <NowCard bench={bench} jobs={open} shop={shop} now={now} />
+        <OtherTimers running={running} jobs={open} now={now} />
+      </div>
       <section aria-label="Drying rack" className="sheet flex min-h-72 flex-col px-4 pt-3 pb-4">
         <h2 className="mb-2 text-lg font-bold">Drying rack</h2>
         <Rack items={bench.rack} jobs={open} shop={shop} now={now} />
@@ -187,14 +212,14 @@ export function BenchPage() {
           })}
         </ul>
       </section>
-      {(bench.then.length > 5 || bench.watch.length > 5) && (
+      {(bench.then.length > 5 || watched.length > 5) && (
         <button
           type="button"
           className="btn btn-sm btn-ghost border-base-300 justify-self-start lg:col-span-2"
           aria-expanded={all}
           onClick={() => setAll(!all)}
         >
-          {all ? 'Show less' : `Show ${Math.max(0, bench.then.length - 5) + Math.max(0, bench.watch.length - 5)} more`}
+          {all ? 'Show less' : `Show ${Math.max(0, bench.then.length - 5) + Math.max(0, watched.length - 5)} more`}
         </button>
       )}
     </div>

@@ -1,7 +1,20 @@
 let context: AudioContext | undefined;
 
-/** A short double tone, where the browser allows sound. */
-export function ring(): void {
+/** Whether the browser may show a notification. */
+export const mayNotify = (): NotificationPermission => ('Notification' in window ? Notification.permission : 'denied');
+/** Asks for it, once, when the user wants it. */
+export const askToNotify = (): Promise<NotificationPermission> =>
+  'Notification' in window ? Notification.requestPermission() : Promise.resolve('denied');
+
+/** A short double tone, and a notification when the tab is behind others, where the browser allows them. */
+export function ring(words: string): void {
+  if (mayNotify() === 'granted' && document.visibilityState === 'hidden') {
+    try {
+      new Notification('Kolleta', { body: words, icon: './icon-192.png', tag: words });
+    } catch {
+      // phones allow notifications only from a service worker: the sound and the message have to do
+    }
+  }
   try {
     context ??= new AudioContext();
     const at = context.currentTime;

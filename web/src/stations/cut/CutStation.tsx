@@ -1,6 +1,7 @@
-import { useState } from 'react';
-import { LAYOUT, TECHNIQUES } from '@kolleta/core/facts';
-import { gravest } from '@kolleta/core/job';
+import { useMemo, useState } from 'react';
+import { Link } from 'react-router';
+import { KNIFE, LAYOUT, TECHNIQUES } from '@kolleta/core/facts';
+import { holdsCut } from '@kolleta/core/job';
 import { formatDuration, formatLength, formatWay } from '@kolleta/core/units';
 import { FilmDrawing } from '../../drawing/FilmDrawing';
 import { download, fileName } from '../../storage/download';
@@ -10,10 +11,14 @@ import { plannerWorker } from '../../workers/plannerClient';
 import { usePlan } from '../../workers/usePlan';
 import { DrawingHead, Readings, StationLayout, type StationProps } from '../job/station';
 import { StepCards } from '../steps/StepCards';
+import { useWorkshop } from '../../storage/useWorkshop';
+import { CutterPanel } from './CutterPanel';
+import { useCutter } from './useCutter';
 
 /** The film that is taken, and the file for the cutter. */
 export function CutStation({ job, plan, shop, edit, mark }: StationProps) {
   const whole = usePlan();
+  const { jobs } = useWorkshop();
   const tell = useTell();
   const [film, setFilm] = useState<string>();
   const [alone, setAlone] = useState(false);
@@ -24,7 +29,16 @@ export function CutStation({ job, plan, shop, edit, mark }: StationProps) {
   const others = shared && shared.parts.some((p) => p.job !== job.id);
   const layout = own && (alone || !shared || done ? own : shared);
   const marks = job.marks.filter((m) => plan.layers.some((l) => l.mark === m.id && l.film.id === own?.film.id));
-  const stops = plan.readings.filter((r) => r.verdict === 'stop' && !r.overridden && ['measure', 'draw', 'fit', 'cut'].includes(r.station));
+  const planned = useMemo(
+    () => new Map((whole?.schedule.steps ?? []).filter((s) => s.step.takes?.film === own?.film.id).map((s) => [s.step.job, s.step.hands])),
+    [whole, own],
+  );
+  const cutter = useCutter(planned);
+  const { run } = cutter.view;
+  const jobsIn = [...new Set(layout?.parts.map((part) => part.job) ?? [])];
+  // a stop keeps the film of every job in this layout from the knife
+  const held = jobsIn.flatMap((id) => (whole?.jobs.get(id) ?? plan).readings.filter(holdsCut).map((stop) => ({ id, stop })));
+  const left = whole?.filmLeft.get(layout?.film.id ?? '') ?? layout?.film.length ?? 0;
   const save = async () => {
     if (!layout) return;
     const title = `${job.name} — ${layout.film.name}`;
@@ -35,7 +49,24 @@ export function CutStation({ job, plan, shop, edit, mark }: StationProps) {
       tell(error instanceof Error ? error.message : String(error), { tone: 'error' });
     }
   };
-  const drawing = layout ? (
+  const saveHpgl = async () => {
+    if (!layout?.machine) return;
+    const { machine } = layout;
+    const text = await plannerWorker.call((planner) => planner.hpgl(layout, machine));
+    download(`${fileName(`${job.name} — ${layout.film.name}`)}.hpgl`, text, 'text/plain');
+    tell(`The HPGL file for ${machine.name} is saved: ${machine.step ?? KNIFE.step} mm a step.`);
+  };
+  const drawing = run ? (
+    <>
+      <DrawingHead title={`${run.layout.film.name}, under the knife`} text="petrol is cut · red is still to come · the dot is the knife" />
+      <FilmDrawing
+        layout={run.layout}
+        system={system}
+        progress={{ strokes: cutter.view.report?.strokes ?? run.strokes, knife: cutter.view.report?.knife ?? [0, 0] }}
+        className="h-[24rem] flex-1 lg:h-auto"
+      />
+    </>
+  ) : layout ? (
     <>
       <DrawingHead
         title={`${layout.film.name}, as it lies on the roll`}
@@ -71,6 +102,7 @@ export function CutStation({ job, plan, shop, edit, mark }: StationProps) {
   );
   return (
     <StationLayout title="Cut" drawing={drawing}>
+      {run && <CutterPanel view={cutter.view} run={run} system={system} filmLeft={left} order={cutter.order} settle={cutter.settle} />}
       {plan.layouts.length > 1 && (
         <div className="flex flex-wrap gap-1.5" role="group" aria-label="Films">
           {plan.layouts.map((l) => (
@@ -98,18 +130,47 @@ export function CutStation({ job, plan, shop, edit, mark }: StationProps) {
             {marks.some((m) => m.flip) ? ', flipped as you asked' : ''}.{' '}
             {[...new Set(marks.map((m) => TECHNIQUES[m.technique].says))].join(' ')}
           </p>
-          {stops.length > 0 && (
-            <p className="mt-1 flex items-start gap-2 text-sm">
-              <VerdictMark verdict={gravest(stops)} size={18} />
+          {held.length > 0 && (
+            <div className="mt-1 flex items-start gap-2 text-sm" role="status">
+              <VerdictMark verdict="stop" size={18} />
               <span>
-                {stops.length === 1 ? 'Something says stop' : `${stops.length} things say stop`}:{' '}
-                {stops.map((s) => s.title.toLowerCase()).join(', ')}. Look there before you spend film.
+                Kept from the knife until it is cured or answered for:{' '}
+                {held.map(({ id, stop }, i) => (
+                  <span key={`${id}${stop.id}`}>
+                    {i > 0 && ', '}
+                    <Link className="font-bold underline" to={`/job/${id}/${stop.station}`}>
+                      {stop.title.toLowerCase()}
+                    </Link>
+                    {id === job.id ? '' : ` (${jobs.find((j) => j.id === id)?.name ?? id})`}
+                  </span>
+                ))}
+                .{held.every(({ id }) => id !== job.id) && others ? ' Or cut this job alone.' : ''}
               </span>
+            </div>
+          )}
+          <div className="mt-2 flex flex-wrap gap-2">
+            <button
+              type="button"
+              className="btn btn-primary"
+              disabled={held.length > 0 || done || run !== undefined || !layout.machine}
+              onClick={() => void cutter.send(layout, left)}
+            >
+              Send it to the cutter
+            </button>
+            <button type="button" className="btn btn-outline btn-primary" disabled={held.length > 0} onClick={() => void save()}>
+              Save the cut file (SVG, mm)
+            </button>
+            {layout.machine && (
+              <button type="button" className="btn btn-ghost border-base-300" disabled={held.length > 0} onClick={() => void saveHpgl()}>
+                As HPGL
+              </button>
+            )}
+          </div>
+          {!run && cutter.view.problem && (
+            <p role="alert" className="bg-error text-error-content mt-2 rounded px-3 py-2 text-sm">
+              {cutter.view.problem}
             </p>
           )}
-          <button type="button" className="btn btn-primary mt-2" onClick={() => void save()}>
-            Save the cut file (SVG, mm)
-          </button>
         </div>
       )}
       <Readings plan={plan} edit={edit} mark={mark} stations={['cut']} />

@@ -1,7 +1,8 @@
 import type { ReactNode } from 'react';
-import type { Job, Mark, Reading, Shop, StationId } from '@kolleta/core/job';
+import { setAt, type Job, type Mark, type Patch, type Reading, type Shop, type StationId } from '@kolleta/core/job';
 import type { JobPlan } from '@kolleta/core/plan';
 import type { JobChange } from '../../storage/editJob';
+import { logOverride } from '../../storage/logEvent';
 import { ReadingCard } from '../../ui/ReadingCard';
 
 /** What every station of a job gets. */
@@ -34,6 +35,10 @@ export function StationLayout({ drawing, children, title }: { drawing: ReactNode
   );
 }
 
+/** The change that answers for a stop, or minds it again. */
+const overridePatch = (job: Job, reading: string, reason: string | undefined): Patch =>
+  setAt(['overrides'], [...job.overrides.filter((o) => o.reading !== reading), ...(reason ? [{ reading, reason }] : [])]);
+
 const ORDER = { stop: 0, watch: 1, fine: 2 };
 
 interface ReadingsProps extends Pick<StationProps, 'plan' | 'edit' | 'mark'> {
@@ -54,6 +59,10 @@ export function Readings({ plan, edit, stations, mark, shown, onShow }: Readings
           key={reading.id}
           reading={reading}
           onCure={(cure) => edit(cure.patch, cure.label)}
+          onOverride={(reason) => {
+            edit((job) => overridePatch(job, reading.id, reason), reason ? 'Go on against a stop' : 'Mind a stop again');
+            if (reason) void logOverride(plan.job, reading.id, reason);
+          }}
           onShow={onShow}
           shown={shown === reading.id}
         />

@@ -6,6 +6,7 @@ import { formatDuration, formatLength } from '@kolleta/core/units';
 import { FrontView } from '../../drawing/FrontView';
 import { now } from '../../storage/clock';
 import { db } from '../../storage/db';
+import { addJob } from '../../storage/editJob';
 import { newId } from '../../storage/newId';
 import { useWorkshop } from '../../storage/useWorkshop';
 import { loadDemo } from '../../storage/workshop';
@@ -29,7 +30,7 @@ export function JobsPage() {
   const closed = jobs.filter((j) => j.closed);
   const begin = async (blank: Blank) => {
     const job = newJob(shop, blank, now());
-    await db.jobs.add(job);
+    await addJob(job);
     await navigate(`/job/${job.id}/measure`);
   };
   const take = async (file: File | undefined) => {
@@ -44,7 +45,7 @@ export function JobsPage() {
     }
     const taken = (await db.jobs.get(read.value.id)) !== undefined;
     const job = taken ? { ...read.value, id: newId(), name: `${read.value.name} (from file)` } : read.value;
-    await db.jobs.add(job);
+    await addJob(job);
     tell(`${job.name} is here${taken ? '; the job of the same origin was left as it is' : ''}.`);
     await navigate(`/job/${job.id}/fit`);
   };

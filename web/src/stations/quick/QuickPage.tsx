@@ -2,13 +2,14 @@ import { useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { usualBreathing, usualZone } from '@kolleta/core/blanks';
 import { BLANKS, FACES, LIMITS } from '@kolleta/core/facts';
-import { setAt, applyPatch, type Cure, type Job, type MarkSize } from '@kolleta/core/job';
+import { setAt, applyPatch, holdsCut, type Cure, type Job, type MarkSize } from '@kolleta/core/job';
 import { formatDuration, formatLength } from '@kolleta/core/units';
 import { FilmDrawing } from '../../drawing/FilmDrawing';
 import { FrontView } from '../../drawing/FrontView';
 import { download, fileName } from '../../storage/download';
 import { now } from '../../storage/clock';
-import { db } from '../../storage/db';
+import { logOverride } from '../../storage/logEvent';
+import { addJob } from '../../storage/editJob';
 import { useWorkshop } from '../../storage/useWorkshop';
 import { ReadingCard } from '../../ui/ReadingCard';
 import { useTell } from '../../ui/toasts';
@@ -47,11 +48,19 @@ export function QuickPage() {
     change(['marks', mark.id, 'artwork', 'lines', line!.id, 'text'], text);
     change(['name'], text.trim() || 'Quick mark');
   };
+  const override = (reading: string, reason: string | undefined) => {
+    setDraft((job) => ({
+      ...job,
+      overrides: [...job.overrides.filter((o) => o.reading !== reading), ...(reason ? [{ reading, reason }] : [])],
+    }));
+    if (reason) void logOverride(draft.id, reading, reason);
+  };
   const cure = (c: Cure) => setDraft((job) => applyPatch(job, c.patch).document);
   const speaking = useMemo(
     () => (plan?.readings ?? []).filter((r) => r.verdict !== 'fine' && r.id !== 'date' && r.station !== 'cure'),
     [plan],
   );
+  const held = (plan?.readings ?? []).filter(holdsCut);
   const layout = plan?.layouts[0];
   const fitted = plan?.marks[0]?.fitted;
   const save = async () => {
@@ -65,7 +74,7 @@ export function QuickPage() {
     }
   };
   const keep = async () => {
-    await db.jobs.add({ ...draft, createdAt: now() });
+    await addJob({ ...draft, createdAt: now() });
     await navigate(`/job/${draft.id}/fit`);
   };
   const typed: MarkSize = mark.size;
@@ -123,7 +132,7 @@ export function QuickPage() {
           .
         </div>
         <div className="mt-3 flex flex-wrap items-center gap-2">
-          <button type="button" className="btn btn-primary btn-lg" disabled={!layout} onClick={() => void save()}>
+          <button type="button" className="btn btn-primary btn-lg" disabled={!layout || held.length > 0} onClick={() => void save()}>
             Save the cut file
           </button>
           <button type="button" className="btn btn-outline btn-lg" disabled={!words.trim()} onClick={() => void keep()}>
@@ -151,7 +160,10 @@ export function QuickPage() {
         {words.trim() && plan && speaking.length === 0 && (
           <p className="sheet px-4 py-3">Nothing speaks against it. Cut it colour side up, weed the surround, then tape it over.</p>
         )}
-        {words.trim() && speaking.map((reading) => <ReadingCard key={reading.id} reading={reading} onCure={cure} />)}
+        {words.trim() &&
+          speaking.map((reading) => (
+            <ReadingCard key={reading.id} reading={reading} onCure={cure} onOverride={(reason) => override(reading.id, reason)} />
+          ))}
       </section>
     </div>
   );

@@ -1,55 +1,23 @@
-import { useRef, useState } from 'react';
 import { TAPE_KINDS, COATS } from '@kolleta/core/facts';
 import { dryingFactor } from '@kolleta/core/finish';
 import { setAt, type Film } from '@kolleta/core/job';
 import { formatLength, formatTemperature, good, parseTemperature, refused } from '@kolleta/core/units';
 import { now } from '../../storage/clock';
-import { download, fileName } from '../../storage/download';
 import { formatMoment } from '@kolleta/core/schedule';
 import { useWorkshop } from '../../storage/useWorkshop';
 import { editShop } from '../../storage/editShop';
-import { loadDemo, replaceWorkshop, startEmpty } from '../../storage/workshop';
-import { useTell } from '../../ui/toasts';
 import { Choice, Sentence, TextWord, Typed } from '../../ui/tokens';
 import { usePlan } from '../../workers/usePlan';
 import { Roll } from './Roll';
+import { WorkshopFile } from './WorkshopFile';
 
 /** Rolls, tapes and paints as they are; the room, the units, and the workshop's file. */
 export function StockPage() {
-  const { shop, jobs, events, isDemo } = useWorkshop();
+  const { shop, isDemo } = useWorkshop();
   const plan = usePlan();
-  const tell = useTell();
-  const input = useRef<HTMLInputElement>(null);
-  const [problem, setProblem] = useState<string>();
-  const [waiting, setWaiting] = useState<{ name: string; run: () => Promise<void>; text: string }>();
   const system = shop.lengths;
   const left = (film: Film) => plan?.filmLeft.get(film.id) ?? film.length;
   const next = (film: Film) => plan?.layouts.find((l) => l.film.id === film.id)?.taken ?? 0;
-  const save = async () => {
-    const { writeWorkshopFile } = await import('@kolleta/core/jobFile');
-    download(`${fileName(shop.name)}.kolleta-workshop.json`, writeWorkshopFile({ shop, jobs, events }), 'application/json');
-  };
-  const take = async (file: File | undefined) => {
-    if (!file) return;
-    setProblem(undefined);
-    const { readWorkshopFile } = await import('@kolleta/core/jobFile');
-    const read = readWorkshopFile(await file.text(), file.name);
-    if (input.current) input.current.value = '';
-    if (!read.ok) setProblem(`${read.problem.found} ${read.problem.wayOut}`);
-    else
-      setWaiting({
-        name: `Put “${read.value.shop.name}” in the place of this workshop?`,
-        text: `It holds ${read.value.jobs.length} jobs and ${read.value.events.length} log entries; this one holds ${jobs.length} and ${events.length}.`,
-        run: () => replaceWorkshop(read.value, false),
-      });
-  };
-  const go = async () => {
-    if (!waiting) return;
-    const [before, demo] = [{ shop, jobs, events }, isDemo];
-    await waiting.run();
-    setWaiting(undefined);
-    tell('Done.', { action: { label: 'Undo', run: () => void replaceWorkshop(before, demo) } });
-  };
   return (
     <div className="flex flex-col gap-4">
       <h1 className="text-[1.65rem] font-extrabold [&_.token]:text-base-content [&_.token]:border-transparent hover:[&_.token]:border-primary">
@@ -152,71 +120,7 @@ export function StockPage() {
               {isDemo ? ', the demo’s' : ''}.
             </Sentence>
           </div>
-          <div>
-            <h2 className="text-lg font-bold">The workshop as a file</h2>
-            <p className="quiet mb-2 text-sm">Everything is kept in this browser only. The file holds all of it: stock, jobs and log.</p>
-            {problem && (
-              <p role="alert" className="bg-error text-error-content mb-2 rounded px-3 py-2">
-                {problem}
-              </p>
-            )}
-            <div className="flex flex-wrap gap-2">
-              <button type="button" className="btn btn-primary" onClick={() => void save()}>
-                Save the workshop
-              </button>
-              <button type="button" className="btn btn-outline" onClick={() => input.current?.click()}>
-                Open a workshop file
-              </button>
-              <input
-                ref={input}
-                type="file"
-                accept=".json,application/json"
-                className="hidden"
-                aria-label="Workshop file"
-                onChange={(event) => void take(event.target.files?.[0])}
-              />
-              <button
-                type="button"
-                className="btn btn-ghost border-base-300"
-                onClick={() =>
-                  setWaiting({
-                    name: 'Open the demo workshop?',
-                    text: `It takes the place of this one: ${jobs.length} jobs and ${events.length} log entries.`,
-                    run: loadDemo,
-                  })
-                }
-              >
-                Demo workshop
-              </button>
-              <button
-                type="button"
-                className="btn btn-ghost border-base-300"
-                onClick={() =>
-                  setWaiting({
-                    name: 'Begin with no jobs?',
-                    text: `Stock, hours and climate stay; ${jobs.length} jobs and ${events.length} log entries go.`,
-                    run: startEmpty,
-                  })
-                }
-              >
-                Begin empty
-              </button>
-            </div>
-            {waiting && (
-              <div role="alertdialog" aria-label={waiting.name} className="border-accent mt-3 rounded-lg border-2 p-3">
-                <p className="font-bold">{waiting.name}</p>
-                <p className="mb-2 text-sm">{waiting.text} Save the workshop first if you may want it again.</p>
-                <div className="flex gap-2">
-                  <button type="button" className="btn btn-primary btn-sm" onClick={() => void go()}>
-                    Do it
-                  </button>
-                  <button type="button" className="btn btn-ghost btn-sm" onClick={() => setWaiting(undefined)}>
-                    Leave it
-                  </button>
-                </div>
-              </div>
-            )}
-          </div>
+          <WorkshopFile />
         </section>
       </div>
     </div>

@@ -1,0 +1,62 @@
+import { cutterHost, type CutterHost, type HostOrder } from '@kolleta/core/cut';
+import { Hono } from 'hono';
+import { bodyLimit } from 'hono/body-limit';
+
+/** The largest job that is taken, bytes. */
+const MOST_BYTES = 64 * 1024 * 1024;
+const KINDS = new Set(['load', 'set', 'send', 'pause', 'resume', 'stop', 'openLid', 'closeLid', 'runOut', 'unplug', 'plug']);
+const positive = (value: unknown): boolean => typeof value === 'number' && Number.isFinite(value) && value > 0;
+
+/** Whether what came in is an order, with the parts that it needs. */
+function isOrder(data: unknown): data is HostOrder {
+  const order = (data ?? {}) as {
+    kind?: unknown;
+    film?: { width?: unknown; length?: unknown };
+    run?: unknown;
+    hpgl?: unknown;
+    machine?: Record<string, unknown>;
+  };
+  if (typeof order.kind !== 'string' || !KINDS.has(order.kind)) return false;
+  if (order.kind === 'load') return positive(order.film?.width) && typeof order.film?.length === 'number' && order.film.length >= 0;
+  if (order.kind === 'send') return typeof order.run === 'string' && typeof order.hpgl === 'string';
+  if (order.kind === 'set') {
+    const { machine } = order;
+    const origin = machine?.['origin'] as { x?: unknown; y?: unknown } | undefined;
+    return (
+      typeof machine?.['rollFed'] === 'boolean' &&
+      ['step', 'knife', 'travel'].every((key) => positive(machine[key])) &&
+      Number.isFinite(origin?.x) &&
+      Number.isFinite(origin?.y)
+    );
+  }
+  return true;
+}
+
+/**
+ * The simulated cutter over HTTP: GET tells what it does, POST gives it an order as JSON. Only pages of this server may give orders.
+ *
+ * @returns 503 when its cable is pulled, 400 for what is no order, 403 for a page from elsewhere, 413 for a job over 64 MB
+ */
+export function cutterRoutes(host: CutterHost = cutterHost(() => performance.now(), Number(process.env['CUTTER_PACE'] ?? 10) || 10)): Hono {
+  const app = new Hono();
+  const gone = { refusal: 'The cutter does not answer.' };
+  app.use('*', async (context, next) => {
+    const origin = context.req.header('origin');
+    if (origin !== undefined && new URL(origin).host !== context.req.header('host')) return context.text('Only from here.', 403);
+    await next();
+    context.header('Cache-Control', 'no-store');
+    return undefined;
+  });
+  app.get('/', (context) => {
+    const report = host.report();
+    return report ? context.json(report) : context.json(gone, 503);
+  });
+  app.post('/', bodyLimit({ maxSize: MOST_BYTES }), async (context) => {
+    if (!/^application\/json/.test(context.req.header('content-type') ?? '')) return context.text('Orders come as JSON.', 400);
+    const data: unknown = await context.req.json().catch(() => undefined);
+    if (!isOrder(data)) return context.text('That is no order for a cutter.', 400);
+    const report = host.order(data);
+    return report ? context.json(report) : context.json(gone, 503);
+  });
+  return app;
+}

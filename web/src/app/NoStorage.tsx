@@ -1,0 +1,83 @@
+import { useRef, useState, type ReactNode } from 'react';
+import { forgetOpened, replaceWorkshop } from '../storage/workshop';
+
+function Page({ title, children }: { title: string; children: ReactNode }) {
+  return (
+    <main className="m-6 max-w-xl sm:m-10">
+      <h1 className="text-2xl font-bold">{title}</h1>
+      {children}
+    </main>
+  );
+}
+
+const reload = () => window.location.reload();
+
+/** The browser does not let this page store anything. */
+export function NoStorage({ error, storage }: { error: unknown; storage: boolean }) {
+  return (
+    <Page title={storage ? 'Kolleta cannot keep anything here' : 'Kolleta cannot start'}>
+      <p className="my-2">
+        {storage
+          ? 'The browser does not let this page store data. Allow storage for this address in its settings, leave the private window, or free space on the device; then try again. A workshop file can be opened in any other browser.'
+          : 'Something failed before the workshop was open. Nothing that is kept was touched.'}
+      </p>
+      <p className="quiet measure text-sm">{error instanceof Error ? `${error.name}: ${error.message}` : String(error)}</p>
+      <button type="button" className="btn btn-primary mt-3" onClick={reload}>
+        Try again
+      </button>
+    </Page>
+  );
+}
+
+/** The browser has thrown the workshop away. */
+export function Emptied() {
+  const input = useRef<HTMLInputElement>(null);
+  const [problem, setProblem] = useState<string>();
+  const take = async (file: File | undefined) => {
+    if (!file) return;
+    const { readWorkshopFile } = await import('@kolleta/core/jobFile');
+    const read = readWorkshopFile(await file.text(), file.name);
+    if (!read.ok) {
+      setProblem(`${read.problem.found} ${read.problem.wayOut}`);
+      return;
+    }
+    await replaceWorkshop(read.value, false, 'Restore');
+    reload();
+  };
+  return (
+    <Page title="The workshop that was kept here is gone">
+      <p className="my-2">
+        This browser has emptied Kolleta’s storage: it does so when room gets short, or when its data are cleared. Open your last workshop
+        file to go on where it stood, or begin anew.
+      </p>
+      {problem && (
+        <p role="alert" className="bg-error text-error-content mb-2 rounded px-3 py-2">
+          {problem}
+        </p>
+      )}
+      <div className="flex flex-wrap gap-2">
+        <button type="button" className="btn btn-primary" onClick={() => input.current?.click()}>
+          Open a workshop file
+        </button>
+        <input
+          ref={input}
+          type="file"
+          accept=".json,application/json"
+          className="hidden"
+          aria-label="Workshop file"
+          onChange={(event) => void take(event.target.files?.[0])}
+        />
+        <button
+          type="button"
+          className="btn btn-outline"
+          onClick={() => {
+            forgetOpened();
+            reload();
+          }}
+        >
+          Begin with the demo workshop
+        </button>
+      </div>
+    </Page>
+  );
+}

@@ -1,0 +1,43 @@
+import { useEffect, useRef } from 'react';
+import { Link } from 'react-router';
+import type { Job } from '@kolleta/core/job';
+import type { PlacedStep } from '@kolleta/core/schedule';
+import { formatClock } from '@kolleta/core/units';
+import { useTell } from '../../ui/toasts';
+import { StepButtons } from '../steps/StepCards';
+import { ring } from './ring';
+
+/** Timers that run beside the one in hand. */
+export function OtherTimers({ running, jobs, now }: { running: readonly PlacedStep[]; jobs: readonly Job[]; now: number }) {
+  const tell = useTell();
+  const rung = useRef(new Set<string>());
+  useEffect(() => {
+    for (const { step, start } of running) {
+      const over = (now - start) / 60_000 - step.hands;
+      if (over < 0 || rung.current.has(step.id)) continue;
+      rung.current.add(step.id);
+      if (over < 1) ring(`Time is up: ${step.title}`);
+      tell(`Time is up: ${step.title.toLowerCase()}.`);
+    }
+  }, [running, now, tell]);
+  if (running.length === 0) return null;
+  return (
+    <section aria-label="Also running" className="flex flex-col gap-2">
+      {running.map((placed) => {
+        const left = placed.step.hands * 60 - (now - placed.start) / 1000;
+        return (
+          <div key={placed.step.id} className="sheet flex flex-wrap items-center gap-x-4 gap-y-2 px-4 py-2">
+            <span className="measure text-2xl" role="timer" aria-label={`${placed.step.title}, ${left >= 0 ? 'left' : 'over by'}`}>
+              {left < 0 ? '+' : ''}
+              {formatClock(Math.abs(left))}
+            </span>
+            <Link to={`/job/${placed.step.job}/${placed.step.station}`} className="min-w-0 flex-1 leading-snug hover:underline">
+              <strong>{placed.step.title}</strong> <span className="quiet">· {jobs.find((j) => j.id === placed.step.job)?.name}</span>
+            </Link>
+            <StepButtons placed={placed} />
+          </div>
+        );
+      })}
+    </section>
+  );
+}

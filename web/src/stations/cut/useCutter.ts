@@ -1,0 +1,144 @@
+import { useCallback, useEffect, useRef, useState } from 'react';
+import { useLiveQuery } from 'dexie-react-hooks';
+import type { CutterReport, FilmLayout, HostOrder } from '@kolleta/core/cut';
+import { KNIFE } from '@kolleta/core/facts';
+import type { JobId } from '@kolleta/core/job';
+import type { CutterRun } from '../../storage/db';
+import { beginRun, dropRun, noteProgress, openRun, settleRun } from '../../storage/cutterRuns';
+import { reverseEvents } from '../../storage/logEvent';
+import { useTell } from '../../ui/toasts';
+import { askCutter } from '../../workers/cutterClient';
+import { plannerWorker } from '../../workers/plannerClient';
+
+/** How often the cutter is asked what it does, ms: a little over twice a second. */
+const ASK_MS = 400;
+const ENDED = new Set(['done', 'stopped']);
+
+/** What the page knows of the cutter. */
+export interface CutterView {
+  /** The job that it has and that is not in the log yet. */
+  readonly run?: CutterRun;
+  readonly report?: CutterReport;
+  /** asking: nothing heard yet. silent: it does not answer. stranger: it answers, but knows nothing of this run. */
+  readonly contact: 'asking' | 'here' | 'silent' | 'stranger';
+  readonly problem?: string;
+}
+
+/** Sends layouts to the cutter, follows what it does, and writes what it cut into the log. */
+export function useCutter(planned: ReadonlyMap<JobId, number>) {
+  const run = useLiveQuery(openRun);
+  const [report, setReport] = useState<CutterReport>();
+  const [contact, setContact] = useState<CutterView['contact']>('asking');
+  const [problem, setProblem] = useState<string>();
+  const tell = useTell();
+  const minutes = useRef(planned);
+  minutes.current = planned;
+  const settling = useRef<string>(undefined);
+
+  const settle = useCallback(
+    async (own: CutterRun, strokes: number, used: number) => {
+      if (settling.current === own.run) return;
+      settling.current = own.run;
+      try {
+        const { events, results } = await settleRun(own, strokes, used, minutes.current);
+        const cut = results.reduce((sum, r) => sum + r.marks.reduce((n, m) => n + m.copies, 0), 0);
+        const all = own.parts.length;
+        tell(
+          cut === all
+            ? `Cut: all ${all} marks. Lift a corner before you weed: did the knife go through, and is the liner whole?`
+            : `The cutter stopped: ${cut} of ${all} marks are cut. The others stay in the layout.`,
+          events.length > 0 ? { action: { label: 'Undo', run: () => void reverseEvents(events) } } : {},
+        );
+      } finally {
+        settling.current = undefined;
+      }
+    },
+    [tell],
+  );
+
+  const hear = useCallback(
+    async (own: CutterRun, said: CutterReport | undefined) => {
+      if (!said) {
+        setContact('silent');
+        return;
+      }
+      if (said.run !== own.run) {
+        setContact('stranger');
+        setReport(undefined);
+        return;
+      }
+      setContact('here');
+      setReport(said);
+      if (said.strokes !== own.strokes || said.used > own.used + 5) await noteProgress(own, said.strokes, said.used);
+      if (ENDED.has(said.phase)) await settle(own, said.strokes, said.used);
+    },
+    [settle],
+  );
+
+  useEffect(() => {
+    if (!run) return undefined;
+    let over = false;
+    const ask = async () => {
+      try {
+        const said = await askCutter();
+        if (!over) await hear(run, said);
+      } catch {
+        if (!over) setContact('silent');
+      }
+    };
+    void ask();
+    const timer = setInterval(() => void ask(), ASK_MS);
+    return () => {
+      over = true;
+      clearInterval(timer);
+    };
+  }, [run, hear]);
+
+  const order = useCallback(
+    async (what: HostOrder) => {
+      setProblem(undefined);
+      const said = await askCutter(what).catch((error: Error) => void setProblem(error.message));
+      if (said?.refusal) setProblem(said.refusal);
+      if (run) await hear(run, said ?? undefined);
+    },
+    [run, hear],
+  );
+
+  /** Sends a layout; `left` is what lies on the roll, mm. */
+  const send = useCallback(async (layout: FilmLayout, left: number) => {
+    const { machine } = layout;
+    if (!machine) return;
+    setProblem(undefined);
+    setContact('asking');
+    setReport(undefined);
+    const hpgl = await plannerWorker.call((planner) => planner.hpgl(layout, machine));
+    const begun = await beginRun(layout);
+    const refusals: (string | undefined)[] = [];
+    for (const what of [
+      {
+        kind: 'set',
+        machine: {
+          rollFed: machine.rollFed,
+          step: machine.step ?? KNIFE.step,
+          origin: machine.origin ?? { x: 0, y: 0 },
+          knife: machine.knife,
+          travel: machine.travel,
+        },
+      },
+      { kind: 'load', film: { width: layout.width, length: left } },
+      { kind: 'send', run: begun.run, hpgl },
+    ] as const) {
+      const said = await askCutter(what).catch((error: Error) => void refusals.push(error.message));
+      if (!said) refusals.push('The cutter does not answer. Look at its cable and its switch, then send it again.');
+      else refusals.push(said.refusal);
+      const refusal = refusals.find((one) => one !== undefined);
+      if (refusal) {
+        setProblem(refusal);
+        await dropRun(begun);
+        return;
+      }
+    }
+  }, []);
+
+  return { view: { run, report, contact, problem } satisfies CutterView, order, send, settle };
+}

@@ -1,0 +1,157 @@
+import { useLiveQuery } from 'dexie-react-hooks';
+import { useRef, useState } from 'react';
+import type { WorkshopDifference } from '@kolleta/core/jobFile';
+import { formatMoment } from '@kolleta/core/schedule';
+import { saveWorkshopFile } from '../../app/KeepingBands';
+import { db } from '../../storage/db';
+import { useWorkshop } from '../../storage/useWorkshop';
+import { loadDemo, noteBackup, replaceWorkshop, startEmpty, undoReplace } from '../../storage/workshop';
+import { useTell } from '../../ui/toasts';
+
+interface Waiting {
+  name: string;
+  run: () => Promise<void>;
+  difference?: WorkshopDifference;
+  text?: string;
+}
+
+const named = (names: readonly string[], word: string) =>
+  names.length === 0 ? undefined : `${names.length} ${word}: ${names.slice(0, 6).join(', ')}${names.length > 6 ? ', …' : ''}`;
+
+/** What a restore would change, line by line. */
+function Changes({ difference: d }: { difference: WorkshopDifference }) {
+  const lines = [
+    named(d.jobsNew, d.jobsNew.length === 1 ? 'job comes' : 'jobs come'),
+    named(d.jobsChanged, d.jobsChanged.length === 1 ? 'job changes' : 'jobs change'),
+    named(d.jobsGone, d.jobsGone.length === 1 ? 'job goes' : 'jobs go'),
+    d.eventsNew > 0 ? `${d.eventsNew} log entries come` : undefined,
+    d.eventsGone > 0 ? `${d.eventsGone} log entries go` : undefined,
+    d.stock.length > 0 ? `stock: ${d.stock.slice(0, 8).join(', ')}${d.stock.length > 8 ? ', …' : ''}` : undefined,
+  ].filter((line) => line !== undefined);
+  return lines.length === 0 ? (
+    <p>It is the same as what is here: nothing would change.</p>
+  ) : (
+    <ul className="list-disc pl-5">
+      {lines.map((line) => (
+        <li key={line}>{line}</li>
+      ))}
+    </ul>
+  );
+}
+
+/** The workshop out to a file and back; the demo, and a new beginning. */
+export function WorkshopFile() {
+  const state = useWorkshop();
+  const { shop, jobs, events, isDemo, backedUpAt } = state;
+  const tell = useTell();
+  const input = useRef<HTMLInputElement>(null);
+  const [problem, setProblem] = useState<string>();
+  const [waiting, setWaiting] = useState<Waiting>();
+  const earlier = useLiveQuery(async () => (await db.snapshots.orderBy('at').last()) ?? null);
+  const save = async () => {
+    await saveWorkshopFile(state);
+    await noteBackup();
+  };
+  const take = async (file: File | undefined) => {
+    if (!file) return;
+    setProblem(undefined);
+    const { readWorkshopFile, compareWorkshops } = await import('@kolleta/core/jobFile');
+    const read = readWorkshopFile(await file.text(), file.name);
+    if (input.current) input.current.value = '';
+    if (!read.ok) setProblem(`${read.problem.found} ${read.problem.wayOut}`);
+    else
+      setWaiting({
+        name: `Put “${read.value.shop.name}” in the place of this workshop?`,
+        difference: compareWorkshops({ shop, jobs, events }, read.value),
+        run: () => replaceWorkshop(read.value, false, `Restore ${file.name}`),
+      });
+  };
+  const back = async () => {
+    const what = await undoReplace();
+    tell(what ? `Taken back: ${what}. The workshop is as it was before.` : 'There is no earlier workshop.');
+  };
+  const go = async () => {
+    if (!waiting) return;
+    await waiting.run();
+    setWaiting(undefined);
+    tell('Done.', { action: { label: 'Undo', run: () => void back() } });
+  };
+  return (
+    <div>
+      <h2 className="text-lg font-bold">The workshop as a file</h2>
+      <p className="quiet mb-2 text-sm">
+        Everything is kept in this browser only. The file holds all of it: stock, jobs and log.{' '}
+        {isDemo ? '' : backedUpAt ? `Last saved ${formatMoment(backedUpAt, shop.hours.zone)}.` : 'It has not been saved yet.'}
+      </p>
+      {problem && (
+        <p role="alert" className="bg-error text-error-content mb-2 rounded px-3 py-2">
+          {problem}
+        </p>
+      )}
+      <div className="flex flex-wrap gap-2">
+        <button type="button" className="btn btn-primary" onClick={() => void save()}>
+          Save the workshop
+        </button>
+        <button type="button" className="btn btn-outline" onClick={() => input.current?.click()}>
+          Open a workshop file
+        </button>
+        <input
+          ref={input}
+          type="file"
+          accept=".json,application/json"
+          className="hidden"
+          aria-label="Workshop file"
+          onChange={(event) => void take(event.target.files?.[0])}
+        />
+        <button
+          type="button"
+          className="btn btn-ghost border-base-300"
+          onClick={() =>
+            setWaiting({
+              name: 'Open the demo workshop?',
+              text: `It takes the place of this one: ${jobs.length} jobs and ${events.length} log entries.`,
+              run: loadDemo,
+            })
+          }
+        >
+          Demo workshop
+        </button>
+        <button
+          type="button"
+          className="btn btn-ghost border-base-300"
+          onClick={() =>
+            setWaiting({
+              name: 'Begin with no jobs?',
+              text: `Stock, hours and climate stay; ${jobs.length} jobs and ${events.length} log entries go.`,
+              run: startEmpty,
+            })
+          }
+        >
+          Begin empty
+        </button>
+        {earlier && (
+          <button type="button" className="btn btn-ghost border-base-300" onClick={() => void back()}>
+            Bring back “{earlier.workshop.shop.name}” as it was before
+          </button>
+        )}
+      </div>
+      {waiting && (
+        <div role="alertdialog" aria-label={waiting.name} className="border-accent mt-3 rounded-lg border-2 p-3">
+          <p className="font-bold">{waiting.name}</p>
+          <div className="mb-2 text-sm">
+            {waiting.difference ? <Changes difference={waiting.difference} /> : <p>{waiting.text}</p>}
+            <p>What is here now is put by, and can be brought back.</p>
+          </div>
+          <div className="flex gap-2">
+            <button type="button" className="btn btn-primary btn-sm" onClick={() => void go()}>
+              Do it
+            </button>
+            <button type="button" className="btn btn-ghost btn-sm" onClick={() => setWaiting(undefined)}>
+              Leave it
+            </button>
+          </div>
+        </div>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,55 @@
+import type { CutterReport, HostOrder } from '@kolleta/core/cut';
+import type { CutterWorker } from './cutter.worker';
+import { WatchedWorker } from './watchedWorker';
+
+const ADDRESS = './api/cutter';
+/** A cutter that has not answered for this long does not answer, ms. */
+const PATIENCE_MS = 5000;
+
+const ownCutter = new WatchedWorker<CutterWorker>(
+  'The cutter',
+  () => new Worker(new URL('./cutter.worker.ts', import.meta.url), { type: 'module' }),
+  PATIENCE_MS,
+);
+
+/** Where the simulated cutter is: at the server, or in a worker of this page where there is no server. */
+let place: 'server' | 'page' | undefined;
+export const cutterPlace = (): typeof place => place;
+
+async function overHttp(order?: HostOrder): Promise<CutterReport | undefined> {
+  const answer = await fetch(ADDRESS, {
+    signal: AbortSignal.timeout(PATIENCE_MS),
+    ...(order ? { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(order) } : {}),
+  });
+  if (answer.ok) return (await answer.json()) as CutterReport;
+  if (answer.status === 503) return undefined;
+  throw new Error((await answer.text()) || `The cutter answered ${answer.status}.`);
+}
+
+/** Finds out once whether a server has the cutter. */
+async function findCutter(): Promise<'server' | 'page'> {
+  if (place) return place;
+  try {
+    const answer = await fetch(ADDRESS, { signal: AbortSignal.timeout(PATIENCE_MS) });
+    const json = /json/.test(answer.headers.get('content-type') ?? '');
+    place = json && (answer.ok || answer.status === 503) ? 'server' : 'page';
+  } catch {
+    place = 'page';
+  }
+  return place;
+}
+
+/**
+ * Gives the cutter an order, or asks what it does.
+ *
+ * @returns what it tells; undefined when it does not answer
+ */
+export async function askCutter(order?: HostOrder): Promise<CutterReport | undefined> {
+  if ((await findCutter()) === 'page') return ownCutter.call(async (cutter) => (order ? cutter.order(order) : cutter.report()));
+  try {
+    return await overHttp(order);
+  } catch (error) {
+    if (error instanceof TypeError || (error as Error).name === 'TimeoutError') return undefined;
+    throw error;
+  }
+}
