@@ -2,8 +2,10 @@ import { readFileSync } from 'node:fs';
 import { expect, test as base, type Download, type Page } from '@playwright/test';
 
 /** A page on which every error is a failure and no request leaves the machine. */
-export const test = base.extend<{ page: Page }>({
-  page: async ({ page }, use) => {
+export const test = base.extend<{ page: Page; tolerated: RegExp }>({
+  /** Messages of the console that a test brings about on purpose. */
+  tolerated: [/(?!)/, { option: true }],
+  page: async ({ page, tolerated }, use) => {
     const errors: string[] = [];
     page.on('pageerror', (error) => errors.push(error.message));
     page.on('console', (message) => {
@@ -13,10 +15,13 @@ export const test = base.extend<{ page: Page }>({
       if (!/^(http:\/\/127\.0\.0\.1|blob:|data:)/.test(request.url())) errors.push(`a request left the machine: ${request.url()}`);
     });
     await use(page);
-    expect(errors).toEqual([]);
+    expect(errors.filter((error) => !tolerated.test(error))).toEqual([]);
   },
 });
 export { expect };
+
+/** Waits until every change on the screen is on the disk. */
+export const kept = (page: Page) => expect(page.locator('[data-kept]')).toHaveText('kept');
 
 /** Opens the Bench with the demo workshop and waits until it can be used. */
 export async function openBench(page: Page): Promise<void> {

@@ -35,11 +35,10 @@ function isOrder(data: unknown): data is HostOrder {
 /**
  * The simulated cutter over HTTP: GET tells what it does, POST gives it an order as JSON. Only pages of this server may give orders.
  *
- * @returns 503 when its cable is pulled, 400 for what is no order, 403 for a page from elsewhere, 413 for a job over 64 MB
+ * @returns 204, nothing, when its cable is pulled, 400 for what is no order, 403 for a page from elsewhere, 413 for a job over 64 MB
  */
 export function cutterRoutes(host: CutterHost = cutterHost(() => performance.now(), Number(process.env['CUTTER_PACE'] ?? 10) || 10)): Hono {
   const app = new Hono();
-  const gone = { refusal: 'The cutter does not answer.' };
   app.use('*', async (context, next) => {
     const origin = context.req.header('origin');
     if (origin !== undefined && new URL(origin).host !== context.req.header('host')) return context.text('Only from here.', 403);
@@ -49,14 +48,14 @@ export function cutterRoutes(host: CutterHost = cutterHost(() => performance.now
   });
   app.get('/', (context) => {
     const report = host.report();
-    return report ? context.json(report) : context.json(gone, 503);
+    return report ? context.json(report) : context.body(null, 204);
   });
   app.post('/', bodyLimit({ maxSize: MOST_BYTES }), async (context) => {
     if (!/^application\/json/.test(context.req.header('content-type') ?? '')) return context.text('Orders come as JSON.', 400);
     const data: unknown = await context.req.json().catch(() => undefined);
     if (!isOrder(data)) return context.text('That is no order for a cutter.', 400);
     const report = host.order(data);
-    return report ? context.json(report) : context.json(gone, 503);
+    return report ? context.json(report) : context.body(null, 204);
   });
   return app;
 }

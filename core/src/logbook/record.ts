@@ -8,7 +8,7 @@ export interface LogRecord {
   readonly title: string;
   readonly planned: number;
   readonly actual: number;
-  readonly outcome: 'done' | 'wrong';
+  readonly outcome: 'done' | 'wrong' | 'overridden';
   /** What went wrong. */
   readonly what?: string;
   readonly note?: string;
@@ -18,6 +18,11 @@ export interface LogRecord {
 export function logOf(events: readonly WorkEvent[], job?: JobId): LogRecord[] {
   return standing(events)
     .flatMap((event): LogRecord[] => {
+      if (event.kind === 'overridden' && (job === undefined || event.job === job)) {
+        const { id, at, reason } = event;
+        const title = `Went on against a stop: ${event.reading.split(':')[0]}`;
+        return [{ event: id, at, job: event.job, title, planned: 0, actual: 0, outcome: 'overridden', note: reason }];
+      }
       if ((event.kind !== 'done' && event.kind !== 'wrong') || (job !== undefined && event.job !== job)) return [];
       const { id, at, title, planned, actual, note } = event;
       return [

@@ -21,8 +21,9 @@ async function overHttp(order?: HostOrder): Promise<CutterReport | undefined> {
     signal: AbortSignal.timeout(PATIENCE_MS),
     ...(order ? { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(order) } : {}),
   });
+  // nothing in the answer: its cable is pulled
+  if (answer.status === 204) return undefined;
   if (answer.ok) return (await answer.json()) as CutterReport;
-  if (answer.status === 503) return undefined;
   throw new Error((await answer.text()) || `The cutter answered ${answer.status}.`);
 }
 
@@ -32,7 +33,7 @@ async function findCutter(): Promise<'server' | 'page'> {
   try {
     const answer = await fetch(ADDRESS, { signal: AbortSignal.timeout(PATIENCE_MS) });
     const json = /json/.test(answer.headers.get('content-type') ?? '');
-    place = json && (answer.ok || answer.status === 503) ? 'server' : 'page';
+    place = answer.status === 204 || (answer.ok && json) ? 'server' : 'page';
   } catch {
     place = 'page';
   }

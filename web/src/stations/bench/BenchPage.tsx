@@ -13,6 +13,7 @@ import { VerdictMark } from '../../ui/Verdict';
 import { usePlan } from '../../workers/usePlan';
 import { StepButtons } from '../steps/StepCards';
 import { backupWatch } from './backupWatch';
+import { FirstMark } from './FirstMark';
 import { OtherTimers } from './OtherTimers';
 import { Rack } from './Rack';
 import { askToNotify, mayNotify, ring } from './ring';
@@ -147,7 +148,8 @@ export function BenchPage() {
   const watch = watched.slice(0, all ? 20 : 5);
   const running = bench.then.filter((placed) => placed.state === 'running');
   return (
-    <div className="grid gap-4 lg:grid-cols-[minmax(0,1fr)_minmax(0,1.08fr)]">
+    <div className="grid grid-cols-1 gap-4 lg:grid-cols-[minmax(0,1fr)_minmax(0,1.08fr)]">
+      <FirstMark />
       <div className="flex flex-col gap-2">
         <NowCard bench={bench} jobs={open} shop={shop} now={now} />
         <OtherTimers running={running} jobs={open} now={now} />

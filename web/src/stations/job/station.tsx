@@ -20,7 +20,7 @@ export interface StationProps {
 /** The drawing on the left, sentences and readings on the right. */
 export function StationLayout({ drawing, children, title }: { drawing: ReactNode; children: ReactNode; title: string }) {
   return (
-    <div className="grid gap-4 lg:grid-cols-[minmax(0,1.8fr)_minmax(20rem,1fr)]">
+    <div className="grid grid-cols-1 gap-4 lg:grid-cols-[minmax(0,1.8fr)_minmax(20rem,1fr)]">
       <section
         aria-label={`${title}, drawing`}
         tabIndex={0}

@@ -82,7 +82,7 @@ export function JobsPage() {
           </button>
         </div>
       )}
-      <ul className="grid gap-3 xl:grid-cols-2">
+      <ul className="grid grid-cols-1 gap-3 xl:grid-cols-2">
         {open.map((job) => {
           const own = plan?.jobs.get(job.id);
           const late = own && job.deadline !== undefined && own.schedule.packed > job.deadline;

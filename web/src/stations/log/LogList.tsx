@@ -30,17 +30,23 @@ export function LogList({
       {records.map((record) => (
         <li key={record.event} className="sheet px-4 py-2.5">
           <div className="flex flex-wrap items-baseline gap-x-3">
-            <VerdictMark verdict={record.outcome === 'done' ? 'fine' : 'stop'} size={15} />
+            <VerdictMark verdict={record.outcome === 'done' ? 'fine' : record.outcome === 'wrong' ? 'stop' : 'watch'} size={15} />
             <h3 className="min-w-0 flex-1 text-[0.98rem] font-bold">{record.title}</h3>
             <span className="quiet text-[0.82rem]">
               {jobName?.(record.job) ? `${jobName(record.job)} · ` : ''}
               {formatMoment(record.at, shop.hours.zone)}
             </span>
-            <button type="button" className="btn btn-xs btn-ghost border-base-300" onClick={() => undo(record)}>
-              Undo
-            </button>
+            {record.outcome !== 'overridden' && (
+              <button type="button" className="btn btn-xs btn-ghost border-base-300" onClick={() => undo(record)}>
+                Undo
+              </button>
+            )}
           </div>
-          <div className="mt-1 grid grid-cols-[4.4rem_minmax(0,1fr)_5rem] items-center gap-x-2 text-[0.82rem]">
+          {record.outcome === 'overridden' && <p className="text-[0.9rem]">“{record.note}”</p>}
+          <div
+            hidden={record.outcome === 'overridden'}
+            className="mt-1 grid grid-cols-[4.4rem_minmax(0,1fr)_5rem] items-center gap-x-2 text-[0.82rem]"
+          >
             <span className="quiet">planned</span>
             <span className="bg-base-300 block h-2.5 rounded-sm" style={{ width: share(record.planned) }} />
             <span className="measure text-right">{formatDuration(record.planned)}</span>

@@ -1,5 +1,5 @@
 import { useMemo, useState } from 'react';
-import { useNavigate } from 'react-router';
+import { useLocation, useNavigate } from 'react-router';
 import { usualBreathing, usualZone } from '@kolleta/core/blanks';
 import { BLANKS, FACES, LIMITS } from '@kolleta/core/facts';
 import { setAt, applyPatch, holdsCut, type Cure, type Job, type MarkSize } from '@kolleta/core/job';
@@ -16,6 +16,7 @@ import { useTell } from '../../ui/toasts';
 import { Choice, LengthWord } from '../../ui/tokens';
 import { plannerWorker } from '../../workers/plannerClient';
 import { useDraftPlan } from '../../workers/usePlan';
+import { noteFirstMark } from '../bench/FirstMark';
 import { bestFilm, newJob, pieceOf } from '../jobs/newJob';
 
 /** One word, one piece, one size, one film, one face: and the cut file. */
@@ -23,7 +24,8 @@ export function QuickPage() {
   const { shop } = useWorkshop();
   const navigate = useNavigate();
   const tell = useTell();
-  const [draft, setDraft] = useState<Job>(() => newJob(shop, BLANKS[0]!, now()));
+  const given = (useLocation().state as { word?: string } | null)?.word ?? '';
+  const [draft, setDraft] = useState<Job>(() => newJob(shop, BLANKS[0]!, now(), given));
   const [blank, setBlank] = useState(BLANKS[0]!.id);
   const mark = draft.marks[0]!;
   const line = mark.artwork.kind === 'text' ? mark.artwork.lines[0]! : undefined;
@@ -68,6 +70,7 @@ export function QuickPage() {
     try {
       const text = await plannerWorker.call((planner) => planner.cutFile(layout, draft.name));
       download(`${fileName(draft.name)}.svg`, text, 'image/svg+xml');
+      noteFirstMark();
       tell(`The cut file is saved: ${formatLength(layout.width, system)} × ${formatLength(layout.taken, system)}, one unit is one mm.`);
     } catch (error) {
       tell(error instanceof Error ? error.message : String(error), { tone: 'error' });
@@ -79,7 +82,7 @@ export function QuickPage() {
   };
   const typed: MarkSize = mark.size;
   return (
-    <div className="grid gap-4 lg:grid-cols-[minmax(0,1.5fr)_minmax(20rem,1fr)]">
+    <div className="grid grid-cols-1 gap-4 lg:grid-cols-[minmax(0,1.5fr)_minmax(20rem,1fr)]">
       <section aria-label="Quick mark" className="sheet px-5 py-4">
         <h1 className="text-[1.65rem] font-extrabold">Quick mark</h1>
         <div className="mt-2 text-[1.22rem] leading-[2.6rem]">

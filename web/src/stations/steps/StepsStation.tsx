@@ -101,7 +101,7 @@ function CareBars({ plan, shop }: Pick<StationProps, 'plan' | 'shop'>) {
             </pattern>
           </defs>
           {waits.map((wait, i) => (
-            <g key={wait.what} transform={`translate(0 ${i * 46 + 10})`}>
+            <g key={`${wait.what}${i}`} transform={`translate(0 ${i * 46 + 10})`}>
               <rect
                 x={x(wait.from)}
                 y={18}

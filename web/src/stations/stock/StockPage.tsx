@@ -1,6 +1,7 @@
+import { useMemo } from 'react';
 import { TAPE_KINDS, COATS } from '@kolleta/core/facts';
 import { dryingFactor } from '@kolleta/core/finish';
-import { setAt, type Film } from '@kolleta/core/job';
+import { filmTaken, setAt, type Film } from '@kolleta/core/job';
 import { formatLength, formatTemperature, good, parseTemperature, refused } from '@kolleta/core/units';
 import { now } from '../../storage/clock';
 import { formatMoment } from '@kolleta/core/schedule';
@@ -13,10 +14,11 @@ import { WorkshopFile } from './WorkshopFile';
 
 /** Rolls, tapes and paints as they are; the room, the units, and the workshop's file. */
 export function StockPage() {
-  const { shop, isDemo } = useWorkshop();
+  const { shop, events, isDemo } = useWorkshop();
   const plan = usePlan();
   const system = shop.lengths;
-  const left = (film: Film) => plan?.filmLeft.get(film.id) ?? film.length;
+  const taken = useMemo(() => filmTaken(events), [events]);
+  const left = (film: Film) => Math.max(0, film.length - (taken.get(film.id) ?? 0));
   const next = (film: Film) => plan?.layouts.find((l) => l.film.id === film.id)?.taken ?? 0;
   return (
     <div className="flex flex-col gap-4">
@@ -36,7 +38,7 @@ export function StockPage() {
           ))}
         </ul>
       </section>
-      <div className="grid gap-4 lg:grid-cols-2">
+      <div className="grid grid-cols-1 gap-4 lg:grid-cols-2">
         <section aria-label="Tapes and paints" className="sheet px-4 py-3">
           <h2 className="text-lg font-bold">Tapes</h2>
           <ul className="mb-3">

@@ -1,0 +1,120 @@
+import { spawn } from 'node:child_process';
+import { cpSync, mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
+import { createServer } from 'node:http';
+import { tmpdir } from 'node:os';
+import { extname, join, normalize, resolve } from 'node:path';
+import type { Page } from '@playwright/test';
+import { expect, test } from './workshop';
+
+const root = resolve(import.meta.dirname, '..');
+const TYPES: Record<string, string> = {
+  '.html': 'text/html',
+  '.js': 'text/javascript',
+  '.css': 'text/css',
+  '.svg': 'image/svg+xml',
+  '.webmanifest': 'application/manifest+json',
+};
+
+/** A static host that knows nothing of Kolleta, below a folder of its own. */
+async function staticHost(folder: string) {
+  const server = createServer((request, response) => {
+    const path = normalize(decodeURIComponent(new URL(request.url ?? '/', 'http://x').pathname)).replace(/^\/works\//, '/');
+    try {
+      const file = join(folder, path.endsWith('/') ? `${path}index.html` : path);
+      response.setHeader('content-type', TYPES[extname(file)] ?? 'application/octet-stream');
+      response.end(readFileSync(file));
+    } catch {
+      response.statusCode = 404;
+      response.end('no such file');
+    }
+  });
+  await new Promise<void>((done) => server.listen(0, '127.0.0.1', done));
+  const { port } = server.address() as { port: number };
+  return { address: `http://127.0.0.1:${port}/works/`, close: () => (server.closeAllConnections(), server.close()) };
+}
+
+// a dead server, and one without a cutter, are what is tried here
+test.use({ tolerated: /Failed to load resource/ });
+
+const ready = (page: Page) => page.evaluate(async () => void (await navigator.serviceWorker.ready));
+const usable = (page: Page) => expect(page.getByRole('button', { name: 'Done' }).first()).toBeEnabled();
+async function allCached(page: Page) {
+  await ready(page);
+  await expect
+    .poll(
+      () =>
+        page.evaluate(async () =>
+          (await Promise.all((await caches.keys()).map(async (k) => (await (await caches.open(k)).keys()).length))).reduce(
+            (a, b) => a + b,
+            0,
+          ),
+        ),
+      { timeout: 30_000 },
+    )
+    .toBeGreaterThan(30);
+}
+
+test('opens with the server dead, deep links and faces included, and plans and cuts there', async ({ page }) => {
+  test.setTimeout(120_000);
+  const port = 4230;
+  const server = spawn(process.execPath, [resolve(root, 'server/dist/main.js')], { env: { ...process.env, PORT: String(port) } });
+  const address = `http://127.0.0.1:${port}/`;
+  await expect
+    .poll(() =>
+      fetch(address).then(
+        (r) => r.ok,
+        () => false,
+      ),
+    )
+    .toBe(true);
+  await page.goto(address);
+  await usable(page);
+  await allCached(page);
+  const manifest = await page.evaluate(async () =>
+    (await fetch(document.querySelector<HTMLLinkElement>('link[rel=manifest]')!.href)).json(),
+  );
+  expect(manifest).toMatchObject({ name: 'Kolleta', display: 'standalone' });
+  server.kill('SIGKILL');
+  await expect
+    .poll(() =>
+      fetch(address).then(
+        () => true,
+        () => false,
+      ),
+    )
+    .toBe(false);
+  await page.goto('about:blank');
+  await page.goto(`${address}#/job/crew-flasks/draw`);
+  await expect(page.getByRole('heading', { name: 'The mark as it will be cut' })).toBeVisible();
+  await page.getByLabel('Face').first().selectOption('playfair-display');
+  await expect(page.getByText(/separate parts/)).toBeVisible();
+  await page.goto(`${address}#/job/regatta-prizes/cut`);
+  await page.getByRole('button', { name: 'Send it to the cutter' }).click();
+  await expect(page.getByRole('region', { name: 'The cutter' })).toContainText('It cuts.');
+  await page.getByText('This is the simulated cutter, in this page').click();
+});
+
+test('works from any static host, and a newer Kolleta is offered, not forced', async ({ page }) => {
+  test.setTimeout(120_000);
+  const folder = mkdtempSync(join(tmpdir(), 'kolleta-host-'));
+  cpSync(resolve(root, 'web/dist'), folder, { recursive: true });
+  const host = await staticHost(folder);
+  await page.goto(host.address);
+  await usable(page);
+  await allCached(page);
+  await page.getByRole('button', { name: 'Start' }).click();
+  await expect(page.getByText('NOW, RUNNING')).toBeVisible();
+  const sw = join(folder, 'sw.js');
+  writeFileSync(sw, `${readFileSync(sw, 'utf8')}\n// a newer one\n`);
+  await page.evaluate(async () => void (await (await navigator.serviceWorker.getRegistration())!.update()));
+  const band = page.getByRole('status', { name: 'A newer Kolleta' });
+  await expect(band).toBeVisible();
+  // nothing is reloaded by itself
+  await expect(page.getByText('NOW, RUNNING')).toBeVisible();
+  await band.getByRole('button', { name: 'Load it now' }).click();
+  await page.waitForLoadState();
+  await usable(page);
+  await expect(page.getByText('NOW, RUNNING')).toBeVisible();
+  await expect(band).toHaveCount(0);
+  host.close();
+});

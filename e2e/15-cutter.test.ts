@@ -1,0 +1,118 @@
+import type { Page } from '@playwright/test';
+import { expect, openBench, openStation, reading, test, textOf } from './workshop';
+
+// one cutter stands at the server: what a test leaves in it is stopped before the next
+test.beforeEach(async ({ request }) => {
+  for (const kind of ['plug', 'stop'])
+    await request.post('/api/cutter', { data: { kind }, headers: { origin: 'http://127.0.0.1:4187' } }).catch(() => undefined);
+});
+
+const panel = (page: Page) => page.getByRole('region', { name: 'The cutter' });
+async function send(page: Page, job = 'regatta-prizes') {
+  await openStation(page, job, 'cut');
+  await page.getByRole('button', { name: 'Send it to the cutter' }).click();
+  await expect(panel(page)).toContainText('It cuts.');
+  await page.getByText('Try what can happen').click();
+}
+const percent = async (page: Page) =>
+  Number.parseInt(
+    (await panel(page)
+      .getByText(/^\d+ %$/)
+      .textContent()) ?? '0',
+    10,
+  );
+async function leftOf(page: Page, film: string): Promise<number> {
+  await page.goto('/#/stock');
+  const field = page.getByLabel(`${film} left`);
+  await expect(field).toHaveValue(/mm/);
+  return Number.parseFloat(await field.inputValue());
+}
+
+test('pause, go on, an open lid, stop: what was cut is known, film is counted once, the rest is laid out again', async ({ page }) => {
+  await openBench(page);
+  const had = await leftOf(page, 'White gloss');
+  await send(page);
+  await expect.poll(() => percent(page)).toBeGreaterThan(12);
+  await panel(page).getByRole('button', { name: 'Pause' }).click();
+  await expect(panel(page)).toContainText('It pauses');
+  await panel(page).getByRole('button', { name: 'Go on' }).click();
+  await panel(page).getByRole('button', { name: 'Open its lid' }).click();
+  await expect(panel(page).getByRole('alert')).toContainText('lid is open');
+  const at = await percent(page);
+  await page.waitForTimeout(1200);
+  expect(await percent(page)).toBe(at);
+  // a reload in the middle loses nothing
+  await page.reload();
+  await expect(panel(page).getByRole('alert')).toContainText('lid is open');
+  await panel(page).getByRole('button', { name: 'The lid is closed' }).click();
+  await panel(page).getByRole('button', { name: 'Stop' }).click();
+  const told = page.getByText(/The cutter stopped: (\d+) of 12 marks are cut/);
+  await expect(told).toBeVisible();
+  const cut = Number(/(\d+) of 12/.exec((await told.textContent())!)![1]);
+  expect(cut).toBeGreaterThan(0);
+  await expect(page.getByText(new RegExp(`Cut ${12 - cut} marks on`))).toBeVisible();
+  const left = await leftOf(page, 'White gloss');
+  expect(left).toBeLessThan(had - 20);
+  await page.reload();
+  expect(await leftOf(page, 'White gloss')).toBe(left);
+  await page.goto('/#/job/regatta-prizes/log');
+  await expect(page.getByText(`${cut} marks were cut whole`)).toBeVisible();
+});
+
+test('film that runs out, and a cable that is pulled, each say what to do', async ({ page }) => {
+  await openBench(page);
+  await send(page, 'honour-board');
+  await panel(page).getByRole('button', { name: 'Pull its cable' }).click();
+  await expect(panel(page).getByRole('alert')).toContainText('does not answer');
+  await expect(panel(page).getByRole('alert')).toContainText('marks were cut');
+  await panel(page).getByRole('button', { name: 'Put the cable back' }).click();
+  await expect(panel(page)).toContainText(/It cuts|Cut so far/);
+  await page
+    .getByText('Try what can happen')
+    .click()
+    .catch(() => undefined);
+  const out = panel(page).getByRole('button', { name: 'Let the film run out' });
+  if (!(await out.isVisible())) await panel(page).locator('summary').click();
+  await out.click();
+  await expect(panel(page).getByRole('alert')).toContainText('The film has run out');
+  await panel(page).getByRole('button', { name: 'The next roll is loaded' }).click();
+  await expect(page.getByText(/The cutter stopped: 0 of 1 marks are cut/)).toBeVisible();
+});
+
+test('a cutter that forgot its job, and one that is busy, are told apart', async ({ page, request }) => {
+  await openBench(page);
+  await send(page);
+  const headers = { origin: 'http://127.0.0.1:4187' };
+  await request.post('/api/cutter', { data: { kind: 'stop' }, headers });
+  await expect(page.getByText(/The cutter stopped/)).toBeVisible();
+  await request.post('/api/cutter', { data: { kind: 'load', film: { width: 300, length: 900 } }, headers });
+  await request.post('/api/cutter', { data: { kind: 'send', run: 'somebody', hpgl: 'PU0,0;PD9000,0,9000,9000,0,9000,0,0;' }, headers });
+  await page.getByRole('button', { name: 'Send it to the cutter' }).click();
+  await expect(page.getByRole('alert')).toContainText('The cutter is at work');
+});
+
+test('a stop keeps film from the knife until it is answered for, and the log keeps the reason', async ({ page }) => {
+  await openStation(page, 'regatta-prizes', 'measure');
+  await page.getByLabel('Food', { exact: true }).selectOption('yes');
+  await openStation(page, 'regatta-prizes', 'cut');
+  await expect(page.getByRole('button', { name: 'Send it to the cutter' })).toBeDisabled();
+  await expect(page.getByRole('button', { name: /Save the cut file/ })).toBeDisabled();
+  await page.getByText('Kept from the knife').getByRole('link').first().click();
+  const food = reading(page, 'Food');
+  await food.getByRole('button', { name: 'Go on against it…' }).click();
+  await expect(food.getByRole('button', { name: 'Go on', exact: true })).toBeDisabled();
+  await food.getByRole('textbox').fill('For the wall, never for eating');
+  await food.getByRole('button', { name: 'Go on', exact: true }).click();
+  await expect(food).toContainText('Gone on against it: “For the wall, never for eating”');
+  await openStation(page, 'regatta-prizes', 'cut');
+  await expect(page.getByRole('button', { name: 'Send it to the cutter' })).toBeEnabled();
+  const download = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'As HPGL' }).click();
+  expect(await textOf(await download)).toMatch(/^IN;PA;SP1;/);
+  await openStation(page, 'regatta-prizes', 'log');
+  await expect(page.getByText('For the wall, never for eating')).toBeVisible();
+  await openStation(page, 'regatta-prizes', 'fit');
+  await food.getByRole('button', { name: 'Mind it again' }).click();
+  await openStation(page, 'regatta-prizes', 'cut');
+  await expect(page.getByRole('button', { name: 'Send it to the cutter' })).toBeDisabled();
+});

@@ -1,0 +1,60 @@
+import { beforeEach, expect, it } from '@jest/globals';
+import { filmTaken, marksCut, standing } from '@kolleta/core/job';
+import type { FilmLayout } from '@kolleta/core/cut';
+import { beginRun, openRun, settleRun } from './cutterRuns';
+import { db } from './db';
+
+const square = [
+  {
+    outer: [
+      [0, 0],
+      [9, 0],
+      [9, 9],
+      [0, 9],
+    ] as const,
+    holes: [
+      [
+        [2, 2],
+        [2, 4],
+        [4, 4],
+        [4, 2],
+      ] as const,
+    ],
+  },
+];
+const layout = {
+  film: { id: 'white', name: 'White gloss' },
+  machine: { name: 'Roll cutter' },
+  outlines: [square],
+  parts: ['a', 'a', 'b'].map((job, copy) => ({ job, mark: `${job}m`, copy, outline: 0, place: [1, 0, 0, 1, 10 * copy, 0] })),
+  width: 300,
+  taken: 90,
+} as unknown as FilmLayout;
+const log = async () => standing(await db.events.toArray());
+beforeEach(async () => {
+  await Promise.all([db.events.clear(), db.runs.clear()]);
+});
+
+it('a run that ended whole takes its film once and marks every step done, however often it is settled', async () => {
+  const run = await beginRun(layout);
+  expect((await openRun())?.run).toBe(run.run);
+  for (let i = 0; i < 3; i++) await settleRun(run, 6, 80, new Map([['a', 7]]));
+  const events = await log();
+  expect(filmTaken(events).get('white')).toBeCloseTo(90, 1);
+  expect(events.filter((e) => e.kind === 'done').map((e) => e.step)).toEqual(['a/cut:white', 'b/cut:white']);
+  expect(await openRun()).toBeUndefined();
+});
+it('a run that stopped keeps what was cut whole, asks for the rest again, and takes the film that is gone', async () => {
+  const run = await beginRun(layout);
+  await settleRun(run, 3, 20, new Map());
+  const events = await log();
+  expect(marksCut(events)('a', 'white').get('am')).toBe(1);
+  expect(marksCut(events)('b', 'white').size).toBe(0);
+  expect(events.filter((e) => e.kind === 'done')).toEqual([]);
+  expect(events.filter((e) => e.kind === 'wrong').every((e) => e.again)).toBe(true);
+  expect(filmTaken(events).get('white')).toBeCloseTo(30, 1);
+});
+it('a run of which nothing was cut leaves no trace on the roll', async () => {
+  await settleRun(await beginRun(layout), 0, 0, new Map());
+  expect(await log()).toEqual([]);
+});
