@@ -2,6 +2,8 @@ import { writeFileSync } from 'node:fs';
 import { parseArgs } from 'node:util';
 import type { Figure } from './figure';
 import { fitFigures } from './fit';
+import { faultFigures } from './faults';
+import { fuzzFigures } from './fuzz';
 import { importFigures } from './import';
 import { planFigures } from './plan';
 import { startFigures } from './start';
@@ -12,6 +14,8 @@ const parts: [string, () => Figure[] | Promise<Figure[]>][] = [
   ['plan/', planFigures],
   ['import/', importFigures],
   ['fit/', fitFigures],
+  ['fuzz/', fuzzFigures],
+  ['fault/', faultFigures],
 ];
 const only = values.only ?? '';
 const figures: Figure[] = [];

@@ -1,4 +1,4 @@
-import { expect, openBench, test } from './workshop';
+import { expect, kept, openBench, test } from './workshop';
 
 test('the now-step runs a timer that survives a reload; Done writes the log and moves on', async ({ page }) => {
   await openBench(page);
@@ -52,4 +52,39 @@ test('an empty workshop teaches and offers the demo', async ({ page }) => {
   await expect(page.getByText('Nothing dries just now')).toBeVisible();
   await page.getByRole('button', { name: 'Open the demo workshop' }).click();
   await expect(page.getByRole('heading', { name: 'Weed crew name' })).toBeVisible();
+});
+
+test('several timers run at once, each in its own time, and go on over a reload', async ({ page }) => {
+  await page.clock.install({ time: new Date('2026-12-01T09:40:00Z') });
+  await openBench(page);
+  await page.getByRole('button', { name: 'Start' }).click();
+  await expect(page.getByText('NOW, RUNNING')).toBeVisible();
+  await page.goto('/#/job/boat-numbers/weed');
+  await page.getByRole('list', { name: 'Steps' }).getByRole('button', { name: 'Start' }).first().click();
+  await page.goto('/#/');
+  const others = page.getByRole('region', { name: 'Also running' });
+  await expect(others.getByRole('timer')).toHaveCount(1);
+  await page.clock.runFor(30_000);
+  await page.reload();
+  await expect(page.getByRole('region', { name: 'Now', exact: true }).getByRole('timer')).toContainText(/00:[12]\d/);
+  await expect(others).toContainText('Boat numbers');
+  await page.clock.runFor(150_000);
+  await expect(others.getByRole('timer')).toContainText(/^\+/);
+});
+
+test('a page that crashes in the middle of edits has lost none that it showed as kept', async ({ page, context }) => {
+  await openBench(page);
+  await page.goto('/#/job/honour-board/measure');
+  for (const n of [1, 2, 3]) {
+    await page.getByLabel('Client').fill(`edit ${n}`);
+    await page.getByLabel('Client').press('Enter');
+    await expect(page.getByLabel('Client')).toHaveValue(`edit ${n}`);
+    await kept(page);
+  }
+  const session = await context.newCDPSession(page);
+  void session.send('Page.crash').catch(() => undefined);
+  await page.waitForEvent('crash');
+  const again = await context.newPage();
+  await again.goto('/#/job/honour-board/measure');
+  await expect(again.getByLabel('Client')).toHaveValue('edit 3');
 });

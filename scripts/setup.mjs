@@ -42,19 +42,28 @@ export function findChromium() {
   return candidates.find((path) => path && existsSync(path));
 }
 
-/** Installs Debian's Chromium when there is none and it may. */
-export function needChromium() {
-  if (findChromium()) return;
+/** Installs a Debian package when it may; says how otherwise. */
+function needPackage(name, what, otherwise) {
   if (process.getuid?.() !== 0 || spawnSync('apt-get', ['--version']).status !== 0) {
-    console.error('The browser tests need Chromium. Install it (Debian: apt-get install chromium) or set CHROMIUM_PATH.');
+    console.error(`${what} Install it (Debian: apt-get install ${name})${otherwise}.`);
     process.exit(1);
   }
-  console.log('Installing Chromium…');
+  console.log(`Installing ${name}…`);
   run('apt-get', ['update', '-qq'], { stdio: ['ignore', 'ignore', 'inherit'] });
-  run('apt-get', ['install', '-y', '-qq', 'chromium'], {
+  run('apt-get', ['install', '-y', '-qq', name], {
     stdio: ['ignore', 'ignore', 'inherit'],
     env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' },
   });
+}
+
+/** Installs Debian's Chromium when there is none and it may. */
+export function needChromium() {
+  if (!findChromium()) needPackage('chromium', 'The browser tests need Chromium.', ' or set CHROMIUM_PATH');
+}
+
+/** Installs the programs that others wrote and that tests read our files with. */
+export function needReaders() {
+  if (spawnSync('hp2xx', ['-q', '-V']).error) needPackage('hp2xx', 'The tests read HPGL with hp2xx.', '');
 }
 
 export async function setup() {

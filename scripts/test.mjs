@@ -2,10 +2,11 @@
 import { spawnSync } from 'node:child_process';
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { resolve } from 'node:path';
-import { needChromium, root, setup } from './setup.mjs';
+import { needChromium, needReaders, root, setup } from './setup.mjs';
 
 await setup();
 needChromium();
+needReaders();
 const cache = resolve(root, '.cache');
 mkdirSync(cache, { recursive: true });
 const unitFile = resolve(cache, 'unit.json');

@@ -1,8 +1,9 @@
 import { good, refused, SAME_MM, type Result } from '../units';
 import { boxRegion, type Box, type Region } from '../geometry';
 import type { Shape } from '../job';
+import { diameterAt } from './unroll/taper';
 
-/** The outer surface laid flat, mm: as wide as the wrap of a cylinder. */
+/** The outer surface laid flat, mm: as wide as the wrap of a cylinder, and of a taper at its middle height. */
 export interface Wall {
   readonly width: number;
   readonly height: number;
@@ -10,7 +11,9 @@ export interface Wall {
 
 /** A shape's wall laid flat. */
 export const wallOf = (shape: Shape): Wall =>
-  shape.kind === 'flat' ? { width: shape.width, height: shape.height } : { width: Math.PI * shape.diameter, height: shape.height };
+  shape.kind === 'flat'
+    ? { width: shape.width, height: shape.height }
+    : { width: Math.PI * diameterAt(shape, shape.height / 2), height: shape.height };
 
 /** The wall as a box: 0 across is the middle of the front, 0 up is the foot. */
 export const wallBox = (shape: Shape): Box => {

@@ -4,7 +4,10 @@ import type { Contact, GroundId } from './grounds';
 export interface Blank {
   readonly id: string;
   readonly name: string;
-  readonly shape: { kind: 'flat'; width: number; height: number } | { kind: 'cylinder'; diameter: number; height: number };
+  readonly shape:
+    | { kind: 'flat'; width: number; height: number }
+    | { kind: 'cylinder'; diameter: number; height: number }
+    | { kind: 'taper'; rim: number; foot: number; height: number };
   readonly ground: GroundId;
   readonly contact: Contact;
   readonly colour: string;

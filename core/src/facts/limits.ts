@@ -15,6 +15,8 @@ export const LIMITS = {
   breathingStencil: 1 / 10,
   /** Share of the wrap that is seen at once from the front. */
   seenShare: 0.35,
+  /** A straight line on a taper may leave the level by so much at its ends, mm. */
+  sag: 1,
 } as const;
 
 /** Will it stick: energy in mN/m, contact as a share, temperature in °C. */

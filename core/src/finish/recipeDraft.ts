@@ -1,3 +1,4 @@
+import { wallOf } from '../blanks';
 import { formatLength } from '../units';
 import type { RecipeInput } from './recipeInput';
 import type { CareWait, WorkStep } from './workStep';
@@ -37,7 +38,7 @@ export function draftFor(input: RecipeInput): RecipeDraft {
     steps,
     care: [],
     whole: job.count === 1 ? `the ${name}` : `the ${job.count} ${name}`,
-    face: (shape.kind === 'flat' ? shape.width * shape.height : Math.PI * shape.diameter * shape.height) / 1e6,
+    face: (shape.kind === 'flat' ? shape.width * shape.height : wallOf(shape).width * shape.height) / 1e6,
     id: (key) => `${job.id}/${key}`,
     add: (step) => steps.push({ ...step, job: job.id }),
     say: (mm) => formatLength(mm, input.lengths, { digits: 0 }),

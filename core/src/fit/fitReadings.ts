@@ -1,4 +1,5 @@
 import type { Reading } from '../job';
+import { bendReading } from './readings/bend';
 import { contrastReading } from './readings/contrast';
 import { foodReading } from './readings/food';
 import { seenReading, sizeReading } from './readings/size';
@@ -9,6 +10,6 @@ import type { FitContext } from './readings/context';
 
 /** Every reading about one fitted mark, the ones that decide most first. */
 export const fitReadings = (context: FitContext): Reading[] =>
-  [sizeReading, seenReading, thinReading, smallReading, contrastReading, stickReading, waxReading, coldReading, foodReading].flatMap(
+  [sizeReading, bendReading, seenReading, thinReading, smallReading, contrastReading, stickReading, waxReading, coldReading, foodReading].flatMap(
     (read) => read(context) ?? [],
   );

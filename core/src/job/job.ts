@@ -3,7 +3,11 @@ import type { Segment } from '../geometry';
 import type { Id, JobId } from './ids';
 
 /** The shape of a piece, mm. */
-export type Shape = { kind: 'flat'; width: number; height: number } | { kind: 'cylinder'; diameter: number; height: number };
+export type Shape =
+  | { kind: 'flat'; width: number; height: number }
+  | { kind: 'cylinder'; diameter: number; height: number }
+  /** Diameters at the upper rim and at the foot; the height runs along the wall (the slant). */
+  | { kind: 'taper'; rim: number; foot: number; height: number };
 
 /** What the piece is for. */
 export interface Use {
@@ -93,6 +97,8 @@ export interface Mark {
   film: Id;
   /** Artwork turned left to right. */
   flip: boolean;
+  /** On a taper: left straight instead of bent so that its lines read level. */
+  straight?: boolean;
   /** Put on the far side of a clear piece and seen through it. */
   seenThrough: boolean;
   size: MarkSize;

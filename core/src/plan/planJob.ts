@@ -1,4 +1,4 @@
-import { applyToRegion, boxCentre, regionArea, translation } from '../geometry';
+import { applyToRegion, boxAround, boxCentre, boxHeight, boxOf, boxWidth, regionArea, translation } from '../geometry';
 import { cutOutline, layoutFilm, weedingOf, type CutPart, type FilmLayout, type Weeding } from '../cut';
 import {
   chooseTape,
@@ -52,10 +52,10 @@ export function cutParts(job: Job, marks: readonly MarkPlan[], cut: CutSoFar): {
 export type CutSoFar = (film: Id) => ReadonlyMap<Id, number>;
 
 function everyPart(job: Job, marks: readonly MarkPlan[]): { film: Film; part: CutPart }[] {
-  return marks.flatMap(({ mark, fitted, inspections }) =>
-    inspections.map(({ film }) => {
-      const region = fitted.layers.find((layer) => layer.film === film.id)!.region;
-      const [cx, cy] = boxCentre(fitted.box);
+  return marks.flatMap(({ mark, flat, inspections }) => {
+    const [cx, cy] = boxCentre(boxAround(flat.map((layer) => boxOf(layer.region))));
+    return inspections.map(({ film }) => {
+      const region = flat.find((layer) => layer.film === film.id)!.region;
       return {
         film,
         part: {
@@ -66,8 +66,8 @@ function everyPart(job: Job, marks: readonly MarkPlan[]): { film: Film; part: Cu
           region: cutOutline(applyToRegion(translation(-cx, -cy), region), mark),
         },
       };
-    }),
-  );
+    });
+  });
 }
 
 /** Layouts of one job by itself, one a film. */
@@ -83,8 +83,11 @@ export function ownLayouts(job: Job, marks: readonly MarkPlan[], cut: CutSoFar, 
 /** Weeding and tape of every layer. */
 export function planLayers(job: Job, marks: readonly MarkPlan[], shop: Shop): { layers: LayerPlan[]; readings: Reading[] } {
   const readings: Reading[] = [];
-  const layers = marks.flatMap(({ mark, fitted, inspections }) =>
-    inspections.map((inspection): LayerPlan => {
+  const layers = marks.flatMap(({ mark, flat, inspections }) => {
+    // tape lies on the film as it is cut, bent on a taper
+    const box = boxAround(flat.map((layer) => boxOf(layer.region)));
+    const size = { width: boxWidth(box), height: boxHeight(box) };
+    return inspections.map((inspection): LayerPlan => {
       const { film } = inspection;
       const window = gripWindow(transferOf(job, film));
       const choice = chooseTape(shop.tapes, window, film.finish);
@@ -97,12 +100,11 @@ export function planLayers(job: Job, marks: readonly MarkPlan[], shop: Shop): { 
         window,
         tapes: shop.tapes.map((tape) => ({ tape: tape.id, uses: tapeUses(tape.kind, window, film.finish) })),
         choice,
-        pieces: choice ? tapePieces(fitted, job.count, choice) : undefined,
-        width: fitted.width,
-        height: fitted.height,
+        pieces: choice ? tapePieces(size, job.count, choice) : undefined,
+        ...size,
       };
-    }),
-  );
+    });
+  });
   return { layers, readings };
 }
 

@@ -1,8 +1,8 @@
 import { drawMark, findGlyph, type DrawnMark, type Faces, type Layer } from '../artwork';
-import { usableOf, type Usable } from '../blanks';
-import { boxHeight, boxRegion, boxWidth, intersection, regionArea, type Point } from '../geometry';
+import { bendRegion, diameterAt, sectorOf, usableOf, type Usable } from '../blanks';
+import { boxCentre, boxHeight, boxRegion, boxWidth, intersection, regionArea, type Box, type Point } from '../geometry';
 import { FILM_KINDS, GROUNDS } from '../facts';
-import type { Job, Mark, Reading, Shop, Zone } from '../job';
+import type { Job, Mark, Reading, Shape, Shop, Zone } from '../job';
 import {
   fitReadings,
   inspectMark,
@@ -23,6 +23,8 @@ export interface MarkPlan {
   readonly usable: Usable;
   /** Layers on the wall, mm. */
   readonly fitted: FittedMark;
+  /** The layers as they lie on the film laid flat, mm: bent on a taper, else the same. */
+  readonly flat: readonly Layer[];
   readonly inspections: readonly LayerInspection[];
   /** Characters that its faces lack. */
   readonly missing: readonly string[];
@@ -48,13 +50,31 @@ function referenceFor(mark: Mark, usable: Usable): { width: number; height: numb
 }
 
 /**
+ * What a zone leaves, counted where the mark lies. A zone is measured at the middle height of a taper; a mark higher or lower has more or less room across, by the share
+ * of the diameters.
+ */
+function trueAtMark(shape: Shape, usable: Usable, mark: Mark): Usable {
+  if (shape.kind !== 'taper' || !sectorOf(shape)) return usable;
+  const along = boxCentre(usable.inner ?? usable.clear)[1] + mark.offset.y;
+  const share = Math.max(0.05, diameterAt(shape, along) / diameterAt(shape, shape.height / 2));
+  const wider = (box: Box): Box => ({ ...box, minX: box.minX * share, maxX: box.maxX * share });
+  return { clear: wider(usable.clear), ...(usable.inner ? { inner: wider(usable.inner) } : {}) };
+}
+
+/** The layers as they lie on the film laid flat: bent on a taper, unless the mark is left straight. */
+function laidFlat(fitted: FittedMark, shape: Shape, mark: Mark): Layer[] {
+  if (mark.straight) return [...fitted.layers];
+  return fitted.layers.map(({ film, region }) => ({ film, region: bendRegion(region, shape, fitted.at[1]) }));
+}
+
+/**
  * Draws, sizes, shapes, inspects and places one mark.
  *
  * @param memo keeps what a nudge does not change
  * @param quick a first look, without the checks of ADR 7
  */
 export function fitOne(job: Job, mark: Mark, zone: Zone, shop: Shop, faces: Faces, memo: Memo, quick: boolean): FittingWork {
-  const usable = usableOf(zone, job.piece);
+  const usable = trueAtMark(job.piece.shape, usableOf(zone, job.piece), mark);
   const reference = referenceFor(mark, usable);
   const drawKey = keyOf('draw', mark.artwork, mark.flip, mark.film, mark.colourFilms, reference, quick);
   const drawn = memo.get(drawKey, () => drawMark(mark, reference, faces, quick));
@@ -65,6 +85,7 @@ export function fitOne(job: Job, mark: Mark, zone: Zone, shop: Shop, faces: Face
   const kinds = drawn.layers.map((layer) => shop.films.find((f) => f.id === layer.film));
   const inspections = memo.get(keyOf('inspect', key, kinds), () => inspectMark(shaped, shop.films));
   const fitted = placeMark(shaped, sizing);
+  const flat = memo.get(keyOf('flat', key, sizing.at, job.piece.shape, mark.straight ?? false), () => laidFlat(fitted, job.piece.shape, mark));
   const behind = GROUNDS[job.piece.ground].clear
     ? { colour: job.piece.behind, name: 'what stands behind it' }
     : { colour: job.piece.colour, name: `the ${job.piece.name}` };
@@ -74,6 +95,7 @@ export function fitOne(job: Job, mark: Mark, zone: Zone, shop: Shop, faces: Face
       zone,
       usable,
       fitted,
+      flat,
       inspections,
       missing: [...new Set(drawn.missing.map((m) => m.character))],
       behind,

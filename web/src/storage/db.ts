@@ -2,6 +2,7 @@ import Dexie, { type EntityTable, type Table } from 'dexie';
 import type { FilmLayout, SentRun } from '@kolleta/core/cut';
 import type { Job, Patch, Shop, WorkEvent } from '@kolleta/core/job';
 import type { Workshop } from '@kolleta/core/jobFile';
+import type { Bench } from '@kolleta/core/plan';
 
 /** One change of a job and the change that takes it back. */
 export interface Change {
@@ -55,13 +56,14 @@ export class WorkshopDatabase extends Dexie {
   settings!: EntityTable<Setting, 'key'>;
   runs!: EntityTable<CutterRun, 'run'>;
   snapshots!: EntityTable<Snapshot, 'id'>;
+  cache!: Table<{ id: 'bench'; signature: string; bench: Bench }, 'bench'>;
 
   constructor(name = 'kolleta') {
     // strict: a write counts as kept only when it is on the disk, so that it outlives a killed browser
     super(name, { chromeTransactionDurability: 'strict' });
     // numbered migrations: a version that has landed is never changed, only followed
     this.version(1).stores({ jobs: 'id, closed', shop: 'id', events: 'id, job, at', history: 'id', settings: 'key' });
-    this.version(2).stores({ runs: 'run, at', snapshots: '++id, at' });
+    this.version(2).stores({ runs: 'run, at', snapshots: '++id, at', cache: 'id' });
   }
 }
 

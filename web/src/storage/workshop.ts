@@ -1,5 +1,6 @@
 import type { Workshop } from '@kolleta/core/jobFile';
 import { assumeClock, now, readClock, setClock } from './clock';
+import { loadBench } from './benchCache';
 import { db } from './db';
 import { keep } from './keeping';
 import { readWorkshop, type WorkshopState } from './useWorkshop';
@@ -105,7 +106,7 @@ export async function openWorkshop(expect: (state: WorkshopState) => void = () =
     },
     () => undefined,
   );
-  const kept = await readWorkshop();
+  const [kept] = await Promise.all([readWorkshop(), fresh ? undefined : loadBench()]);
   if (!fresh && !kept) throw new StorageEmptied();
   localStorage.setItem('opened', 'yes');
   if (kept) {

@@ -7,6 +7,9 @@ import { WatchedWorker } from './watchedWorker';
 /** A plan that is not there after this long is given up, ms. */
 const LIMIT_MS = 20_000;
 
+/** So much longer for each open job. */
+const MORE_A_JOB_MS = 500;
+
 /** The worker that plans. */
 export const plannerWorker = new WatchedWorker<Planner>('The planner', takePlannerWorker, LIMIT_MS);
 
@@ -40,8 +43,9 @@ class NewestWins {
       const { request, settle } = this.#next;
       this.#next = undefined;
       try {
-        const plan = await plannerWorker.call((planner) =>
-          planner.plan(this.#which, request.jobs, request.shop, request.events, request.now),
+        const plan = await plannerWorker.call(
+          (planner) => planner.plan(this.#which, request.jobs, request.shop, request.events, request.now),
+          LIMIT_MS + request.jobs.filter((job) => !job.closed).length * MORE_A_JOB_MS,
         );
         for (const { resolve } of settle) resolve(plan);
       } catch (error) {

@@ -2,6 +2,7 @@ import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { createContext, useContext, useEffect, useState } from 'react';
 import type { Job } from '@kolleta/core/job';
 import type { JobPlan, Plan } from '@kolleta/core/plan';
+import { keepBench } from '../storage/benchCache';
 import { now } from '../storage/clock';
 import { useWorkshop, type WorkshopState } from '../storage/useWorkshop';
 import { requestPlan } from './plannerClient';
@@ -40,7 +41,7 @@ export const planQuery = (state: WorkshopState, turn: number) => ({
 /** The plan of a workshop: again on every edit and event and when a wait ends, not on ticks. */
 export function usePlanOf(state: WorkshopState): { plan: Plan | undefined; error: Error | null } {
   const [turn, setTurn] = useState(0);
-  const { data, error } = useQuery({ ...planQuery(state, turn), placeholderData: keepPreviousData });
+  const { data, error, isPlaceholderData } = useQuery({ ...planQuery(state, turn), placeholderData: keepPreviousData });
   useEffect(() => {
     if (data && !data.complete) {
       setTurn((n) => n + 1);
@@ -51,6 +52,9 @@ export function usePlanOf(state: WorkshopState): { plan: Plan | undefined; error
     const timer = setTimeout(() => setTurn((n) => n + 1), Math.min(LONGEST_TIMER_MS, Math.max(250, next - now() + 200)));
     return () => clearTimeout(timer);
   }, [data]);
+  useEffect(() => {
+    if (data?.complete && !isPlaceholderData) keepBench(state, data);
+  }, [data, isPlaceholderData, state]);
   return { plan: data, error };
 }
 

@@ -1,5 +1,5 @@
 import { formatLength, SAME_MM } from '../../units';
-import { seenWidth, wallOf } from '../../blanks';
+import { diameterAt, seenWidth } from '../../blanks';
 import { LIMITS } from '../../facts';
 import { setAt, type Cure, type PatchOp } from '../../job';
 import { markLabel, type FitReading } from './context';
@@ -8,10 +8,11 @@ import { markLabel, type FitReading } from './context';
 export const seenReading: FitReading = (context) => {
   const { mark, fitted, job, shop, drawn } = context;
   const { shape } = job.piece;
-  if (shape.kind !== 'cylinder' || drawn.layers.length === 0) return undefined;
+  if (shape.kind === 'flat' || drawn.layers.length === 0) return undefined;
   const say = (mm: number) => formatLength(mm, shop.lengths);
-  const seen = seenWidth(fitted.width, shape.diameter);
-  const wrap = wallOf(shape).width;
+  const diameter = diameterAt(shape, fitted.at[1]);
+  const seen = seenWidth(fitted.width, diameter);
+  const wrap = Math.PI * diameter;
   const share = fitted.width / wrap;
   const base = {
     id: `seen:${mark.id}`,

@@ -1,4 +1,4 @@
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { Link } from 'react-router';
 import { CAUTIONS } from '@kolleta/core/facts';
 import type { PlacedStep } from '@kolleta/core/schedule';
@@ -6,6 +6,7 @@ import { formatMoment, formatTime } from '@kolleta/core/schedule';
 import { formatClock, formatDuration } from '@kolleta/core/units';
 import type { Bench, RackItem } from '@kolleta/core/plan';
 import type { Job, Shop } from '@kolleta/core/job';
+import { benchOfState } from '../../storage/benchCache';
 import { loadDemo } from '../../storage/workshop';
 import { useWorkshop } from '../../storage/useWorkshop';
 import { useTell } from '../../ui/toasts';
@@ -124,7 +125,9 @@ export function BenchPage() {
   const [all, setAll] = useState(false);
   const rung = useRef(new Set<string>());
   const tell = useTell();
-  const bench = plan?.bench;
+  // until the plan is there, the Bench as it was last laid out for just this workshop
+  const earlier = useMemo(() => (plan ? undefined : benchOfState(state)), [plan, state]);
+  const bench = plan?.bench ?? earlier;
   useEffect(() => {
     for (const item of bench?.rack ?? []) {
       if (item.state !== 'drying' || item.until > now || rung.current.has(item.id)) continue;

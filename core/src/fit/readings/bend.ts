@@ -1,0 +1,39 @@
+import { formatLength } from '../../units';
+import { rhoAt, sagOf, sectorOf } from '../../blanks';
+import { LIMITS } from '../../facts';
+import { setAt } from '../../job';
+import { markLabel, type FitReading } from './context';
+
+/** On a taper: whether lines read level, and by how much straight ones would hang. */
+export const bendReading: FitReading = (context) => {
+  const { mark, fitted, job, shop, drawn } = context;
+  const { shape } = job.piece;
+  const sector = shape.kind === 'taper' ? sectorOf(shape) : undefined;
+  if (shape.kind !== 'taper' || !sector || drawn.layers.length === 0) return undefined;
+  const say = (mm: number) => formatLength(mm, shop.lengths);
+  const rho = rhoAt(sector, shape, fitted.at[1]);
+  const sag = sagOf(fitted.width, rho);
+  const degrees = (fitted.width / rho) * (180 / Math.PI);
+  const base = {
+    id: `bend:${mark.id}`,
+    station: 'fit' as const,
+    title: `Bend${markLabel(context)}`,
+    value: `${degrees.toFixed(1)}° · ${say(sag)}`,
+    limit: `${say(LIMITS.sag)} off level`,
+  };
+  const way = sector.up === 1 ? 'hang' : 'rise';
+  if (!mark.straight)
+    return {
+      ...base,
+      verdict: 'fine',
+      why: `Bent about the apex, ${say(rho)} away, so that its lines read level; straight ones would ${way} ${say(sag)} at their ends.`,
+      cures: [],
+    };
+  if (sag <= LIMITS.sag) return { ...base, verdict: 'fine', why: `Left straight: its lines ${way} ${say(sag)} at their ends, which nobody sees.`, cures: [] };
+  return {
+    ...base,
+    verdict: 'watch',
+    why: `Left straight, its lines ${way} ${say(sag)} at their ends on this taper.`,
+    cures: [{ label: 'Bend it so that lines read level', patch: setAt(['marks', mark.id, 'straight'], false) }],
+  };
+};
