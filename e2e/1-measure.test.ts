@@ -19,7 +19,7 @@ test('a blank becomes a measured piece, in millimetres or inches', async ({ page
 });
 
 test('a round piece is measured by diameter or by wrap, and both have to agree', async ({ page }) => {
-  await openStation(page, 'regatta-prizes', 'measure');
+  await openStation(page, 'crew-flasks', 'measure');
   await type(page, 'Wrap', '251.3');
   await expect(page.getByLabel('Diameter', { exact: true })).toHaveValue('80 mm');
   await type(page, 'Wrap by string', '300');

@@ -22,7 +22,7 @@ test('? lists the keys, / finds jobs, films, steps and settings, single keys lea
   for (const [typed, name, url] of [
     ['honour', 'Honour board', /honour-board\/fit/],
     ['harbour', 'Harbour blue', /stock/],
-    ['wipe 12', 'Wipe the 12 pint glasses', /regatta-prizes\/prepare/],
+    ['wipe 12', 'Wipe the 12 tapered pint glasses', /regatta-prizes\/prepare/],
     ['humidity', 'Room temperature and humidity', /stock/],
   ] as const) {
     await page.keyboard.press('/');

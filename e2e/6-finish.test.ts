@@ -19,7 +19,7 @@ test('the stencil on stained wood: steps with hands, waits corrected for the roo
 });
 
 for (const [job, title, caution] of [
-  ['regatta-prizes', 'Wipe the 12 pint glasses with alcohol', 'no flame or spark'],
+  ['regatta-prizes', 'Wipe the 12 tapered pint glasses with alcohol', 'no flame or spark'],
   ['crew-flasks', 'Wipe the powder-coated flask', 'no flame or spark'],
   ['boat-numbers', 'Peel the cover sheet and wipe', 'no flame or spark'],
 ] as const) {

@@ -87,4 +87,22 @@ export const BLANKS: readonly Blank[] = [
     colour: '#f5f3ee',
     drink: false,
   },
+  {
+    id: 'pint',
+    name: 'tapered pint glass',
+    shape: { kind: 'taper', rim: 88, foot: 61, height: 148.6 },
+    ground: 'glass',
+    contact: 'smooth',
+    colour: '#dfeaec',
+    drink: true,
+  },
+  {
+    id: 'bucket',
+    name: 'galvanised bucket',
+    shape: { kind: 'taper', rim: 260, foot: 190, height: 240 },
+    ground: 'bareMetal',
+    contact: 'satin',
+    colour: '#b4bcc0',
+    drink: false,
+  },
 ];

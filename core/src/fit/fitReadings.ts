@@ -10,6 +10,15 @@ import type { FitContext } from './readings/context';
 
 /** Every reading about one fitted mark, the ones that decide most first. */
 export const fitReadings = (context: FitContext): Reading[] =>
-  [sizeReading, bendReading, seenReading, thinReading, smallReading, contrastReading, stickReading, waxReading, coldReading, foodReading].flatMap(
-    (read) => read(context) ?? [],
-  );
+  [
+    sizeReading,
+    bendReading,
+    seenReading,
+    thinReading,
+    smallReading,
+    contrastReading,
+    stickReading,
+    waxReading,
+    coldReading,
+    foodReading,
+  ].flatMap((read) => read(context) ?? []);

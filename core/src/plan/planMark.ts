@@ -85,7 +85,9 @@ export function fitOne(job: Job, mark: Mark, zone: Zone, shop: Shop, faces: Face
   const kinds = drawn.layers.map((layer) => shop.films.find((f) => f.id === layer.film));
   const inspections = memo.get(keyOf('inspect', key, kinds), () => inspectMark(shaped, shop.films));
   const fitted = placeMark(shaped, sizing);
-  const flat = memo.get(keyOf('flat', key, sizing.at, job.piece.shape, mark.straight ?? false), () => laidFlat(fitted, job.piece.shape, mark));
+  const flat = memo.get(keyOf('flat', key, sizing.at, job.piece.shape, mark.straight ?? false), () =>
+    laidFlat(fitted, job.piece.shape, mark),
+  );
   const behind = GROUNDS[job.piece.ground].clear
     ? { colour: job.piece.behind, name: 'what stands behind it' }
     : { colour: job.piece.colour, name: `the ${job.piece.name}` };

@@ -5,7 +5,7 @@ import { formatLength, type LengthSystem } from '@kolleta/core/units';
 import { Dimension } from './Dimension';
 import { regionPath } from './regionPath';
 import { InMm, Scaled, useScale } from './Scaled';
-import { MmRect } from './WallDrawing';
+import { MmRect } from './MmRect';
 
 interface Props {
   layout: FilmLayout;

@@ -1,5 +1,6 @@
 import { useMemo } from 'react';
-import { ringsOf, type Region } from '@kolleta/core/geometry';
+import { diameterAt, uprightOf } from '@kolleta/core/blanks';
+import { ringsOf, type Point, type Region } from '@kolleta/core/geometry';
 import type { Piece, Shop } from '@kolleta/core/job';
 import type { MarkPlan } from '@kolleta/core/plan';
 import { layerColour } from './MarkShapes';
@@ -12,34 +13,46 @@ export const inViewOrder = (marks: readonly MarkPlan[]): MarkPlan[] => {
   return [...behind, ...marks.filter((m) => !m.mark.seenThrough)];
 };
 
-/** A region on a cylinder as it looks from the front; what turns out of sight is left out. */
-function turned(region: Region, diameter: number): string {
-  const r = diameter / 2;
-  const quarter = (Math.PI / 2) * r;
+type RoundShape = Exclude<Piece['shape'], { kind: 'flat' }>;
+/** How high a round piece stands, mm. */
+const uprightHeight = (shape: RoundShape): number => (shape.kind === 'taper' ? uprightOf(shape) : shape.height);
+
+/**
+ * A region on a round wall as it looks from the front; what turns out of sight is left out.
+ *
+ * @param at height along the wall at which the region's widths are true
+ */
+function turned(region: Region, shape: RoundShape, at: number): string {
+  const own = diameterAt(shape, at) / 2;
+  const quarter = (Math.PI / 2) * own;
+  const lift = uprightHeight(shape) / shape.height;
+  const seen = ([x, along]: Point) => {
+    const r = diameterAt(shape, along) / 2;
+    return `${(r * Math.sin(Math.max(-quarter, Math.min(quarter, x)) / own)).toFixed(2)} ${(along * lift).toFixed(2)}`;
+  };
   return ringsOf(region)
-    .map(
-      (ring) =>
-        `M${ring.map(([x, y]) => `${(r * Math.sin(Math.max(-quarter, Math.min(quarter, x)) / r)).toFixed(2)} ${y.toFixed(2)}`).join('L')}Z`,
-    )
+    .map((ring) => `M${ring.map(seen).join('L')}Z`)
     .join('');
 }
 
 function Round({ piece, marks, shop }: { piece: Piece; marks: readonly MarkPlan[]; shop: Shop }) {
   const { k, x, y } = useScale();
-  const shape = piece.shape as Extract<Piece['shape'], { kind: 'cylinder' }>;
-  const [r, h] = [shape.diameter / 2, shape.height];
+  const shape = piece.shape as RoundShape;
+  const [rim, foot] = [diameterAt(shape, shape.height) / 2, diameterAt(shape, 0) / 2];
+  const h = uprightHeight(shape);
   const look = pieceFill(piece);
-  const flat = 0.09 * shape.diameter * k;
   const ordered = inViewOrder(marks);
   const paths = useMemo(
-    () => ordered.map((plan) => plan.fitted.layers.map((layer) => turned(layer.region, shape.diameter))),
-    [ordered, shape.diameter],
+    () => ordered.map((plan) => plan.fitted.layers.map((layer) => turned(layer.region, shape, plan.fitted.at[1]))),
+    [ordered, shape],
   );
-  const body = `M${x(-r)} ${y(h)} L${x(-r)} ${y(0)} A${k * r} ${flat} 0 0 0 ${x(r)} ${y(0)} L${x(r)} ${y(h)}`;
+  const flatOf = (r: number) => 0.18 * r * k;
+  const fill = 0.8;
+  const level = foot + (rim - foot) * fill;
   return (
     <g>
       <path
-        d={`${body} A${k * r} ${flat} 0 0 1 ${x(-r)} ${y(h)} Z`}
+        d={`M${x(-rim)} ${y(h)} L${x(-foot)} ${y(0)} A${k * foot} ${flatOf(foot)} 0 0 0 ${x(foot)} ${y(0)} L${x(rim)} ${y(h)} A${k * rim} ${flatOf(rim)} 0 0 1 ${x(-rim)} ${y(h)} Z`}
         fill={look.fill}
         fillOpacity={look.opacity}
         stroke="var(--color-base-content)"
@@ -48,8 +61,8 @@ function Round({ piece, marks, shop }: { piece: Piece; marks: readonly MarkPlan[
       <ellipse
         cx={x(0)}
         cy={y(h)}
-        rx={k * r}
-        ry={flat}
+        rx={k * rim}
+        ry={flatOf(rim)}
         fill={look.opacity < 1 ? 'var(--color-base-100)' : look.fill}
         fillOpacity={look.opacity < 1 ? 0.6 : 1}
         stroke="var(--color-base-content)"
@@ -57,7 +70,7 @@ function Round({ piece, marks, shop }: { piece: Piece; marks: readonly MarkPlan[
       />
       {look.opacity < 1 && (
         <path
-          d={`M${x(-r * 0.96)} ${y(h * 0.8)} L${x(-r * 0.96)} ${y(0)} A${k * r * 0.96} ${flat} 0 0 0 ${x(r * 0.96)} ${y(0)} L${x(r * 0.96)} ${y(h * 0.8)} Z`}
+          d={`M${x(-level * 0.96)} ${y(h * fill)} L${x(-foot * 0.96)} ${y(0)} A${k * foot * 0.96} ${flatOf(foot)} 0 0 0 ${x(foot * 0.96)} ${y(0)} L${x(level * 0.96)} ${y(h * fill)} Z`}
           fill={piece.behind}
           fillOpacity={0.75}
         />
@@ -114,11 +127,13 @@ export function FrontView({
   className?: string;
   pad?: [number, number, number, number];
 }) {
-  const half = piece.shape.kind === 'flat' ? piece.shape.width / 2 : piece.shape.diameter / 2;
-  const round = piece.shape.kind === 'cylinder' ? piece.shape.diameter * 0.09 : 0;
+  const { shape } = piece;
+  const half = (shape.kind === 'flat' ? shape.width : Math.max(diameterAt(shape, 0), diameterAt(shape, shape.height))) / 2;
+  const round = shape.kind === 'flat' ? 0 : half * 0.18;
+  const tall = shape.kind === 'flat' ? shape.height : uprightHeight(shape);
   return (
     <Scaled
-      box={{ minX: -half, maxX: half, minY: -round, maxY: piece.shape.height + round }}
+      box={{ minX: -half, maxX: half, minY: -round, maxY: tall + round }}
       pad={pad}
       className={className}
       label={`${piece.name} as it is seen`}

@@ -22,7 +22,7 @@ interface Props {
 export const MarkShapes = memo(function MarkShapes({ plan, shop, shift = [0, 0], outline = false }: Props) {
   return (
     <InMm at={shift}>
-      {plan.fitted.layers.map((layer) => (
+      {plan.flat.map((layer) => (
         <path
           key={layer.film}
           d={regionPath(layer.region)}

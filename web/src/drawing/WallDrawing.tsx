@@ -1,37 +1,11 @@
 import type { ReactNode } from 'react';
 import { wallBox, usableOf, zoneBox } from '@kolleta/core/blanks';
-import { boxHeight, boxWidth, type Box } from '@kolleta/core/geometry';
+import { boxWidth, type Box } from '@kolleta/core/geometry';
 import type { Piece, Zone } from '@kolleta/core/job';
 import { formatLength, type LengthSystem } from '@kolleta/core/units';
 import { isWood, pieceFill } from './pieceLook';
 import { useScale } from './Scaled';
-
-interface RectProps {
-  box: Box;
-  fill?: string;
-  fillOpacity?: number;
-  stroke?: string;
-  dash?: string;
-  className?: string;
-}
-
-/** A box in mm as a rectangle. */
-export function MmRect({ box, fill = 'none', fillOpacity, stroke = 'none', dash, className }: RectProps) {
-  const { x, y, k } = useScale();
-  return (
-    <rect
-      className={className}
-      x={x(box.minX)}
-      y={y(box.maxY)}
-      width={Math.max(0, k * boxWidth(box))}
-      height={Math.max(0, k * boxHeight(box))}
-      fill={fill}
-      fillOpacity={fillOpacity}
-      stroke={stroke}
-      strokeDasharray={dash}
-    />
-  );
-}
+import { WallBox } from './WallBox';
 
 interface Props {
   piece: Piece;
@@ -49,11 +23,11 @@ export function WallDrawing({ piece, zones, active, system, children, words = tr
   const { x, y, k } = useScale();
   const wall = wallBox(piece.shape);
   const look = pieceFill(piece);
-  const round = piece.shape.kind === 'cylinder';
+  const round = piece.shape.kind !== 'flat';
   return (
     <g>
-      <MmRect box={wall} fill={look.fill} fillOpacity={look.opacity} stroke="var(--color-base-content)" />
-      {look.opacity < 1 && <MmRect box={wall} fill={piece.behind} fillOpacity={0.5} />}
+      <WallBox shape={piece.shape} box={wall} fill={look.fill} fillOpacity={look.opacity} stroke="var(--color-base-content)" />
+      {look.opacity < 1 && <WallBox shape={piece.shape} box={wall} fill={piece.behind} fillOpacity={0.5} />}
       {isWood(piece) && (
         <>
           <defs>
@@ -61,10 +35,10 @@ export function WallDrawing({ piece, zones, active, system, children, words = tr
               <path d="M0 3q16 -3 32 0t32 0M0 8q20 2 34 0t30 0" fill="none" stroke="#000" strokeOpacity="0.1" />
             </pattern>
           </defs>
-          <MmRect box={wall} fill="url(#wall-grain)" />
+          <WallBox shape={piece.shape} box={wall} fill="url(#wall-grain)" />
         </>
       )}
-      {round &&
+      {piece.shape.kind === 'cylinder' &&
         [wall.minX, wall.maxX].map((edge) => (
           <line key={edge} x1={x(edge)} x2={x(edge)} y1={y(wall.maxY)} y2={y(0)} stroke="var(--color-base-content)" strokeDasharray="2 4" />
         ))}
@@ -76,7 +50,7 @@ export function WallDrawing({ piece, zones, active, system, children, words = tr
         const on = zone.id === active || zones.length === 1;
         return (
           <g key={zone.id} opacity={on ? 1 : 0.55}>
-            {lip && <MmRect box={lip} fill="var(--color-error)" fillOpacity={0.16} />}
+            {lip && <WallBox shape={piece.shape} box={lip} fill="var(--color-error)" fillOpacity={0.16} />}
             {lip && words && (
               <text
                 x={Math.max(42, x(wall.minX) + 8)}
@@ -90,10 +64,16 @@ export function WallDrawing({ piece, zones, active, system, children, words = tr
                 lip band {formatLength(zone.lipBand, system)} — keep clear
               </text>
             )}
-            <MmRect box={{ ...box, maxY: Math.max(box.minY, clear.maxY) }} fill="#ffffff" fillOpacity={0.12} stroke="#ffffff" />
-            <MmRect box={{ ...box, maxY: Math.max(box.minY, clear.maxY) }} stroke="#0e5a61" dash="7 4" />
-            {inner && <MmRect box={inner} stroke="#ffffff" />}
-            {inner && <MmRect box={inner} stroke="#0e5a61" dash="2 3" />}
+            <WallBox
+              shape={piece.shape}
+              box={{ ...box, maxY: Math.max(box.minY, clear.maxY) }}
+              fill="#ffffff"
+              fillOpacity={0.12}
+              stroke="#ffffff"
+            />
+            <WallBox shape={piece.shape} box={{ ...box, maxY: Math.max(box.minY, clear.maxY) }} stroke="#0e5a61" dash="7 4" />
+            {inner && <WallBox shape={piece.shape} box={inner} stroke="#ffffff" />}
+            {inner && <WallBox shape={piece.shape} box={inner} stroke="#0e5a61" dash="2 3" />}
             {words && zones.length > 1 && (
               <text
                 x={x(box.minX) + 4}

@@ -1,4 +1,4 @@
-import { SAME_MM } from '../../units';
+import { good, refused, SAME_MM, type Result } from '../../units';
 import type { Point, Region, Ring } from '../../geometry';
 import type { Shape } from '../../job';
 
@@ -49,6 +49,18 @@ export const uprightOf = ({ rim, foot, height }: Taper): number => Math.sqrt(Mat
 /** The slant from the upright height, mm. */
 export const slantOf = (rim: number, foot: number, upright: number): number => Math.hypot(upright, (rim - foot) / 2);
 
+/** Whether a wall can run from foot to rim at all; a problem when it is shorter than the difference of the radii. */
+export function checkTaper(taper: Taper): Result<Taper> {
+  const least = Math.abs(taper.rim - taper.foot) / 2;
+  if (taper.height > least + SAME_MM) return good(taper);
+  return refused(
+    `A wall of ${taper.height.toFixed(1)} mm cannot reach from ${taper.foot.toFixed(1)} mm at the foot to ${taper.rim.toFixed(1)} mm at the rim.`,
+    `more than ${least.toFixed(1)} mm along the wall`,
+    'Taper',
+    'Measure both diameters again, and the height along the wall, not through the air.',
+  );
+}
+
 /** From the apex to a height along the wall, mm. */
 export const rhoAt = (sector: Sector, taper: Taper, along: number): number => sector.rho + sector.up * (along - taper.height / 2);
 
@@ -75,7 +87,9 @@ function bendRing(ring: Ring, bend: (point: Point) => Point, rho: number): Ring 
   return ring.flatMap((a, i) => {
     const b = ring[(i + 1) % ring.length]!;
     const pieces = Math.max(1, Math.ceil(Math.abs(b[0] - a[0]) / most));
-    return Array.from({ length: pieces }, (_, k): Point => bend([a[0] + ((b[0] - a[0]) * k) / pieces, a[1] + ((b[1] - a[1]) * k) / pieces]));
+    return Array.from({ length: pieces }, (_, k): Point =>
+      bend([a[0] + ((b[0] - a[0]) * k) / pieces, a[1] + ((b[1] - a[1]) * k) / pieces]),
+    );
   });
 }
 

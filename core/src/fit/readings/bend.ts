@@ -29,7 +29,8 @@ export const bendReading: FitReading = (context) => {
       why: `Bent about the apex, ${say(rho)} away, so that its lines read level; straight ones would ${way} ${say(sag)} at their ends.`,
       cures: [],
     };
-  if (sag <= LIMITS.sag) return { ...base, verdict: 'fine', why: `Left straight: its lines ${way} ${say(sag)} at their ends, which nobody sees.`, cures: [] };
+  if (sag <= LIMITS.sag)
+    return { ...base, verdict: 'fine', why: `Left straight: its lines ${way} ${say(sag)} at their ends, which nobody sees.`, cures: [] };
   return {
     ...base,
     verdict: 'watch',

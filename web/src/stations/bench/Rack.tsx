@@ -1,6 +1,7 @@
 import { formatClock, formatDuration } from '@kolleta/core/units';
 import { formatMoment } from '@kolleta/core/schedule';
 import type { Job, Shop } from '@kolleta/core/job';
+import { diameterAt } from '@kolleta/core/blanks';
 import type { RackItem } from '@kolleta/core/plan';
 import { Link } from 'react-router';
 import { isWood, pieceFill } from '../../drawing/pieceLook';
@@ -10,12 +11,13 @@ const HEIGHT = 84;
 /** One piece as it stands on the rack, drawn to its own proportions. */
 function Piece({ job, item, now }: { job: Job; item: RackItem; now: number }) {
   const { shape } = job.piece;
-  const [w, h] = shape.kind === 'flat' ? [shape.width, shape.height] : [shape.diameter, shape.height];
+  const [top, foot] = shape.kind === 'flat' ? [shape.width, shape.width] : [diameterAt(shape, shape.height), diameterAt(shape, 0)];
+  const [w, h] = [Math.max(top, foot), shape.height];
   const k = Math.min(HEIGHT / h, 130 / w);
   const look = pieceFill(job.piece);
   const left = (item.until - now) / 60_000;
   const text = left < 60 ? formatClock(left * 60) : formatDuration(left);
-  const shown = Math.min(job.count, shape.kind === 'cylinder' ? 3 : 1);
+  const shown = Math.min(job.count, shape.kind === 'flat' ? 1 : 3);
   const width = Math.max(96, k * w * shown + 10 * (shown - 1));
   const start = (width - (k * w * shown + 10 * (shown - 1))) / 2;
   const hexDark =
@@ -34,15 +36,23 @@ function Piece({ job, item, now }: { job: Job; item: RackItem; now: number }) {
         const [x, y] = [start + i * (k * w + 10), HEIGHT - k * h];
         return (
           <g key={i} stroke="var(--color-base-content)" strokeOpacity={0.6}>
-            <rect
-              x={x + 0.5}
-              y={y + 0.5}
-              width={k * w - 1}
-              height={k * h}
-              rx={shape.kind === 'flat' ? 2 : 5}
-              fill={look.fill}
-              fillOpacity={look.opacity}
-            />
+            {shape.kind === 'taper' ? (
+              <path
+                d={`M${x + (k * (w - top)) / 2} ${y + 0.5}h${k * top}L${x + (k * (w + foot)) / 2} ${HEIGHT}h${-k * foot}Z`}
+                fill={look.fill}
+                fillOpacity={look.opacity}
+              />
+            ) : (
+              <rect
+                x={x + 0.5}
+                y={y + 0.5}
+                width={k * w - 1}
+                height={k * h}
+                rx={shape.kind === 'flat' ? 2 : 5}
+                fill={look.fill}
+                fillOpacity={look.opacity}
+              />
+            )}
             {isWood(job.piece) && <rect x={x} y={y} width={k * w} height={k * h} fill="url(#grain)" stroke="none" />}
             {shape.kind === 'cylinder' && (
               <ellipse cx={x + (k * w) / 2} cy={y + 4} rx={(k * w) / 2 - 1} ry={4} fill="var(--color-base-100)" fillOpacity={0.5} />

@@ -1,8 +1,8 @@
 import { useState, type KeyboardEvent, type PointerEvent } from 'react';
-import { usableOf, wallBox, wallOf } from '@kolleta/core/blanks';
+import { bendAt, usableOf, wallBox, wallOf } from '@kolleta/core/blanks';
 import { handySizeBelow } from '@kolleta/core/fit';
-import { boxCentre, growBox } from '@kolleta/core/geometry';
-import { setAt, type Job, type MarkSize, type Patch } from '@kolleta/core/job';
+import { boxCentre, growBox, type Point } from '@kolleta/core/geometry';
+import { setAt, type Job, type MarkSize, type Patch, type Shape } from '@kolleta/core/job';
 import type { MarkPlan } from '@kolleta/core/plan';
 import { formatLength, good } from '@kolleta/core/units';
 import { Dimension } from '../../drawing/Dimension';
@@ -10,7 +10,10 @@ import { FrontView, inViewOrder } from '../../drawing/FrontView';
 import { MarkShapes } from '../../drawing/MarkShapes';
 import { Rulers } from '../../drawing/Rulers';
 import { Scaled, useScale } from '../../drawing/Scaled';
-import { MmRect, WallDrawing } from '../../drawing/WallDrawing';
+import { flatBox } from '../../drawing/flatBox';
+import { shapeWords } from '../../drawing/pieceLook';
+import { WallBox } from '../../drawing/WallBox';
+import { WallDrawing } from '../../drawing/WallDrawing';
 import { Choice, LengthWord, Sentence, Switch } from '../../ui/tokens';
 import { DrawingHead, MarkTabs, Readings, StationLayout, type StationProps } from '../job/station';
 
@@ -30,11 +33,12 @@ function moveBy(plan: MarkPlan, dx: number, dy: number, job: Job): Patch {
 
 interface DragProps extends Pick<StationProps, 'edit' | 'shop' | 'chooseMark'> {
   plan: MarkPlan;
+  shape: Shape;
   chosen: boolean;
 }
 
 /** A mark that hands can move: dragged, or nudged with the arrow keys. */
-function Movable({ plan, edit, shop, chosen, chooseMark }: DragProps) {
+function Movable({ plan, edit, shop, chosen, chooseMark, shape }: DragProps) {
   const { k, x, y, width, height } = useScale();
   const [drag, setDrag] = useState<{ fromX: number; fromY: number; dx: number; dy: number }>();
   const { mark, fitted, usable } = plan;
@@ -97,8 +101,15 @@ function Movable({ plan, edit, shop, chosen, chooseMark }: DragProps) {
         onKeyDown={keys}
         onFocus={() => chooseMark(mark.id)}
       >
-        {chosen && <MmRect box={growBox(moved, 1)} stroke="#ffffff" />}
-        <MmRect box={growBox(moved, 1)} fill="transparent" stroke={chosen ? '#0e5a61' : 'none'} dash="5 4" />
+        {chosen && <WallBox shape={shape} at={fitted.at[1] + shift[1]} box={growBox(moved, 1)} stroke="#ffffff" />}
+        <WallBox
+          shape={shape}
+          at={fitted.at[1] + shift[1]}
+          box={growBox(moved, 1)}
+          fill="transparent"
+          stroke={chosen ? '#0e5a61' : 'none'}
+          dash="5 4"
+        />
         <MarkShapes plan={plan} shop={shop} shift={shift} />
       </g>
       {chosen && !drag && (
@@ -111,11 +122,11 @@ function Movable({ plan, edit, shop, chosen, chooseMark }: DragProps) {
   );
 }
 
-function Places({ places }: { places: readonly (readonly [number, number])[] }) {
+function Places({ places, bend }: { places: readonly Point[]; bend: (point: Point) => Point }) {
   const { x, y } = useScale();
   return (
     <g aria-hidden="true" pointerEvents="none">
-      {places.map(([px, py], i) => (
+      {places.map(bend).map(([px, py], i) => (
         <g key={i} fill="none">
           <circle cx={x(px)} cy={y(py)} r={8} stroke="#ffffff" strokeWidth={4.5} />
           <circle cx={x(px)} cy={y(py)} r={8} stroke="#ad3f27" strokeWidth={2.2} />
@@ -128,9 +139,9 @@ function Places({ places }: { places: readonly (readonly [number, number])[] }) 
 /** What the drawing of Fit looks at: the zones in use with room around them, or the whole wall when it is not much larger. */
 function viewOf(job: StationProps['job'], whole: boolean) {
   const wall = wallBox(job.piece.shape);
-  if (whole || job.piece.shape.kind === 'flat') return wall;
+  if (whole || job.piece.shape.kind === 'flat') return flatBox(wall, job.piece.shape);
   const reach = Math.max(...job.zones.map((z) => Math.abs(z.x) + z.width / 2)) * 1.5;
-  return { ...wall, minX: Math.max(wall.minX, -reach), maxX: Math.min(wall.maxX, reach) };
+  return flatBox({ ...wall, minX: Math.max(wall.minX, -reach), maxX: Math.min(wall.maxX, reach) }, job.piece.shape);
 }
 
 /** Size and place of the marks in their zones. */
@@ -143,12 +154,13 @@ export function FitStation({ job, plan, shop, edit, mark, chooseMark }: StationP
   const handy = chosen ? handySizeBelow(chosen.fitted.width, system) : 0;
   const sizing = (size: MarkSize, label: string) => mark && edit(setAt(['marks', mark.id, 'size'], size), label);
   const zone = job.zones.find((z) => z.id === mark?.zone) ?? job.zones[0]!;
-  const round = job.piece.shape.kind === 'cylinder';
+  const { shape } = job.piece;
+  const round = shape.kind !== 'flat';
   const drawing = (
     <>
       <DrawingHead
         title={round ? 'Wall laid flat, to scale' : 'Face, to scale'}
-        text={`${job.piece.name} · ${round ? `${formatLength((job.piece.shape as { diameter: number }).diameter, system)} across · ` : ''}${formatLength(job.piece.shape.height, system)} tall`}
+        text={`${job.piece.name} · ${shapeWords(shape, system)}${formatLength(job.piece.shape.height, system)} tall`}
       >
         {round && (
           <button type="button" className="btn btn-xs btn-ghost border-base-300" aria-pressed={whole} onClick={() => setWhole(!whole)}>
@@ -166,9 +178,17 @@ export function FitStation({ job, plan, shop, edit, mark, chooseMark }: StationP
         >
           <WallDrawing piece={job.piece} zones={job.zones} active={zone.id} system={system} />
           {inViewOrder(plan.marks).map((m) => (
-            <Movable key={m.mark.id} plan={m} edit={edit} shop={shop} chosen={m.mark.id === mark?.id} chooseMark={chooseMark} />
+            <Movable
+              key={m.mark.id}
+              plan={m}
+              shape={job.piece.shape}
+              edit={edit}
+              shop={shop}
+              chosen={m.mark.id === mark?.id}
+              chooseMark={chooseMark}
+            />
           ))}
-          {reading?.places && <Places places={reading.places} />}
+          {reading?.places && <Places places={reading.places} bend={bendAt(job.piece.shape, chosen?.fitted.at[1] ?? 0)} />}
           <Rulers system={system} />
         </Scaled>
         <div className="flex flex-col gap-2 px-3 pb-3">
@@ -266,6 +286,18 @@ export function FitStation({ job, plan, shop, edit, mark, chooseMark }: StationP
             {mark.offset.x === 0 && mark.offset.y === 0
               ? 'centred'
               : `moved ${formatLength(Math.abs(mark.offset.x), system)} ${mark.offset.x < 0 ? 'left' : 'right'} and ${formatLength(Math.abs(mark.offset.y), system)} ${mark.offset.y < 0 ? 'down' : 'up'}`}
+            {shape.kind === 'taper' && (
+              <>
+                ,{' '}
+                <Switch
+                  label="Bend"
+                  on={!mark.straight}
+                  yes="bent so that lines read level"
+                  no="left straight"
+                  onChange={(on) => edit(setAt(['marks', mark.id, 'straight'], !on), 'Bend the mark')}
+                />
+              </>
+            )}
             , put on{' '}
             <Switch
               label="Side"

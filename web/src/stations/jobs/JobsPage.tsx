@@ -1,5 +1,6 @@
 import { useRef, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
+import { diameterAt } from '@kolleta/core/blanks';
 import { BLANKS, GROUNDS, type Blank } from '@kolleta/core/facts';
 import { formatMoment } from '@kolleta/core/schedule';
 import { formatDuration, formatLength } from '@kolleta/core/units';
@@ -16,7 +17,7 @@ import { usePlan } from '../../workers/usePlan';
 import { gravest } from '@kolleta/core/job';
 import { newJob, pieceOf } from './newJob';
 
-const wide = (blank: Blank) => (blank.shape.kind === 'flat' ? blank.shape.width : blank.shape.diameter);
+const wide = ({ shape }: Blank) => (shape.kind === 'flat' ? shape.width : Math.max(diameterAt(shape, 0), diameterAt(shape, shape.height)));
 
 /** The open jobs, each with its piece as it will look, and the shelf of blanks for a new one. */
 export function JobsPage() {
@@ -142,7 +143,7 @@ export function JobsPage() {
                 </span>
                 <span className="max-w-32 text-center text-sm leading-tight font-bold">{blank.name}</span>
                 <span className="quiet measure text-[0.74rem]">
-                  {blank.shape.kind === 'cylinder' ? 'ø ' : ''}
+                  {blank.shape.kind !== 'flat' ? 'ø ' : ''}
                   {formatLength(wide(blank), shop.lengths, { unit: false, digits: 0 })} ×{' '}
                   {formatLength(blank.shape.height, shop.lengths, { digits: 0 })}
                 </span>

@@ -1,15 +1,17 @@
-import { checkMeasure, diameterFrom, usualBreathing, wallBox, wallOf } from '@kolleta/core/blanks';
+import { rhoAt, sectorOf, usualBreathing, wallBox, wallOf } from '@kolleta/core/blanks';
 import { CONTACTS, GROUNDS, COATS, type CoatId, type Contact, type GroundId } from '@kolleta/core/facts';
 import { growBox } from '@kolleta/core/geometry';
 import { setAt, type Patch, type Zone } from '@kolleta/core/job';
 import { formatLength } from '@kolleta/core/units';
 import { Dimension } from '../../drawing/Dimension';
+import { flatBox } from '../../drawing/flatBox';
 import { FrontView } from '../../drawing/FrontView';
 import { Rulers } from '../../drawing/Rulers';
 import { Scaled } from '../../drawing/Scaled';
 import { WallDrawing } from '../../drawing/WallDrawing';
-import { Choice, CountWord, LengthWord, Sentence, Switch, TextWord } from '../../ui/tokens';
+import { Choice, CountWord, Sentence, Switch, TextWord } from '../../ui/tokens';
 import { DrawingHead, Readings, StationLayout, type StationProps } from '../job/station';
+import { ShapeWords } from './ShapeWords';
 import { TwoMeasures } from './TwoMeasures';
 import { UseWords } from './UseWords';
 import { ZoneWords } from './ZoneWords';
@@ -59,25 +61,34 @@ export function MeasureStation({ job, plan, shop, edit, mark }: StationProps) {
   const zone = job.zones.find((z) => z.id === mark?.zone) ?? job.zones[0]!;
   const clear = GROUNDS[piece.ground].clear;
   const wall = wallBox(shape);
+  const sector = shape.kind === 'taper' ? sectorOf(shape) : undefined;
   const drawing = (
     <>
       <DrawingHead
-        title={shape.kind === 'cylinder' ? 'Wall laid flat, to scale' : 'Face, to scale'}
+        title={shape.kind === 'flat' ? 'Face, to scale' : 'Wall laid flat, to scale'}
         text={
-          shape.kind === 'cylinder' ? `wrap ${formatLength(wallOf(shape).width, system)} · the dotted ends meet at the back` : undefined
+          shape.kind === 'cylinder'
+            ? `wrap ${formatLength(wallOf(shape).width, system)} · the dotted ends meet at the back`
+            : shape.kind === 'taper'
+              ? `a part of a ring: its straight ends meet at the back${sector ? ` · apex ${formatLength(rhoAt(sector, shape, sector.up === 1 ? 0 : shape.height), system, { digits: 0 })} ${sector.up === 1 ? 'below the foot' : 'above the rim'}` : ''}`
+              : undefined
         }
       />
       <div className="grid flex-1 grid-cols-1 sm:grid-cols-[minmax(0,1fr)_9.5rem]">
         <Scaled
-          box={growBox(wall, 0)}
+          box={growBox(flatBox(wall, shape), 0)}
           pad={[34, 66, 44, 46]}
           className="h-[22rem] sm:h-auto sm:min-h-[22rem]"
           label="The piece with its zones"
           most={8}
         >
           <WallDrawing piece={piece} zones={job.zones} active={zone.id} system={system} />
-          <Dimension from={[wall.minX, 0]} to={[wall.maxX, 0]} beside={16} system={system} />
-          <Dimension from={[wall.maxX, 0]} to={[wall.maxX, wall.maxY]} beside={12} system={system} />
+          {shape.kind !== 'taper' && (
+            <>
+              <Dimension from={[wall.minX, 0]} to={[wall.maxX, 0]} beside={16} system={system} />
+              <Dimension from={[wall.maxX, 0]} to={[wall.maxX, wall.maxY]} beside={12} system={system} />
+            </>
+          )}
           <Rulers system={system} />
         </Scaled>
         <div className="hidden flex-col px-2 pb-2 sm:flex">
@@ -93,70 +104,8 @@ export function MeasureStation({ job, plan, shop, edit, mark }: StationProps) {
         <Sentence>
           <CountWord label="How many in the set" value={job.count} onChange={(n) => edit(setAt(['count'], n), 'Change the count')} /> ×{' '}
           <TextWord label="Name of the piece" value={piece.name} onChange={(name) => set('name', name, 'Name the piece')} />,{' '}
-          <Choice
-            label="Shape"
-            value={shape.kind}
-            options={[
-              { value: 'flat', label: 'flat' },
-              { value: 'cylinder', label: 'a straight cylinder' },
-            ]}
-            onChange={(kind) =>
-              reshape(
-                kind === 'flat'
-                  ? {
-                      kind,
-                      width: shape.kind === 'flat' ? shape.width : Math.round(shape.diameter * 2),
-                      height: shape.height,
-                    }
-                  : {
-                      kind,
-                      diameter: shape.kind === 'flat' ? Math.round(shape.width / 2) : shape.diameter,
-                      height: shape.height,
-                    },
-              )
-            }
-          />
-          {shape.kind === 'flat' ? (
-            <>
-              ,{' '}
-              <LengthWord
-                label="Width"
-                value={shape.width}
-                system={system}
-                check={(mm) => checkMeasure(mm, 'Width')}
-                onChange={(width) => reshape({ ...shape, width })}
-              />{' '}
-              wide and{' '}
-            </>
-          ) : (
-            <>
-              ,{' '}
-              <LengthWord
-                label="Diameter"
-                value={shape.diameter}
-                system={system}
-                check={(mm) => checkMeasure(mm, 'Diameter')}
-                onChange={(diameter) => reshape({ ...shape, diameter })}
-              />{' '}
-              across (wrap{' '}
-              <LengthWord
-                label="Wrap"
-                value={Math.PI * shape.diameter}
-                system={system}
-                check={(wrap) => diameterFrom({ wrap })}
-                onChange={(diameter) => reshape({ ...shape, diameter })}
-              />
-              ) and{' '}
-            </>
-          )}
-          <LengthWord
-            label="Height"
-            value={shape.height}
-            system={system}
-            check={(mm) => checkMeasure(mm, 'Height')}
-            onChange={(height) => reshape({ ...shape, height })}
-          />{' '}
-          tall, of{' '}
+          <ShapeWords shape={shape} system={system} reshape={reshape} />
+          of{' '}
           <Choice
             label="Ground"
             value={piece.ground}

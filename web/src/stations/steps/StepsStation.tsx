@@ -10,7 +10,9 @@ import { FrontView, inViewOrder } from '../../drawing/FrontView';
 import { MarkShapes } from '../../drawing/MarkShapes';
 import { Scaled, useScale } from '../../drawing/Scaled';
 import { useSize } from '../../drawing/useSize';
-import { MmRect, WallDrawing } from '../../drawing/WallDrawing';
+import { flatBox } from '../../drawing/flatBox';
+import { MmRect } from '../../drawing/MmRect';
+import { WallDrawing } from '../../drawing/WallDrawing';
 import { Choice, CountWord, Sentence } from '../../ui/tokens';
 import { DrawingHead, Readings, StationLayout, type StationProps } from '../job/station';
 import { StepCards } from './StepCards';
@@ -142,7 +144,9 @@ export function StepsStation({ job, plan, shop, edit, mark, station }: StationPr
   const wall: Box = wallBox(job.piece.shape);
   const reach = Math.max(...job.zones.map((z) => Math.abs(z.x) + z.width / 2)) * 1.3;
   const view: Box =
-    job.piece.shape.kind === 'flat' ? wall : { ...wall, minX: Math.max(wall.minX, -reach), maxX: Math.min(wall.maxX, reach) };
+    job.piece.shape.kind === 'flat'
+      ? wall
+      : flatBox({ ...wall, minX: Math.max(wall.minX, -reach), maxX: Math.min(wall.maxX, reach) }, job.piece.shape);
   const drawing = (
     <>
       <DrawingHead title={words.title} text={words.text} />

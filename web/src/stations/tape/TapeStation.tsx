@@ -4,7 +4,7 @@ import { formatLength } from '@kolleta/core/units';
 import { Dimension } from '../../drawing/Dimension';
 import { MarkShapes } from '../../drawing/MarkShapes';
 import { Scaled } from '../../drawing/Scaled';
-import { MmRect } from '../../drawing/WallDrawing';
+import { MmRect } from '../../drawing/MmRect';
 import { DrawingHead, MarkTabs, Readings, StationLayout, type StationProps } from '../job/station';
 import { StepCards } from '../steps/StepCards';
 import { GripChart } from './GripChart';
