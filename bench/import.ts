@@ -1,4 +1,5 @@
 import { importSvg } from '../core/src/artwork';
+import { paintedFigures } from './asPainted';
 import { atMost, seeded, timed, type Figure } from './figure';
 
 /** A drawing of about 1 MB: groups of shapes with curves, transforms and a dozen colours. */
@@ -22,5 +23,5 @@ export async function importFigures(): Promise<Figure[]> {
     const result = importSvg(text, 'large.svg', () => `p${n++}`);
     if (!result.ok) throw new Error(result.problem.found);
   });
-  return [atMost('import/svg-1-mb', time, 1000, 'ms')];
+  return [atMost('import/svg-1-mb', time, 1000, 'ms'), ...(await paintedFigures())];
 }

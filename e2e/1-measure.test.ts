@@ -46,3 +46,23 @@ test('a zone smaller than its margin is a stop with a cure', async ({ page }) =>
   await room.getByRole('button', { name: /Breathing room/ }).click();
   await expect(room).toHaveAccessibleName(/fine/);
 });
+
+test('a tapered piece is measured at both ends, laid flat as a part of a ring, and its mark is bent to read level', async ({ page }) => {
+  await openStation(page, 'regatta-prizes', 'measure');
+  await expect(page.getByText(/apex 336 mm below the foot/)).toBeVisible();
+  await type(page, 'Wrap at the rim', '283');
+  await expect(page.getByLabel('Diameter at the rim')).toHaveValue(/^90\.1 mm$/);
+  await type(page, 'Diameter at the rim', '88');
+  await type(page, 'Upright height', '148');
+  await expect(page.getByLabel('Height', { exact: true })).toHaveValue('148.6 mm');
+  await type(page, 'Height', '12');
+  await expect(page.getByRole('alert')).toContainText('cannot reach from 61.0 mm at the foot to 88.0 mm at the rim');
+  await page.getByLabel('Height', { exact: true }).press('Escape');
+  await openStation(page, 'regatta-prizes', 'fit');
+  const bend = reading(page, 'Bend');
+  await expect(bend).toHaveAccessibleName(/fine/);
+  await page.getByLabel('Bend', { exact: true }).selectOption('no');
+  await expect(bend).toHaveAccessibleName(/watch/);
+  await bend.getByRole('button', { name: /read level/ }).click();
+  await expect(bend).toHaveAccessibleName(/fine/);
+});

@@ -1,10 +1,10 @@
 import type { Page } from '@playwright/test';
-import { expect, openBench, openStation, reading, test, textOf } from './workshop';
+import { expect, openBench, openStation, reading, test, textOf, type } from './workshop';
 
 // one cutter stands at the server: what a test leaves in it is stopped before the next
-test.beforeEach(async ({ request }) => {
+test.beforeEach(async ({ request, baseURL }) => {
   for (const kind of ['plug', 'stop'])
-    await request.post('/api/cutter', { data: { kind }, headers: { origin: 'http://127.0.0.1:4187' } }).catch(() => undefined);
+    await request.post('/api/cutter', { data: { kind }, headers: { origin: new URL(baseURL!).origin } }).catch(() => undefined);
 });
 
 const panel = (page: Page) => page.getByRole('region', { name: 'The cutter' });
@@ -79,10 +79,10 @@ test('film that runs out, and a cable that is pulled, each say what to do', asyn
   await expect(page.getByText(/The cutter stopped: 0 of 1 marks are cut/)).toBeVisible();
 });
 
-test('a cutter that forgot its job, and one that is busy, are told apart', async ({ page, request }) => {
+test('a cutter that forgot its job, and one that is busy, are told apart', async ({ page, request, baseURL }) => {
   await openBench(page);
   await send(page);
-  const headers = { origin: 'http://127.0.0.1:4187' };
+  const headers = { origin: new URL(baseURL!).origin };
   await request.post('/api/cutter', { data: { kind: 'stop' }, headers });
   await expect(page.getByText(/The cutter stopped/)).toBeVisible();
   await request.post('/api/cutter', { data: { kind: 'load', film: { width: 300, length: 900 } }, headers });
@@ -115,4 +115,20 @@ test('a stop keeps film from the knife until it is answered for, and the log kee
   await food.getByRole('button', { name: 'Mind it again' }).click();
   await openStation(page, 'regatta-prizes', 'cut');
   await expect(page.getByRole('button', { name: 'Send it to the cutter' })).toBeDisabled();
+});
+
+test('a job longer than the film in the cutter is refused with the length, and nothing is taken off the roll', async ({ page }) => {
+  await openBench(page);
+  await page.goto('/#/stock');
+  await type(page, 'White gloss left', '60');
+  await openStation(page, 'regatta-prizes', 'cut');
+  const film = reading(page, 'White gloss');
+  await expect(film).toHaveAccessibleName(/stop/);
+  await film.getByRole('button', { name: 'Go on against it…' }).click();
+  await film.getByRole('textbox').fill('An offcut lies ready');
+  await film.getByRole('button', { name: 'Go on', exact: true }).click();
+  await page.getByRole('button', { name: 'Send it to the cutter' }).click();
+  await expect(page.getByRole('alert')).toContainText(/is \d+ mm long, and only 60 mm of film lie in the cutter/);
+  await expect(panel(page)).toHaveCount(0);
+  expect(await leftOf(page, 'White gloss')).toBe(60);
 });

@@ -60,6 +60,20 @@ test('a clock set back while closed is asked about, and timers stand where they 
   await expect(timer).toContainText(/00:3\d/);
 });
 
+test('a clock put forward while closed, with a timer running, is asked about', async ({ page }) => {
+  await page.clock.install({ time: new Date('2026-11-30T12:00:00Z') });
+  await openBench(page);
+  await page.getByRole('button', { name: 'Start' }).click();
+  await expect(page.getByText('NOW, RUNNING')).toBeVisible();
+  await page.clock.runFor(21_000);
+  await page.goto('about:blank');
+  await page.clock.setSystemTime(new Date('2026-11-30T15:00:00Z'));
+  await page.goto('/');
+  const band = page.getByRole('status', { name: 'A timer ran for long' });
+  await band.getByRole('button', { name: 'The clock was changed' }).click();
+  await expect(page.getByRole('timer').first()).toContainText(/00:3\d/);
+});
+
 for (const [format, width] of [
   ['A4', 595],
   ['Letter', 612],

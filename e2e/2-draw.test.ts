@@ -33,7 +33,7 @@ test('an SVG drawing becomes film, colour by colour; what is left out is named a
 
 for (const [name, file, says] of [
   ['broken', '<svg><rect width="9"', /not a whole SVG/],
-  ['empty', '<svg xmlns="http://www.w3.org/2000/svg"></svg>', /no filled shape/],
+  ['empty', '<svg xmlns="http://www.w3.org/2000/svg"></svg>', /nothing to cut/],
   ['over 20 MB', `<svg>${' '.repeat(20 * 1024 * 1024 + 10)}</svg>`, /larger than 20 MB/],
 ] as const) {
   test(`an SVG that is ${name} is refused with a sentence, and the mark stays`, async ({ page }) => {

@@ -2,8 +2,8 @@ import { expect, openStation, reading, test, type } from './workshop';
 
 test('the largest size, a typed size, and readings with their cures', async ({ page }) => {
   await openStation(page, 'regatta-prizes', 'fit');
-  await expect(reading(page, 'Size')).toContainText('66 × 28.9 mm');
-  for (const title of ['Thin parts', 'Small parts', 'Contrast', 'Will it stick', 'Food and lip', 'As it is seen'])
+  await expect(reading(page, 'Size')).toContainText('65 × 28.5 mm');
+  for (const title of ['Bend', 'Thin parts', 'Small parts', 'Contrast', 'Will it stick', 'Food and lip', 'As it is seen'])
     await expect(reading(page, title)).toBeVisible();
   const thin = reading(page, 'Thin parts');
   await expect(thin).toHaveAccessibleName(/watch/);

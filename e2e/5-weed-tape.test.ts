@@ -12,7 +12,7 @@ test('the grip window is drawn, a tape is chosen with its reason, uses and size'
   await openStation(page, 'regatta-prizes', 'tape');
   await expect(page.getByRole('img', { name: 'Grip window 0.5 to 6.8 newton on 25 mm' })).toBeVisible();
   await expect(page.getByText('uses 1 to 12')).toBeVisible();
-  await expect(page.getByText('82 × 45 mm').first()).toBeVisible();
+  await expect(page.getByText('83 × 46 mm').first()).toBeVisible();
   await expect(page.getByText('Take Clear medium')).toBeVisible();
   await expect(page.getByText('A piece works from use 1 to 12')).toBeVisible();
 });

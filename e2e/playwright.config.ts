@@ -8,7 +8,8 @@ export default defineConfig({
   testDir: '.',
   timeout: 90_000,
   expect: { timeout: 20_000 },
-  workers: 1,
+  // two cores: one journey a core; those of one file go one after another
+  workers: 2,
   forbidOnly: true,
   retries: 0,
   reporter: [['list'], ['json', { outputFile: '../.cache/e2e.json' }]],

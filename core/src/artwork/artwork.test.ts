@@ -148,8 +148,8 @@ describe('SVG in', () => {
   it.each([
     ['broken', '<svg><rect width="9"', /not a whole SVG/],
     ['not SVG', '{"a":1}', /not a whole SVG/],
-    ['empty', svg(''), /no filled shape/],
-    ['only strokes', svg('<path d="M0 0L9 9" fill="none" stroke="red"/>'), /no filled shape.*strokes/],
+    ['empty', svg(''), /nothing to cut/],
+    ['unpainted', svg('<path d="M0 0L9 9" fill="none"/><text>hi</text>'), /nothing to cut.*live text/],
     ['entities', '<!DOCTYPE svg [<!ENTITY a "b">]><svg>&a;</svg>', /entities/],
     ['huge', `<svg>${' '.repeat(20 * 1024 * 1024)}</svg>`, /20 MB/],
     ['deep', svg('<g>'.repeat(300) + '<rect width="9" height="9"/>' + '</g>'.repeat(300)), /200 deep/],

@@ -177,3 +177,60 @@ export function clipperOffset(region: Region, by: number): Region {
     'nonzero',
   );
 }
+
+export type Cap = 'butt' | 'square' | 'round';
+export type Join = 'miter' | 'bevel' | 'round';
+const CAPS = { butt: EndType.Butt, square: EndType.Square, round: EndType.Round };
+const JOINS = { miter: JoinType.Miter, bevel: JoinType.Bevel, round: JoinType.Round };
+
+/** Points of a way as integers, repeated ones and straight turnings back taken out: they make the library hang. */
+function toOpen(points: readonly Point[]): XY[][] {
+  const whole = points.map(([x, y]) => ({ x: Math.round(x * CLIPPER_PER_MM), y: Math.round(y * CLIPPER_PER_MM) }));
+  const distinct = whole.filter((p, i) => i === 0 || p.x !== whole[i - 1]!.x || p.y !== whole[i - 1]!.y);
+  const ways: XY[][] = [];
+  let way: XY[] = [];
+  for (const p of distinct) {
+    if (way.length >= 2 && isSpike(way.at(-2)!, way.at(-1)!, p)) {
+      // straight on is one edge; straight back begins a way of its own
+      const [a, b] = [way.at(-2)!, way.at(-1)!];
+      const back = (b.x - a.x) * (p.x - b.x) + (b.y - a.y) * (p.y - b.y) < 0;
+      if (back) {
+        ways.push(way);
+        way = [b];
+      }
+    }
+    way.push(p);
+  }
+  ways.push(way);
+  return ways;
+}
+
+/** The outline of a line drawn with a pen of a width. */
+export function clipperStroke(
+  lines: readonly { points: readonly Point[]; closed: boolean }[],
+  width: number,
+  cap: Cap,
+  join: Join,
+  miterLimit: number,
+): Region {
+  const delta = (width / 2) * CLIPPER_PER_MM;
+  const open: Paths64 = [];
+  const closed: Paths64 = [];
+  for (const { points, closed: isClosed } of lines) {
+    const ways = toOpen(isClosed ? [...points, points[0]!] : points) as Paths64;
+    // a ring that turns straight back somewhere is followed as ways: as a ring it would lose what sticks out
+    const ring = isClosed && ways.length === 1 ? (withoutSpikes(ways[0]!) as Path64) : [];
+    if (ring.length >= 3 && ring.length >= ways[0]!.length - 1) closed.push(ring);
+    else open.push(...ways);
+  }
+  const grow = (paths: Paths64, end: EndType) =>
+    paths.length > 0 ? Clipper.inflatePaths(paths, delta, JOINS[join], end, miterLimit, 0.01 * CLIPPER_PER_MM) : [];
+  // a single point is a dot where the pen is round or square, and nothing where it is cut off
+  const drawn = [...grow(cap === 'butt' ? open.filter((p) => p.length > 1) : open, CAPS[cap]), ...grow(closed, EndType.Joined)];
+  return run(
+    ClipType.Union,
+    drawn.map((p) => withoutSpikes(p) as Path64).filter((p) => p.length >= 3),
+    null,
+    'nonzero',
+  );
+}

@@ -10,3 +10,4 @@ export * from './perimeter';
 export * from './point';
 export * from './thickness';
 export * from './transform';
+export * from './stroke';

@@ -26,6 +26,63 @@ function cubicSteps(p: Point, q: Point, r: Point, s: Point, tol: number): number
   return Math.max(1, Math.ceil(Math.sqrt((6 * d) / (8 * tol))));
 }
 
+/** A way of straight edges, closed or open. */
+export interface Line {
+  readonly points: readonly Point[];
+  readonly closed: boolean;
+}
+
+/**
+ * Turns an outline into ways of straight edges, open ones kept open.
+ *
+ * @param path the outline
+ * @param map applied first, so that the tolerance is in mm of the result
+ * @param tolerance the greatest distance between curve and way, mm
+ * @returns ways as drawn, single points too
+ */
+export function linesOf(path: Path, map: Transform = [1, 0, 0, 1, 0, 0], tolerance = FLATTEN_MM): Line[] {
+  const lines: Line[] = [];
+  let points: Point[] = [];
+  let at: Point = [0, 0];
+  const end = (closed: boolean) => {
+    if (points.length > 0) lines.push({ points, closed });
+    points = [];
+  };
+  for (const segment of path) {
+    if (segment[0] === 'Z') {
+      const first = points[0];
+      end(true);
+      if (first) at = first;
+      continue;
+    }
+    const to = segment.slice(1).map((p) => applyToPoint(map, p as Point));
+    const last = to.at(-1)!;
+    if (segment[0] === 'M') {
+      end(false);
+      points = [last];
+    } else {
+      if (points.length === 0) points = [at];
+      if (segment[0] === 'L') points.push(last);
+      else if (segment[0] === 'Q') {
+        const [q, r] = to as [Point, Point];
+        const n = quadraticSteps(at, q, r, tolerance);
+        for (let i = 1; i <= n; i++) points.push(i === n ? r : mid(mid(at, q, i / n), mid(q, r, i / n), i / n));
+      } else {
+        const [q, r, s] = to as [Point, Point, Point];
+        const n = cubicSteps(at, q, r, s, tolerance);
+        for (let i = 1; i <= n; i++) {
+          const t = i / n;
+          const [a, b, c] = [mid(at, q, t), mid(q, r, t), mid(r, s, t)];
+          points.push(i === n ? s : mid(mid(a, b, t), mid(b, c, t), t));
+        }
+      }
+    }
+    at = last;
+  }
+  end(false);
+  return lines;
+}
+
 /**
  * Turns an outline into rings of straight edges.
  *
@@ -34,51 +91,12 @@ function cubicSteps(p: Point, q: Point, r: Point, s: Point, tol: number): number
  * @param tolerance the greatest distance between curve and ring, mm
  * @returns rings as drawn: not yet wound or untangled; those under three points are left out
  */
-export function flatten(path: Path, map: Transform = [1, 0, 0, 1, 0, 0], tolerance = FLATTEN_MM): Ring[] {
-  const rings: Ring[] = [];
-  let ring: Point[] = [];
-  let at: Point = [0, 0];
-  const close = () => {
-    const [first] = ring;
-    const last = ring.at(-1);
-    if (first && last && ring.length > 1 && first[0] === last[0] && first[1] === last[1]) ring.pop();
-    if (ring.length >= 3) rings.push(ring);
-    ring = [];
-  };
-  for (const segment of path) {
-    if (segment[0] === 'Z') {
-      const first = ring[0];
-      close();
-      if (first) at = first;
-      continue;
-    }
-    const points = segment.slice(1).map((p) => applyToPoint(map, p as Point));
-    const end = points.at(-1)!;
-    if (segment[0] === 'M') {
-      close();
-      ring = [end];
-    } else {
-      if (ring.length === 0) ring = [at];
-      if (segment[0] === 'L') ring.push(end);
-      else if (segment[0] === 'Q') {
-        const [q, r] = points as [Point, Point];
-        const n = quadraticSteps(at, q, r, tolerance);
-        for (let i = 1; i <= n; i++) ring.push(i === n ? r : mid(mid(at, q, i / n), mid(q, r, i / n), i / n));
-      } else {
-        const [q, r, s] = points as [Point, Point, Point];
-        const n = cubicSteps(at, q, r, s, tolerance);
-        for (let i = 1; i <= n; i++) {
-          const t = i / n;
-          const [a, b, c] = [mid(at, q, t), mid(q, r, t), mid(r, s, t)];
-          ring.push(i === n ? s : mid(mid(a, b, t), mid(b, c, t), t));
-        }
-      }
-    }
-    at = end;
-  }
-  close();
-  return rings;
-}
+export const flatten = (path: Path, map: Transform = [1, 0, 0, 1, 0, 0], tolerance = FLATTEN_MM): Ring[] =>
+  linesOf(path, map, tolerance).flatMap(({ points }) => {
+    const [first, last] = [points[0]!, points.at(-1)!];
+    const ring = points.length > 1 && first[0] === last[0] && first[1] === last[1] ? points.slice(0, -1) : points;
+    return ring.length >= 3 ? [ring] : [];
+  });
 
 /** Every control point of a path: a box around them holds the outline. */
 export const controlPoints = (path: Path): Point[] => path.flatMap((segment) => segment.slice(1) as Point[]);

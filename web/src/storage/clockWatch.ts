@@ -8,8 +8,8 @@ const SEEN = 'lastSeen';
 const BEAT_MS = 10_000;
 /** A clock that shows an earlier time than it did, by more than this, was set back. */
 const BACK_MS = 60_000;
-/** A step whose timer has been over for longer than this when the page opens is asked about. */
-const LONG_OVER_MS = 12 * 3_600_000;
+/** A timer that ran on for longer than this while nobody was here is asked about: a clock put forward looks the same. */
+const LONG_OVER_MS = 3_600_000;
 
 /** What is strange about the clock. */
 export interface ClockQuestion {

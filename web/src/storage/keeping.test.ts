@@ -61,7 +61,8 @@ describe('the clock', () => {
     expect(questionClock([], 97 * hour, 100 * hour)).toMatchObject({ kind: 'back', by: 3 * hour });
     expect(questionClock([], 100 * hour, 10 * hour)).toBeUndefined();
     expect(questionClock([start(9 * hour)], 100 * hour, 10 * hour)).toMatchObject({ kind: 'longOver', by: 90 * hour });
-    expect(questionClock([start(9 * hour)], 12 * hour, 10 * hour)).toBeUndefined();
+    expect(questionClock([start(9 * hour)], 13 * hour, 10 * hour)).toMatchObject({ kind: 'longOver', by: 3 * hour });
+    expect(questionClock([start(9 * hour)], 10.9 * hour, 10 * hour)).toBeUndefined();
   });
   it('knows which timers run', () => {
     const done: WorkEvent = { id: 'd', at: 9, kind: 'done', job: 'j', step: 'b', title: 't', planned: 1, actual: 1 };

@@ -1,5 +1,6 @@
 import svgpath from 'svgpath';
 import type { Path, Point, Segment } from '../../geometry';
+import { arcAbout, arcBetween } from './arc';
 
 /** Path data as segments; nothing when it cannot be read. Arcs become cubics, shorthands are written out. */
 export function pathFromData(data: string): Path | undefined {
@@ -8,7 +9,7 @@ export function pathFromData(data: string): Path | undefined {
   let bad = false;
   let at: Point = [0, 0];
   let start: Point = [0, 0];
-  const parsed = svgpath(data).abs().unshort().unarc();
+  const parsed = svgpath(data).abs().unshort();
   if ((parsed as unknown as { err: string }).err) return undefined;
   parsed.iterate(([command, ...n]) => {
     const number = n as number[];
@@ -27,24 +28,21 @@ export function pathFromData(data: string): Path | undefined {
     else if (command === 'V') segments.push(['L', (at = [at[0], number[0]!])]);
     else if (command === 'Q') segments.push(['Q', point(0), (at = point(2))]);
     else if (command === 'C') segments.push(['C', point(0), point(2), (at = point(4))]);
+    else if (command === 'A') {
+      const [rx, ry, turn, large, sweep] = number as [number, number, number, number, number];
+      segments.push(...arcBetween(at, point(5), [rx, ry], turn, large !== 0, sweep !== 0));
+      at = point(5);
+    }
   });
-  return bad ? undefined : segments;
+  const finite = segments.every((segment) => segment.slice(1).every((p) => (p as Point).every(Number.isFinite)));
+  return bad || !finite ? undefined : segments;
 }
 
-/** Control length of a cubic that follows a quarter circle, for radius 1. */
-const QUARTER = (4 / 3) * (Math.SQRT2 - 1);
-
-function ellipse(cx: number, cy: number, rx: number, ry: number): Path {
-  const [kx, ky] = [rx * QUARTER, ry * QUARTER];
-  return [
-    ['M', [cx + rx, cy]],
-    ['C', [cx + rx, cy + ky], [cx + kx, cy + ry], [cx, cy + ry]],
-    ['C', [cx - kx, cy + ry], [cx - rx, cy + ky], [cx - rx, cy]],
-    ['C', [cx - rx, cy - ky], [cx - kx, cy - ry], [cx, cy - ry]],
-    ['C', [cx + kx, cy - ry], [cx + rx, cy - ky], [cx + rx, cy]],
-    ['Z'],
-  ];
-}
+const ellipse = (cx: number, cy: number, rx: number, ry: number): Path => [
+  ['M', [cx + rx, cy]],
+  ...arcAbout([cx, cy], [rx, ry], 0, 0, 2 * Math.PI),
+  ['Z'],
+];
 
 /** A basic shape as a path; nothing when its measures cannot be read, empty when it has no size. */
 export function pathOfShape(name: string, get: (attribute: string) => string): Path | undefined {
@@ -52,12 +50,22 @@ export function pathOfShape(name: string, get: (attribute: string) => string): P
   if (name === 'polygon' || name === 'polyline') {
     const n = (get('points').match(/[-+]?(?:\d+\.?\d*|\.\d+)(?:e[-+]?\d+)?/gi) ?? []).map(Number);
     const points = Array.from({ length: Math.floor(n.length / 2) }, (_, i): Point => [n[2 * i]!, n[2 * i + 1]!]);
-    return points.length < 3 ? [] : [...points.map((p, i): Segment => [i === 0 ? 'M' : 'L', p]), ['Z']];
+    if (points.length < 2) return [];
+    const way = points.map((p, i): Segment => [i === 0 ? 'M' : 'L', p]);
+    return name === 'polygon' ? [...way, ['Z']] : way;
   }
   if (name === 'circle' || name === 'ellipse') {
     const [rx, ry] = name === 'circle' ? [number('r'), number('r')] : [number('rx'), number('ry')];
     if (![rx, ry, number('cx'), number('cy')].every(Number.isFinite)) return undefined;
     return rx > 0 && ry > 0 ? ellipse(number('cx'), number('cy'), rx, ry) : [];
+  }
+  if (name === 'line') {
+    const ends = ['x1', 'y1', 'x2', 'y2'].map(number);
+    if (!ends.every(Number.isFinite)) return undefined;
+    return [
+      ['M', [ends[0]!, ends[1]!]],
+      ['L', [ends[2]!, ends[3]!]],
+    ];
   }
   const [x, y, w, h] = [number('x'), number('y'), number('width'), number('height')];
   if (![x, y, w, h].every(Number.isFinite)) return undefined;
@@ -65,17 +73,17 @@ export function pathOfShape(name: string, get: (attribute: string) => string): P
   const rx = Math.min(w / 2, get('rx') === '' ? number('ry') : number('rx'));
   const ry = Math.min(h / 2, get('ry') === '' ? rx : number('ry'));
   if (!(rx > 0) || !(ry > 0)) return [['M', [x, y]], ['L', [x + w, y]], ['L', [x + w, y + h]], ['L', [x, y + h]], ['Z']];
-  const [kx, ky] = [rx * (1 - QUARTER), ry * (1 - QUARTER)];
+  const corner = (cx: number, cy: number, from: number) => arcAbout([cx, cy], [rx, ry], 0, from, Math.PI / 2);
   return [
     ['M', [x + rx, y]],
     ['L', [x + w - rx, y]],
-    ['C', [x + w - kx, y], [x + w, y + ky], [x + w, y + ry]],
+    ...corner(x + w - rx, y + ry, -Math.PI / 2),
     ['L', [x + w, y + h - ry]],
-    ['C', [x + w, y + h - ky], [x + w - kx, y + h], [x + w - rx, y + h]],
+    ...corner(x + w - rx, y + h - ry, 0),
     ['L', [x + rx, y + h]],
-    ['C', [x + kx, y + h], [x, y + h - ky], [x, y + h - ry]],
+    ...corner(x + rx, y + h - ry, Math.PI / 2),
     ['L', [x, y + ry]],
-    ['C', [x, y + ky], [x + kx, y], [x + rx, y]],
+    ...corner(x + rx, y + ry, Math.PI),
     ['Z'],
   ];
 }

@@ -1,0 +1,35 @@
+import type { Element } from '@xmldom/xmldom';
+import type { Transform } from '../../geometry';
+import { userLength } from './svgStyle';
+
+/** What a viewBox asks for: x, y, width, height in user units. */
+export type ViewBox = readonly [number, number, number, number];
+
+/** An element's viewBox; nothing when it has none that can be used. */
+export function viewBoxOf(element: Element): ViewBox | undefined {
+  const numbers = (element.getAttribute('viewBox') ?? '')
+    .trim()
+    .split(/[\s,]+/)
+    .map(Number);
+  if (numbers.length !== 4 || !numbers.every(Number.isFinite) || !(numbers[2]! > 0) || !(numbers[3]! > 0)) return undefined;
+  return numbers as unknown as ViewBox;
+}
+
+/** Maps a viewBox into a frame of a size: kept whole and in the middle, unless it says otherwise. */
+export function frameTransform(element: Element, x: number, y: number, width: number, height: number): Transform {
+  const box = viewBoxOf(element);
+  if (!box) return [1, 0, 0, 1, x, y];
+  const [bx, by, bw, bh] = box;
+  const ratio = element.getAttribute('preserveAspectRatio') ?? 'xMidYMid meet';
+  if (/none/.test(ratio)) return [width / bw, 0, 0, height / bh, x - (bx * width) / bw, y - (by * height) / bh];
+  const k = /slice/.test(ratio) ? Math.max(width / bw, height / bh) : Math.min(width / bw, height / bh);
+  const share = (axis: 'x' | 'Y') => (new RegExp(`${axis}Min`).test(ratio) ? 0 : new RegExp(`${axis}Max`).test(ratio) ? 1 : 0.5);
+  return [k, 0, 0, k, x - bx * k + share('x') * (width - bw * k), y - by * k + share('Y') * (height - bh * k)];
+}
+
+/** How large the whole drawing is, user units: its viewBox, else its width and height, else a hundred. */
+export function sizeOfDrawing(root: Element): { width: number; height: number } {
+  const box = viewBoxOf(root);
+  if (box) return { width: box[2], height: box[3] };
+  return { width: userLength(root.getAttribute('width')) ?? 100, height: userLength(root.getAttribute('height')) ?? 100 };
+}

@@ -1,0 +1,375 @@
+import type { Element, Node } from '@xmldom/xmldom';
+import {
+  applyToRegion,
+  boxAround,
+  boxHeight,
+  boxOf,
+  boxRegion,
+  boxWidth,
+  difference,
+  flatten,
+  intersection,
+  mapPath,
+  regionOf,
+  ringsOf,
+  then,
+  union,
+  type Path,
+  type Region,
+  type Segment,
+  type Transform,
+} from '../../geometry';
+import { readColour } from './colour';
+import { pathFromData, pathOfShape } from './shapes';
+import { frameTransform, sizeOfDrawing, viewBoxOf } from './svgFrame';
+import { strokeRegion } from './svgStrokes';
+import { FIRST_STYLE, inherit, ownValues, readStyleSheet, userLength, type Style, type StyleSheet } from './svgStyle';
+import { readTransform } from './svgTransform';
+
+// over 300 lines would be too long for one file, were it not one walk over one tree: what is painted, in order, with what clips it
+
+/** A painted area, in the drawing's own units, y down. */
+export interface Painted {
+  readonly colour: string;
+  readonly path: Path;
+  readonly rule: 'nonzero' | 'evenodd';
+}
+
+/** What the walk over a drawing found. */
+export interface Gathered {
+  readonly painted: readonly Painted[];
+  /** What was left out, and how often. */
+  readonly leftOut: ReadonlyMap<string, number>;
+  readonly tooDeep: boolean;
+  readonly tooMany: boolean;
+}
+
+export const MOST_DEPTH = 200;
+export const MOST_SEGMENTS = 400_000;
+/** Symbols may repeat each other at most so often in all. */
+const MOST_USES = 20_000;
+/** The drawing is worked on as if its larger side had so many mm: fine for curves, coarse enough to be quick. */
+const WORK_MM = 400;
+
+const GROUPS = new Set(['svg', 'g', 'a', 'switch']);
+const SHAPES = new Set(['path', 'rect', 'circle', 'ellipse', 'polygon', 'polyline', 'line']);
+/** Never drawn by themselves, so leaving them out loses nothing. */
+const SILENT = new Set(['title', 'desc', 'metadata', 'defs', 'style', 'symbol', 'clippath', 'mask', 'namedview', 'sodipodi:namedview', 'lineargradient', 'radialgradient', 'pattern', 'marker', 'filter', 'animate', 'animatetransform', 'set']); // prettier-ignore
+const NAMES: Record<string, string> = {
+  text: 'live text (turn it into outlines first)',
+  image: 'pictures',
+  script: 'a script, which was not run',
+  foreignobject: 'embedded web pages',
+};
+
+const nameOf = (element: Element): string => element.nodeName.toLowerCase().replace(/^svg:/, '');
+const childrenOf = (element: Element): Element[] => {
+  const children: Element[] = [];
+  for (let child = element.firstChild as Node | null; child; child = child.nextSibling)
+    if (child.nodeType === 1) children.push(child as Element);
+  return children;
+};
+const hrefOf = (element: Element): string | undefined => {
+  const href = element.getAttribute('href') ?? element.getAttribute('xlink:href') ?? '';
+  return href.startsWith('#') ? href.slice(1) : undefined;
+};
+const urlOf = (text: string | undefined): string | undefined => /^url\(\s*['"]?#([^'")]+)['"]?\s*\)/.exec(text ?? '')?.[1];
+/** Opacity below this is not painted at all. */
+const SEEN = 0.02;
+const seen = (text: string | undefined): boolean => {
+  const value = text === undefined ? 1 : (userLength(text, 1) ?? 1);
+  return value >= SEEN;
+};
+
+const regionPath = (region: Region): Path =>
+  ringsOf(region).flatMap((ring) => [...ring.map((p, i): Segment => [i === 0 ? 'M' : 'L', p]), ['Z'] as const]);
+
+interface Around {
+  readonly map: Transform;
+  readonly style: Style;
+  /** What may be seen at all, working mm; undefined is everything. */
+  readonly clip?: Region;
+}
+
+class Walk {
+  readonly painted: Painted[] = [];
+  readonly leftOut = new Map<string, number>();
+  tooDeep = false;
+  segments = 0;
+  #uses = 0;
+  readonly #sheet: StyleSheet;
+  readonly #byId = new Map<string, Element>();
+  /** Working mm a unit of the drawing. */
+  readonly #work: number;
+
+  constructor(root: Element) {
+    const { width, height } = sizeOfDrawing(root);
+    const side = Math.max(width, height);
+    this.#work = side > 0 && Number.isFinite(side) ? WORK_MM / side : 1;
+    const styles: string[] = [];
+    const index = (element: Element, depth: number) => {
+      const id = element.getAttribute('id');
+      if (id && !this.#byId.has(id)) this.#byId.set(id, element);
+      if (nameOf(element) === 'style') styles.push(element.textContent ?? '');
+      if (depth < MOST_DEPTH) for (const child of childrenOf(element)) index(child, depth + 1);
+    };
+    index(root, 0);
+    this.#sheet = readStyleSheet(styles.join('\n'));
+  }
+
+  #leave(what: string): void {
+    this.leftOut.set(what, (this.leftOut.get(what) ?? 0) + 1);
+  }
+
+  get tooMany(): boolean {
+    return this.segments > MOST_SEGMENTS;
+  }
+
+  visit(element: Element, around: Around, depth: number): void {
+    if (depth > MOST_DEPTH || this.tooMany) {
+      this.tooDeep ||= depth > MOST_DEPTH;
+      return;
+    }
+    const name = nameOf(element);
+    if (SILENT.has(name)) return;
+    const value = ownValues(element, this.#sheet);
+    if (value('display') === 'none' || !seen(value('opacity'))) return;
+    if (name === 'use') {
+      this.#use(element, value, around, depth);
+      return;
+    }
+    if (!GROUPS.has(name) && !SHAPES.has(name)) {
+      this.#leave(NAMES[name] ?? `"${element.nodeName.slice(0, 30)}"`);
+      return;
+    }
+    const here = this.#enter(element, value, around, depth);
+    if (!here) return;
+    if (SHAPES.has(name)) {
+      this.#paint(element, name, here);
+      return;
+    }
+    const inner = name === 'svg' && depth > 0 ? this.#frame(element, here) : here;
+    // of a switch, the first that can be shown
+    const children =
+      name === 'switch'
+        ? childrenOf(element)
+            .filter((c) => nameOf(c) !== 'foreignobject')
+            .slice(0, 1)
+        : childrenOf(element);
+    for (const child of children) this.visit(child, inner, depth + 1);
+  }
+
+  /** An element's own transform, style, clip and mask. */
+  #enter(element: Element, value: (property: string) => string | undefined, around: Around, depth: number): Around | undefined {
+    const turned = readTransform(element.getAttribute('transform') ?? value('transform') ?? null);
+    if (!turned.ok) this.#leave('a transform that cannot be read');
+    const map = turned.ok ? then(turned.value, around.map) : around.map;
+    const style = inherit(value, around.style);
+    let { clip } = around;
+    const narrow = (by: Region | undefined) => {
+      if (by) clip = clip ? intersection(clip, by) : by;
+    };
+    const clipId = urlOf(value('clip-path'));
+    if (clipId) narrow(this.#clipRegion(clipId, element, map, depth));
+    const maskId = urlOf(value('mask'));
+    if (maskId) narrow(this.#maskRegion(maskId, map, depth));
+    if (value('filter') && value('filter') !== 'none') this.#leave('filter effects');
+    return clip && clip.length === 0 ? undefined : { map, style, clip };
+  }
+
+  /** A drawing inside the drawing: its own frame, which cuts off what lies beyond. */
+  #frame(element: Element, around: Around): Around {
+    const box = viewBoxOf(element);
+    const width = userLength(element.getAttribute('width')) ?? box?.[2] ?? 100;
+    const height = userLength(element.getAttribute('height')) ?? box?.[3] ?? 100;
+    const [x, y] = [userLength(element.getAttribute('x')) ?? 0, userLength(element.getAttribute('y')) ?? 0];
+    const map = then(frameTransform(element, x, y, width, height), around.map);
+    if (/visible/.test(element.getAttribute('overflow') ?? '')) return { ...around, map };
+    const frame = applyToRegion(this.#working(around.map), boxRegion({ minX: x, minY: y, maxX: x + width, maxY: y + height }));
+    return { ...around, map, clip: around.clip ? intersection(around.clip, frame) : frame };
+  }
+
+  #use(element: Element, value: (property: string) => string | undefined, around: Around, depth: number): void {
+    const id = hrefOf(element);
+    const target = id === undefined ? undefined : this.#byId.get(id);
+    this.#uses += 1;
+    if (!target || this.#uses > MOST_USES) {
+      this.#leave(target ? 'symbols repeated too often' : 'repeated symbols that are not in the file');
+      return;
+    }
+    const here = this.#enter(element, value, around, depth);
+    if (!here) return;
+    const moved: Transform = [1, 0, 0, 1, userLength(element.getAttribute('x')) ?? 0, userLength(element.getAttribute('y')) ?? 0];
+    const inner = { ...here, map: then(moved, here.map) };
+    if (nameOf(target) !== 'symbol') {
+      this.visit(target, inner, depth + 1);
+      return;
+    }
+    const own = this.#enter(target, ownValues(target, this.#sheet), inner, depth);
+    if (!own) return;
+    const box = viewBoxOf(target);
+    const width = userLength(element.getAttribute('width')) ?? box?.[2] ?? 100;
+    const height = userLength(element.getAttribute('height')) ?? box?.[3] ?? 100;
+    const framed = { ...own, map: then(frameTransform(target, 0, 0, width, height), own.map) };
+    for (const child of childrenOf(target)) this.visit(child, framed, depth + 1);
+  }
+
+  /** Takes user units to working mm. */
+  #working(map: Transform): Transform {
+    return then(map, [this.#work, 0, 0, this.#work, 0, 0]);
+  }
+
+  #path(element: Element, name: string): Path | undefined {
+    const path =
+      name === 'path' ? pathFromData(element.getAttribute('d') ?? '') : pathOfShape(name, (key) => element.getAttribute(key) ?? '');
+    if (!path) this.#leave('an outline that cannot be read');
+    this.segments += path?.length ?? 0;
+    return path && path.length > 0 ? path : undefined;
+  }
+
+  #paint(element: Element, name: string, { map, style, clip }: Around): void {
+    if (style.visibility !== 'visible') return;
+    const path = this.#path(element, name);
+    if (!path) return;
+    const fill = name === 'line' ? undefined : this.#colour(style.fill, style['fill-opacity']);
+    const stroke = this.#colour(style.stroke, style['stroke-opacity']);
+    const paintFill = () => {
+      if (!fill) return;
+      const rule = style['fill-rule'] === 'evenodd' ? 'evenodd' : 'nonzero';
+      if (!clip) this.painted.push({ colour: fill, path: mapPath(path, map), rule });
+      else this.#put(fill, intersection(regionOf(flatten(path, this.#working(map)), rule), clip));
+    };
+    const paintStroke = () => {
+      if (!stroke) return;
+      const whole = this.#strokeOf(path, style, map);
+      this.#put(stroke, clip ? intersection(whole, clip) : whole);
+    };
+    const strokeFirst = /^\s*stroke/.test(style['paint-order']);
+    if (strokeFirst) paintStroke();
+    paintFill();
+    if (!strokeFirst) paintStroke();
+  }
+
+  #strokeOf(path: Path, style: Style, map: Transform): Region {
+    // the pen is round in the drawing's own units: stroked there, then mapped
+    const size = Math.sqrt(Math.abs(map[0] * map[3] - map[1] * map[2])) || 1;
+    const scale = this.#work * size;
+    if (!(scale > 1e-9) || !Number.isFinite(scale)) return [];
+    const own = strokeRegion(path, style, scale);
+    const back = then([1 / scale, 0, 0, 1 / scale, 0, 0], this.#working(map));
+    return applyToRegion(back, own);
+  }
+
+  /** An area in working mm, as it is kept. */
+  #put(colour: string, region: Region): void {
+    if (region.length === 0) return;
+    const path = mapPath(regionPath(region), [1 / this.#work, 0, 0, 1 / this.#work, 0, 0]);
+    this.segments += path.length;
+    this.painted.push({ colour, path, rule: 'nonzero' });
+  }
+
+  #colour(paint: string, opacity: string): string | undefined {
+    if (paint === 'none' || !seen(opacity)) return undefined;
+    const colour = readColour(paint);
+    if (!colour) {
+      this.#leave(paint.startsWith('url') ? 'gradients and patterns' : `the colour "${paint.slice(0, 30)}"`);
+      return undefined;
+    }
+    return colour === 'transparent' ? undefined : colour;
+  }
+
+  /** Everything that the shapes inside an element cover, working mm, each with its colour. */
+  #areas(holder: Element, map: Transform, depth: number, rule: 'clip-rule' | 'fill-rule'): { colour: string; region: Region }[] {
+    const sub: { colour: string; region: Region }[] = [];
+    const gather = (element: Element, at: Transform, style: Style, level: number) => {
+      if (level > MOST_DEPTH || this.tooMany) return;
+      const name = nameOf(element);
+      const value = ownValues(element, this.#sheet);
+      if (value('display') === 'none') return;
+      const turned = readTransform(element.getAttribute('transform'));
+      const placed = turned.ok ? then(turned.value, at) : at;
+      const own = inherit(value, style);
+      if (name === 'use') {
+        const target = this.#byId.get(hrefOf(element) ?? '');
+        this.#uses += 1;
+        if (target && this.#uses < MOST_USES)
+          gather(
+            target,
+            then([1, 0, 0, 1, userLength(element.getAttribute('x')) ?? 0, userLength(element.getAttribute('y')) ?? 0], placed),
+            own,
+            level + 1,
+          );
+        return;
+      }
+      if (GROUPS.has(name)) for (const child of childrenOf(element)) gather(child, placed, own, level + 1);
+      if (!SHAPES.has(name) || own.visibility !== 'visible') return;
+      const path = this.#path(element, name);
+      if (!path) return;
+      if (rule === 'clip-rule') {
+        sub.push({
+          colour: '#ffffff',
+          region: regionOf(flatten(path, this.#working(placed)), own['clip-rule'] === 'evenodd' ? 'evenodd' : 'nonzero'),
+        });
+        return;
+      }
+      const fill = own.fill === 'none' || !seen(own['fill-opacity']) ? undefined : readColour(own.fill);
+      if (fill && fill !== 'transparent')
+        sub.push({
+          colour: fill,
+          region: regionOf(flatten(path, this.#working(placed)), own['fill-rule'] === 'evenodd' ? 'evenodd' : 'nonzero'),
+        });
+      const stroke = own.stroke === 'none' ? undefined : readColour(own.stroke);
+      if (stroke && stroke !== 'transparent') sub.push({ colour: stroke, region: this.#strokeOf(path, own, placed) });
+    };
+    for (const child of childrenOf(holder)) gather(child, map, FIRST_STYLE, depth + 1);
+    return sub;
+  }
+
+  #clipRegion(id: string, element: Element, map: Transform, depth: number): Region | undefined {
+    const holder = this.#byId.get(id);
+    if (!holder || nameOf(holder) !== 'clippath') return undefined;
+    let at = map;
+    if (holder.getAttribute('clipPathUnits') === 'objectBoundingBox') {
+      const box = this.#boxOf(element);
+      if (!box) return undefined;
+      at = then([box[2], 0, 0, box[3], box[0], box[1]], map);
+    }
+    const own = readTransform(holder.getAttribute('transform'));
+    const areas = this.#areas(holder, own.ok ? then(own.value, at) : at, depth, 'clip-rule');
+    return areas.length === 0 ? [] : union(...areas.map((area) => area.region));
+  }
+
+  /** A mask of plain shapes: what is light lets through, what is dark does not. */
+  #maskRegion(id: string, map: Transform, depth: number): Region | undefined {
+    const holder = this.#byId.get(id);
+    if (!holder || nameOf(holder) !== 'mask') return undefined;
+    if (holder.getAttribute('maskContentUnits') === 'objectBoundingBox') {
+      this.#leave('a mask that follows its object');
+      return undefined;
+    }
+    const alpha = /alpha/.test(holder.getAttribute('mask-type') ?? holder.getAttribute('style') ?? '');
+    let through: Region = [];
+    for (const { colour, region } of this.#areas(holder, map, depth, 'fill-rule')) {
+      const [r, g, b] = [1, 3, 5].map((i) => Number.parseInt(colour.slice(i, i + 2), 16) / 255) as [number, number, number];
+      const light = alpha || 0.2126 * r + 0.7152 * g + 0.0722 * b > 0.4;
+      through = light ? union(through, region) : difference(through, region);
+    }
+    return through;
+  }
+
+  /** A shape's box in its own units: x, y, width, height. */
+  #boxOf(element: Element): [number, number, number, number] | undefined {
+    const name = nameOf(element);
+    if (!SHAPES.has(name)) return undefined;
+    const path = this.#path(element, name);
+    const box = path && boxAround(flatten(path).map((ring) => boxOf([{ outer: ring, holes: [] }])));
+    return box && boxWidth(box) > 0 ? [box.minX, box.minY, boxWidth(box), boxHeight(box)] : undefined;
+  }
+}
+
+/** Walks a drawing and gathers what it paints, in painting order, with clips and masks applied. Nothing in it is run or fetched. */
+export function gatherSvg(root: Element): Gathered {
+  const walk = new Walk(root);
+  walk.visit(root, { map: [1, 0, 0, 1, 0, 0], style: FIRST_STYLE }, 0);
+  return { painted: walk.painted, leftOut: walk.leftOut, tooDeep: walk.tooDeep, tooMany: walk.tooMany };
+}
