@@ -18,6 +18,7 @@ import {
   union,
   unionOnce,
   type Path,
+  type Ring,
   type Region,
   type Transform,
 } from '../geometry';
@@ -84,17 +85,21 @@ export function drawMark(mark: Mark, reference: { width: number; height: number 
   const map: Transform = then(translation(-cx, -cy), scaling(scale));
   // runs of shapes of one film are joined at once, runs of different films cut each other
   const runs: { film: Id | null; region: Region }[] = [];
-  let group: { film: Id | null; regions: Region[] } | undefined;
+  let group: { film: Id | null; rings: Ring[]; regions: Region[] } | undefined;
   const flush = () => {
-    if (group) runs.push({ film: group.film, region: group.regions.length === 1 ? group.regions[0]! : joined(...group.regions) });
+    if (!group) return;
+    const regions = group.rings.length > 0 ? [...group.regions, regionOf(group.rings, 'nonzero', true)] : group.regions;
+    runs.push({ film: group.film, region: regions.length === 1 ? regions[0]! : joined(...regions) });
   };
   for (const { film, path, fill } of shapes) {
-    const region = regionOf(flatten(path, map, once ? FLATTEN_LOOK_MM : FLATTEN_MM), fill, once);
-    if (group && group.film === film) group.regions.push(region);
-    else {
+    if (!group || group.film !== film) {
       flush();
-      group = { film, regions: [region] };
+      group = { film, rings: [], regions: [] };
     }
+    const rings = flatten(path, map, once ? FLATTEN_LOOK_MM : FLATTEN_MM);
+    // a first look untangles all letters together: a counter that another letter covers may then stay open
+    if (once && fill === 'nonzero') group.rings.push(...rings);
+    else group.regions.push(regionOf(rings, fill, once));
   }
   flush();
   const seen = new Map<Id, Region>();

@@ -1,4 +1,4 @@
-import { useEffect, useRef, useState } from 'react';
+import { lazy, Suspense, useEffect, useRef, useState } from 'react';
 import { Link, Outlet, useLocation, useMatch, useNavigate } from 'react-router';
 import { dryingFactor } from '@kolleta/core/finish';
 import { formatTemperature } from '@kolleta/core/units';
@@ -10,11 +10,13 @@ import { PlanContext, usePlanOf } from '../workers/usePlan';
 import type { WorkshopState } from '../storage/useWorkshop';
 import { stationsOf } from '../stations/job/stationList';
 import { ClockBand } from './ClockBand';
-import { Finder } from './Finder';
-import { Help } from './Help';
 import { KeepingBands, KeptWord } from './KeepingBands';
 import { useSingleKeys } from './shortcuts';
 import { UpdateBand } from './UpdateBand';
+
+// opened by a key: not part of the first screen
+const Finder = lazy(async () => ({ default: (await import('./Finder')).Finder }));
+const Help = lazy(async () => ({ default: (await import('./Help')).Help }));
 
 const PLACES = [
   { to: '/', name: 'Bench' },
@@ -184,8 +186,10 @@ function Inside({ state }: { state: WorkshopState }) {
         <KeepingBands state={state} />
         <ClockBand state={state} />
         <UpdateBand />
-        {card === 'help' && <Help onClose={() => setCard(undefined)} />}
-        {card === 'find' && <Finder state={state} plan={plan} onClose={() => setCard(undefined)} />}
+        <Suspense>
+          {card === 'help' && <Help onClose={() => setCard(undefined)} />}
+          {card === 'find' && <Finder state={state} plan={plan} onClose={() => setCard(undefined)} />}
+        </Suspense>
         <main id="main" tabIndex={-1} className="mx-auto max-w-[90rem] px-4 py-4 outline-none sm:px-6">
           <Outlet />
         </main>
