@@ -64,6 +64,7 @@ export function needChromium() {
 /** Installs the programs that others wrote and that tests read our files with. */
 export function needReaders() {
   if (spawnSync('hp2xx', ['-q', '-V']).error) needPackage('hp2xx', 'The tests read HPGL with hp2xx.', '');
+  if (spawnSync('pdftoppm', ['-v']).error) needPackage('poppler-utils', 'The tests read PDF with pdftoppm.', '');
 }
 
 export async function setup() {

@@ -5,3 +5,6 @@ export * from './handySize';
 export * from './inspectMark';
 export * from './largestFit';
 export type { FitContext } from './readings/context';
+export * from './jig/jig';
+export * from './jig/svgJig';
+export * from './jig/tiles';

@@ -16,6 +16,7 @@ import { WallBox } from '../../drawing/WallBox';
 import { WallDrawing } from '../../drawing/WallDrawing';
 import { Choice, LengthWord, Sentence, Switch } from '../../ui/tokens';
 import { DrawingHead, MarkTabs, Readings, StationLayout, type StationProps } from '../job/station';
+import { JigCard } from './JigCard';
 
 /** A mark dragged nearer than this to the middle of its zone jumps there, pixels. */
 const SNAP_PX = 7;
@@ -319,6 +320,7 @@ export function FitStation({ job, plan, shop, edit, mark, chooseMark }: StationP
         shown={shown}
         onShow={(r) => setShown(shown === r.id ? undefined : r.id)}
       />
+      <JigCard job={job} plan={plan} shop={shop} zone={zone} />
     </StationLayout>
   );
 }

@@ -1,0 +1,62 @@
+import { spawnSync } from 'node:child_process';
+import { mkdtempSync, readFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import type { Download } from '@playwright/test';
+import { expect, openStation, test, type } from './workshop';
+
+/** Lengths of dark level runs in a PDF's first page, mm, as poppler draws it at ten dots a mm. */
+async function levelRuns(download: Download): Promise<number[]> {
+  const folder = mkdtempSync(join(tmpdir(), 'jig-'));
+  const { error } = spawnSync('pdftoppm', ['-r', '254', '-gray', '-f', '1', '-l', '1', await download.path(), join(folder, 'page')]);
+  if (error) throw new Error('This test needs pdftoppm. Install it (Debian: apt-get install poppler-utils), then run it again.');
+  const bytes = readFileSync(join(folder, 'page-1.pgm'));
+  const head = /^P5\s+(\d+)\s+(\d+)\s+255\s/.exec(bytes.subarray(0, 60).toString('latin1'))!;
+  const [width, height] = [Number(head[1]), Number(head[2])];
+  const runs: number[] = [];
+  for (let y = 0; y < height; y++) {
+    let run = 0;
+    for (let x = 0; x <= width; x++) {
+      if (x < width && bytes[head[0].length + y * width + x]! < 160) run += 1;
+      else {
+        if (run > 300) runs.push(run / 10);
+        run = 0;
+      }
+    }
+  }
+  return runs;
+}
+
+test('a jig at 1:1: its line of 100 mm measures 100 mm in the printed PDF, and a measured print corrects it', async ({ page }) => {
+  await openStation(page, 'boat-numbers', 'fit');
+  const jig = page.getByRole('region', { name: 'Jig' });
+  await expect(jig.getByRole('img', { name: '1 sheet of A4' })).toBeVisible();
+  const save = async () => {
+    const download = page.waitForEvent('download');
+    await jig.getByRole('button', { name: 'Save the jig (PDF)' }).click();
+    return levelRuns(await download);
+  };
+  const near = (runs: number[], wanted: number) => runs.some((run) => Math.abs(run - wanted) <= 0.3);
+  const runs = await save();
+  expect(near(runs, 100), `${runs}`).toBe(true);
+  // the plate itself, cut along its edge
+  expect(near(runs, 200), `${runs}`).toBe(true);
+  await type(page, 'Measured check line', '98');
+  const corrected = await save();
+  expect(near(corrected, 100 / 0.98), `${corrected}`).toBe(true);
+  await type(page, 'Measured check line', '50');
+  await expect(page.getByRole('alert')).toContainText('is no slip of a printer');
+});
+
+test('a wrap jig of a tapered glass takes several sheets, and goes out in one piece as SVG', async ({ page }) => {
+  await openStation(page, 'regatta-prizes', 'fit');
+  const jig = page.getByRole('region', { name: 'Jig' });
+  await expect(jig).toContainText('it wraps round the piece and meets itself');
+  await expect(jig.getByRole('img')).toHaveAccessibleName(/[2-4] sheets of A4/);
+  await jig.getByLabel('Paper').selectOption('Letter');
+  await expect(jig.getByRole('img')).toHaveAccessibleName(/of Letter/);
+  const download = page.waitForEvent('download');
+  await jig.getByRole('button', { name: 'As SVG, in one piece' }).click();
+  const text = readFileSync(await (await download).path(), 'utf8');
+  expect(text).toMatch(/<svg[^>]* width="2\d\d\.\d+mm"/);
+});

@@ -1,0 +1,123 @@
+import { useMemo, useState } from 'react';
+import { CHECK_MM, jigFor, scaleFromCheck, SHEETS, svgJig, tileSheets, type Jig, type Sheet, type Tiling } from '@kolleta/core/fit';
+import { boxHeight, boxWidth } from '@kolleta/core/geometry';
+import type { Zone } from '@kolleta/core/job';
+import { formatLength } from '@kolleta/core/units';
+import { download, fileName } from '../../storage/download';
+import { useTell } from '../../ui/toasts';
+import { Choice, LengthWord, Sentence } from '../../ui/tokens';
+import type { StationProps } from '../job/station';
+
+/** The sheets that a jig takes, drawn small, as they are laid over each other. */
+function Sheets({ jig, tiling }: { jig: Jig; tiling: Tiling }) {
+  const { box } = jig;
+  const all = tiling.tiles.map((tile) => tile.box);
+  const minX = Math.min(box.minX, ...all.map((b) => b.minX));
+  const maxX = Math.max(box.maxX, ...all.map((b) => b.maxX));
+  const minY = Math.min(box.minY, ...all.map((b) => b.minY));
+  const maxY = Math.max(box.maxY, ...all.map((b) => b.maxY));
+  return (
+    <svg
+      viewBox={`${minX - 2} ${-maxY - 2} ${maxX - minX + 4} ${maxY - minY + 4}`}
+      className="max-h-36 w-full"
+      role="img"
+      aria-label={`${tiling.tiles.length} ${tiling.tiles.length === 1 ? 'sheet' : 'sheets'} of ${tiling.sheet.name}`}
+    >
+      {all.map((b) => (
+        <rect
+          key={`${b.minX} ${b.minY}`}
+          x={b.minX}
+          y={-b.maxY}
+          width={boxWidth(b)}
+          height={boxHeight(b)}
+          fill="#ffffff"
+          fillOpacity={0.7}
+          stroke="#8b7d63"
+          strokeWidth={0.8}
+        />
+      ))}
+      {jig.lines.map(({ kind, points, closed }, i) => (
+        <path
+          key={i}
+          d={`M${points.map(([x, y]) => `${x} ${-y}`).join('L')}${closed ? 'Z' : ''}`}
+          fill={kind === 'mark' ? '#22302f' : 'none'}
+          fillRule="evenodd"
+          stroke={kind === 'stop' ? '#ad3f27' : kind === 'zone' ? '#0e5a61' : '#22302f'}
+          strokeWidth={kind === 'cut' ? 1.2 : 0.6}
+        />
+      ))}
+    </svg>
+  );
+}
+
+/** A paper template at 1:1 for the zone in hand: on sheets as PDF, or whole as SVG. */
+export function JigCard({ job, plan, shop, zone }: Pick<StationProps, 'job' | 'plan' | 'shop'> & { zone: Zone }) {
+  const [sheet, setSheet] = useState<Sheet['name']>('A4');
+  const [measured, setMeasured] = useState(CHECK_MM);
+  const tell = useTell();
+  const system = shop.lengths;
+  const jig = useMemo(() => {
+    const marks = plan.marks
+      .filter((m) => m.zone.id === zone.id && m.flat.length > 0)
+      .map((m) => ({ name: m.mark.name, flat: m.flat, foot: m.fitted.box.minY, at: m.fitted.at[1] }));
+    return jigFor(job.piece, zone, marks, (mm) => formatLength(mm, system));
+  }, [job.piece, zone, plan.marks, system]);
+  const scale = scaleFromCheck(measured, CHECK_MM);
+  const factor = scale.ok ? scale.value : 1;
+  const tiling = tileSheets(jig.box, SHEETS[sheet], factor);
+  const title = `${job.name}, jig ${zone.name.toLowerCase()}`;
+  const savePdf = async () => {
+    if (!tiling.ok) return;
+    const { pdfJig } = await import('./pdfJig');
+    const bytes = await pdfJig(jig, tiling.value, title, factor);
+    download(`${fileName(title)}.pdf`, bytes, 'application/pdf');
+    tell('The jig is saved. Print it at 100 %, measure the line of 100 mm, then cut along the outer line.');
+  };
+  return (
+    <section aria-label="Jig" className="sheet px-4 py-3">
+      <h2 className="text-[0.98rem] font-bold">A paper jig, 1:1</h2>
+      {tiling.ok && <Sheets jig={jig} tiling={tiling.value} />}
+      <Sentence>
+        On{' '}
+        <Choice
+          label="Paper"
+          value={sheet}
+          options={[
+            { value: 'A4', label: 'A4' },
+            { value: 'Letter', label: 'Letter' },
+          ]}
+          onChange={setSheet}
+        />
+        , where the line of 100 mm measures{' '}
+        <LengthWord
+          label="Measured check line"
+          value={measured}
+          system={system}
+          check={(mm) => {
+            const read = scaleFromCheck(mm, CHECK_MM);
+            return read.ok ? { ok: true, value: mm } : read;
+          }}
+          onChange={setMeasured}
+        />
+        .
+      </Sentence>
+      <p className="quiet text-sm">
+        {tiling.ok
+          ? `${tiling.value.tiles.length} ${tiling.value.tiles.length === 1 ? 'sheet' : 'sheets'}. ${job.piece.shape.kind === 'flat' ? 'Cut along the outer line and lay it on the zone.' : 'Cut along the outer line: it wraps round the piece and meets itself, with a tab to tape.'}`
+          : `${tiling.problem.found} ${tiling.problem.wayOut}`}
+      </p>
+      <div className="mt-1.5 flex flex-wrap gap-1.5">
+        <button type="button" className="btn btn-sm btn-primary" disabled={!tiling.ok} onClick={() => void savePdf()}>
+          Save the jig (PDF)
+        </button>
+        <button
+          type="button"
+          className="btn btn-sm btn-outline"
+          onClick={() => download(`${fileName(title)}.svg`, svgJig(jig, title), 'image/svg+xml')}
+        >
+          As SVG, in one piece
+        </button>
+      </div>
+    </section>
+  );
+}
