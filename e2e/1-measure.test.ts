@@ -3,6 +3,9 @@ import { expect, openBench, openStation, reading, test, type } from './workshop'
 test('a blank becomes a measured piece, in millimetres or inches', async ({ page }) => {
   await openBench(page);
   await page.getByRole('link', { name: 'Jobs', exact: true }).click();
+  await page.getByRole('button', { name: 'Plastic', exact: true }).click();
+  await expect(page.getByRole('button', { name: /polypropylene bin/ })).toContainText('Lets go of film that has to stay');
+  await page.getByRole('button', { name: 'Metal', exact: true }).click();
   await page.getByRole('button', { name: /painted tin sign/ }).click();
   await expect(page).toHaveURL(/\/measure$/);
   await type(page, 'Width', '9 in');

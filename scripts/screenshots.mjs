@@ -26,6 +26,7 @@ const views = [
   ...['draw', 'fit', 'cut', 'weed', 'tape'].map((s) => [s, `/job/regatta-prizes/${s}`]),
   ['place', '/job/boat-numbers/place'],
   ['log', '/job/boat-numbers/log'],
+  ['cutter', '/job/regatta-prizes/cut'],
   ['bench-dark', '/'],
   ['phone', '/job/regatta-prizes/fit'],
 ];
@@ -35,6 +36,7 @@ for (const [name, path] of views) {
     colorScheme: name.endsWith('dark') ? 'dark' : 'light',
     reducedMotion: 'reduce',
   });
+  await page.addInitScript(() => localStorage.setItem('firstMark', 'done'));
   for (let i = 0; ; i++) {
     try {
       await page.goto(address);
@@ -46,6 +48,10 @@ for (const [name, path] of views) {
   }
   await page.getByRole('button', { name: 'Done' }).first().waitFor();
   await page.goto(`${address}#${path}`);
+  if (name === 'cutter') {
+    await page.getByRole('button', { name: 'Send it to the cutter' }).click();
+    await page.waitForTimeout(9000);
+  }
   if (name === 'quick') await page.getByLabel('Word').fill('Galley');
   await page.waitForTimeout(900);
   await page.screenshot({ path: resolve(root, `docs/screenshots/${name}.png`) });

@@ -24,3 +24,17 @@ describe('the tables of facts', () => {
     }
   });
 });
+
+describe('the blanks', () => {
+  it('are forty or more, each with an id of its own and measures of a piece that film is put on', () => {
+    expect(facts.BLANKS.length).toBeGreaterThanOrEqual(40);
+    expect(new Set(facts.BLANKS.map((b) => b.id)).size).toBe(facts.BLANKS.length);
+    for (const { shape } of facts.BLANKS) {
+      const measures = Object.values(shape).filter((v): v is number => typeof v === 'number');
+      for (const mm of measures) expect(mm).toBeGreaterThan(5);
+      for (const mm of measures) expect(mm).toBeLessThan(2500);
+      if (shape.kind === 'taper') expect(shape.height).toBeGreaterThan(Math.abs(shape.rim - shape.foot) / 2);
+    }
+    for (const kind of Object.keys(facts.BLANK_KINDS)) expect(facts.BLANKS.some((b) => b.kind === kind)).toBe(true);
+  });
+});

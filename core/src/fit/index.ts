@@ -8,3 +8,4 @@ export type { FitContext } from './readings/context';
 export * from './jig/jig';
 export * from './jig/svgJig';
 export * from './jig/tiles';
+export { blankForFilm, fitForFilm } from './readings/stick';

@@ -1,10 +1,10 @@
-import type { Job, Patch } from '@kolleta/core/job';
+import type { Job } from '@kolleta/core/job';
 import { db, type WorkshopDatabase } from './db';
 import { change, step } from './history';
+import type { JobChange } from './jobChange';
 import { keep } from './keeping';
 
-/** A change of a job, or how it follows from the job: quick repeats then never start from a stale one. */
-export type JobChange = Patch | ((job: Job) => Patch);
+export type { JobChange } from './jobChange';
 
 /**
  * Changes a job and keeps the change for undo, in one transaction.

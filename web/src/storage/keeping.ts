@@ -1,4 +1,4 @@
-import type { JobChange } from './editJob';
+import type { JobChange } from './jobChange';
 
 /** A change that could not be kept; it lives on in this tab until it is tried again, saved in a file, or let go. */
 export interface Unkept {

@@ -1,8 +1,33 @@
-import { CONTACTS, FILM_KINDS, GROUNDS, STICK } from '../../facts';
+import { CONTACTS, FILM_KINDS, GROUNDS, STICK, type Contact, type GroundId } from '../../facts';
 import { formatTemperature } from '../../units';
 import { setAt, type Cure, type Reading, type Verdict } from '../../job';
 import { contrastOf } from '../contrast';
 import { markLabel, type FitContext, type FitReading } from './context';
+
+/** Whether film that has to stay holds: by the ground's energy, mN/m, and by the share of it that film touches. */
+export function fitForFilm(energy: number, contact: number): { byEnergy: Verdict; byContact: Verdict; worst: Verdict } {
+  const grade = (value: number, fine: number, watch: number): Verdict => (value >= fine ? 'fine' : value >= watch ? 'watch' : 'stop');
+  const byEnergy = grade(energy, STICK.energyFine, STICK.energyWatch);
+  const byContact = grade(contact, STICK.contactFine, STICK.contactWatch);
+  const both = [byEnergy, byContact];
+  return { byEnergy, byContact, worst: both.includes('stop') ? 'stop' : both.includes('watch') ? 'watch' : 'fine' };
+}
+
+/** Whether a blank is fit for film, before it is bought, in a few words. */
+export function blankForFilm(ground: GroundId, contact: Contact): { verdict: Verdict; why: string } {
+  const { byEnergy, byContact, worst } = fitForFilm(GROUNDS[ground].energy.range[0], CONTACTS[contact].share.typical);
+  const sealed = GROUNDS[ground].porous ? ' Sealed first, it does.' : '';
+  if (worst === 'fine') return { verdict: 'fine', why: 'Takes film that stays.' };
+  if (byEnergy !== 'fine')
+    return {
+      verdict: worst,
+      why: `${worst === 'stop' ? 'Lets go of film that has to stay.' : 'Holds film badly.'} Try a stencil or a tag.${sealed}`,
+    };
+  return {
+    verdict: byContact,
+    why: `${byContact === 'stop' ? 'Too rough: film touches too little of it.' : 'Rough: film holds only on what it touches.'}${sealed}`,
+  };
+}
 
 /** A painted stencil in place of a decal, when the shop has what it needs. */
 function asStencil({ mark, shop, behind }: FitContext): Cure | undefined {
@@ -81,10 +106,7 @@ export const stickReading: FitReading = (context): Reading | undefined => {
       advice: weak ? 'Try a corner first, and keep the edges short.' : undefined,
     };
   }
-  const grade = (value: number, fine: number, watch: number): Verdict => (value >= fine ? 'fine' : value >= watch ? 'watch' : 'stop');
-  const byEnergy = grade(energy, STICK.energyFine, STICK.energyWatch);
-  const byContact = grade(share, STICK.contactFine, STICK.contactWatch);
-  const worst: Verdict = [byEnergy, byContact].includes('stop') ? 'stop' : [byEnergy, byContact].includes('watch') ? 'watch' : 'fine';
+  const { byEnergy, byContact, worst } = fitForFilm(energy, share);
   if (worst === 'fine')
     return {
       ...base,

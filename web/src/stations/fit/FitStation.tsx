@@ -145,6 +145,12 @@ function viewOf(job: StationProps['job'], whole: boolean) {
   return flatBox({ ...wall, minX: Math.max(wall.minX, -reach), maxX: Math.min(wall.maxX, reach) }, job.piece.shape);
 }
 
+/** The next handy size that also reads as another one. */
+function handyBelow(width: number, system: StationProps['shop']['lengths']): number {
+  const handy = handySizeBelow(width, system);
+  return formatLength(handy, system) === formatLength(width, system) ? handySizeBelow(handy, system) : handy;
+}
+
 /** Size and place of the marks in their zones. */
 export function FitStation({ job, plan, shop, edit, mark, chooseMark }: StationProps) {
   const [shown, setShown] = useState<string>();
@@ -152,7 +158,7 @@ export function FitStation({ job, plan, shop, edit, mark, chooseMark }: StationP
   const system = shop.lengths;
   const chosen = plan.marks.find((m) => m.mark.id === mark?.id);
   const reading = plan.readings.find((r) => r.id === shown);
-  const handy = chosen ? handySizeBelow(chosen.fitted.width, system) : 0;
+  const handy = chosen ? handyBelow(chosen.fitted.width, system) : 0;
   const sizing = (size: MarkSize, label: string) => mark && edit(setAt(['marks', mark.id, 'size'], size), label);
   const zone = job.zones.find((z) => z.id === mark?.zone) ?? job.zones[0]!;
   const { shape } = job.piece;

@@ -14,7 +14,7 @@ const LOOK: Record<JigLine['kind'], { colour: RGB; width: number; dash?: number[
 };
 
 /** What the standard fonts of a PDF cannot write is left out: names of marks may hold anything. */
-const plain = (text: string): string => text.normalize('NFKD').replace(/[^\x20-\x7e]/g, '');
+const plain = (text: string): string => text.normalize('NFC').replace(/[^\x20-\x7e\xa0-\xff]/g, '');
 
 function crops(page: PDFPage, width: number, height: number): void {
   for (const [x, y] of [

@@ -1,9 +1,8 @@
 import { useRef, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
-import { diameterAt } from '@kolleta/core/blanks';
-import { BLANKS, GROUNDS, type Blank } from '@kolleta/core/facts';
+import type { Blank } from '@kolleta/core/facts';
 import { formatMoment } from '@kolleta/core/schedule';
-import { formatDuration, formatLength } from '@kolleta/core/units';
+import { formatDuration } from '@kolleta/core/units';
 import { FrontView } from '../../drawing/FrontView';
 import { now } from '../../storage/clock';
 import { db } from '../../storage/db';
@@ -15,9 +14,8 @@ import { useTell } from '../../ui/toasts';
 import { VerdictMark } from '../../ui/Verdict';
 import { usePlan } from '../../workers/usePlan';
 import { gravest } from '@kolleta/core/job';
-import { newJob, pieceOf } from './newJob';
-
-const wide = ({ shape }: Blank) => (shape.kind === 'flat' ? shape.width : Math.max(diameterAt(shape, 0), diameterAt(shape, shape.height)));
+import { BlankShelf } from './BlankShelf';
+import { newJob } from './newJob';
 
 /** The open jobs, each with its piece as it will look, and the shelf of blanks for a new one. */
 export function JobsPage() {
@@ -127,32 +125,7 @@ export function JobsPage() {
           );
         })}
       </ul>
-      <section aria-label="A new job">
-        <h2 className="mb-1 text-lg font-bold">Begin a job with a blank</h2>
-        <p className="quiet mb-2 text-sm">All drawn to one scale. The measures are only to start from: measure your own piece.</p>
-        <ul className="sheet flex flex-wrap items-end justify-around gap-x-5 gap-y-4 px-4 pt-4 pb-3">
-          {BLANKS.map((blank) => (
-            <li key={blank.id}>
-              <button
-                type="button"
-                className="hover:text-primary flex w-full min-w-24 flex-col items-center gap-1"
-                onClick={() => void begin(blank)}
-              >
-                <span style={{ width: Math.max(30, wide(blank) * 0.55 + 6), height: blank.shape.height * 0.55 + 12 }} className="block">
-                  <FrontView piece={pieceOf(blank)} marks={[]} shop={shop} className="size-full" pad={[2, 2, 2, 2]} />
-                </span>
-                <span className="max-w-32 text-center text-sm leading-tight font-bold">{blank.name}</span>
-                <span className="quiet measure text-[0.74rem]">
-                  {blank.shape.kind !== 'flat' ? 'ø ' : ''}
-                  {formatLength(wide(blank), shop.lengths, { unit: false, digits: 0 })} ×{' '}
-                  {formatLength(blank.shape.height, shop.lengths, { digits: 0 })}
-                </span>
-                <span className="sr-only">{GROUNDS[blank.ground].name}</span>
-              </button>
-            </li>
-          ))}
-        </ul>
-      </section>
+      <BlankShelf shop={shop} onBegin={(blank) => void begin(blank)} />
       {closed.length > 0 && (
         <section aria-label="Closed jobs">
           <h2 className="mb-1 text-lg font-bold">Closed</h2>

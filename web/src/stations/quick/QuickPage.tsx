@@ -1,7 +1,7 @@
 import { useMemo, useState } from 'react';
 import { useLocation, useNavigate } from 'react-router';
 import { usualBreathing, usualZone } from '@kolleta/core/blanks';
-import { BLANKS, FACES, LIMITS } from '@kolleta/core/facts';
+import { BLANK_KINDS, BLANKS, FACES, LIMITS } from '@kolleta/core/facts';
 import { setAt, applyPatch, holdsCut, type Cure, type Job, type MarkSize } from '@kolleta/core/job';
 import { formatDuration, formatLength } from '@kolleta/core/units';
 import { FilmDrawing } from '../../drawing/FilmDrawing';
@@ -106,7 +106,14 @@ export function QuickPage() {
             options={FACES.map((f) => ({ value: f.id, label: f.name, group: f.family }))}
             onChange={(face) => change(['marks', mark.id, 'artwork', 'lines', line!.id, 'face'], face)}
           />{' '}
-          on a <Choice label="Piece" value={blank} options={BLANKS.map((b) => ({ value: b.id, label: b.name }))} onChange={setPiece} />,{' '}
+          on a{' '}
+          <Choice
+            label="Piece"
+            value={blank}
+            options={BLANKS.map((b) => ({ value: b.id, label: b.name, group: BLANK_KINDS[b.kind] }))}
+            onChange={setPiece}
+          />
+          ,{' '}
           <Choice
             label="Size"
             value={typed.mode}
