@@ -7,6 +7,7 @@ test('a whole job from a blank to a packed and logged piece', async ({ page }) =
   await page.getByRole('button', { name: 'Begin empty' }).click();
   await page.getByRole('button', { name: 'Do it' }).click();
   await page.goto('/#/jobs');
+  await page.getByRole('button', { name: 'Ceramic', exact: true }).click();
   await page.getByRole('button', { name: /glazed tile/ }).click();
   await page.getByRole('link', { name: /^Draw/ }).click();
   await page.getByLabel('Line 1', { exact: true }).fill('27');

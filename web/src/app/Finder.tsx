@@ -15,7 +15,8 @@ export function Finder({ state, plan, onClose }: { state: WorkshopState; plan: P
   const found = useMemo(() => find(all, typed), [all, typed]);
   const go = (item: Findable | undefined) => {
     if (!item) return;
-    dialog.current?.close();
+    // gone at once: the dialog's own word of its closing comes later, and would close the next one
+    onClose();
     void navigate(item.to);
   };
   const keys = (event: KeyboardEvent) => {

@@ -187,8 +187,8 @@ function Inside({ state }: { state: WorkshopState }) {
         <ClockBand state={state} />
         <UpdateBand />
         <Suspense>
-          {card === 'help' && <Help onClose={() => setCard(undefined)} />}
-          {card === 'find' && <Finder state={state} plan={plan} onClose={() => setCard(undefined)} />}
+          {card === 'help' && <Help onClose={() => setCard((now) => (now === 'help' ? undefined : now))} />}
+          {card === 'find' && <Finder state={state} plan={plan} onClose={() => setCard((now) => (now === 'find' ? undefined : now))} />}
         </Suspense>
         <main id="main" tabIndex={-1} className="mx-auto max-w-[90rem] px-4 py-4 outline-none sm:px-6">
           <Outlet />
