@@ -18,8 +18,8 @@ export interface Pen {
 export const strokeOutline = (lines: readonly Line[], pen: Pen): Region =>
   pen.width > 0 ? clipperStroke(lines, pen.width, pen.cap, pen.join, pen.miterLimit) : [];
 
-/** Dashes of all ways together are at most so many. */
-const MOST_DASHES = 20_000;
+/** Dashes of all ways together are at most so many; finer ones are drawn through. */
+const MOST_DASHES = 3000;
 
 /**
  * Parts ways into dashes.
@@ -31,6 +31,8 @@ export function dashed(lines: readonly Line[], pattern: readonly number[], offse
   const whole = pattern.length % 2 === 1 ? [...pattern, ...pattern] : pattern;
   const period = whole.reduce((sum, n) => sum + n, 0);
   if (!(period > 0) || whole.some((n) => !(n >= 0))) return [...lines];
+  const length = lines.reduce((sum, { points }) => sum + points.slice(1).reduce((way, p, i) => way + distance(points[i]!, p), 0), 0);
+  if ((length / period) * (whole.length / 2) > MOST_DASHES) return [...lines];
   const dashes: Line[] = [];
   for (const { points, closed } of lines) {
     const way = closed && points.length > 1 ? [...points, points[0]!] : points;

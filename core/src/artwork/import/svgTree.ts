@@ -1,5 +1,6 @@
 import type { Element, Node } from '@xmldom/xmldom';
 import {
+  applyToPoint,
   applyToRegion,
   boxAround,
   boxHeight,
@@ -8,6 +9,7 @@ import {
   boxWidth,
   difference,
   flatten,
+  IDENTITY,
   intersection,
   mapPath,
   regionOf,
@@ -15,6 +17,7 @@ import {
   then,
   union,
   type Path,
+  type Point,
   type Region,
   type Segment,
   type Transform,
@@ -48,6 +51,8 @@ export const MOST_DEPTH = 200;
 export const MOST_SEGMENTS = 400_000;
 /** Symbols may repeat each other at most so often in all. */
 const MOST_USES = 20_000;
+/** What reaches further than this, working mm, is no drawing any more: its curves alone would have millions of points. */
+const FAR_MM = 1e5;
 /** The drawing is worked on as if its larger side had so many mm: fine for curves, coarse enough to be quick. */
 const WORK_MM = 400;
 
@@ -231,6 +236,7 @@ class Walk {
     if (style.visibility !== 'visible') return;
     const path = this.#path(element, name);
     if (!path) return;
+    if (this.#tooFar(path, map)) return;
     const fill = name === 'line' ? undefined : this.#colour(style.fill, style['fill-opacity']);
     const stroke = this.#colour(style.stroke, style['stroke-opacity']);
     const paintFill = () => {
@@ -254,7 +260,7 @@ class Walk {
     // the pen is round in the drawing's own units: stroked there, then mapped
     const size = Math.sqrt(Math.abs(map[0] * map[3] - map[1] * map[2])) || 1;
     const scale = this.#work * size;
-    if (!(scale > 1e-9) || !Number.isFinite(scale)) return [];
+    if (!(scale > 1e-9) || !Number.isFinite(scale) || this.#tooFar(path, map, userLength(style['stroke-width']) ?? 1)) return [];
     const own = strokeRegion(path, style, scale);
     const back = then([1 / scale, 0, 0, 1 / scale, 0, 0], this.#working(map));
     return applyToRegion(back, own);
@@ -266,6 +272,17 @@ class Walk {
     const path = mapPath(regionPath(region), [1 / this.#work, 0, 0, 1 / this.#work, 0, 0]);
     this.segments += path.length;
     this.painted.push({ colour, path, rule: 'nonzero' });
+  }
+
+  /** Whether a path reaches far beyond anything that is cut; a pen of a width reaches further. */
+  #tooFar(path: Path, map: Transform, pen = 0): boolean {
+    const work = this.#working(map);
+    const size = Math.sqrt(Math.abs(work[0] * work[3] - work[1] * work[2]));
+    const far =
+      !(pen * size < FAR_MM) ||
+      path.some((segment) => segment.slice(1).some((p) => !applyToPoint(work, p as Point).every((n) => Math.abs(n) < FAR_MM)));
+    if (far) this.#leave('shapes far larger than the drawing');
+    return far;
   }
 
   #colour(paint: string, opacity: string): string | undefined {
@@ -304,7 +321,7 @@ class Walk {
       if (GROUPS.has(name)) for (const child of childrenOf(element)) gather(child, placed, own, level + 1);
       if (!SHAPES.has(name) || own.visibility !== 'visible') return;
       const path = this.#path(element, name);
-      if (!path) return;
+      if (!path || this.#tooFar(path, placed)) return;
       if (rule === 'clip-rule') {
         sub.push({
           colour: '#ffffff',
@@ -362,8 +379,8 @@ class Walk {
     const name = nameOf(element);
     if (!SHAPES.has(name)) return undefined;
     const path = this.#path(element, name);
-    const box = path && boxAround(flatten(path).map((ring) => boxOf([{ outer: ring, holes: [] }])));
-    return box && boxWidth(box) > 0 ? [box.minX, box.minY, boxWidth(box), boxHeight(box)] : undefined;
+    const box = path && !this.#tooFar(path, IDENTITY) && boxAround(flatten(path).map((ring) => boxOf([{ outer: ring, holes: [] }])));
+    return box !== undefined && box !== false && boxWidth(box) > 0 ? [box.minX, box.minY, boxWidth(box), boxHeight(box)] : undefined;
   }
 }
 
