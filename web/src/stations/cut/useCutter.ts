@@ -34,6 +34,7 @@ export function useCutter(planned: ReadonlyMap<JobId, number>) {
   const minutes = useRef(planned);
   minutes.current = planned;
   const settling = useRef<string>(undefined);
+  const sending = useRef(false);
 
   const settle = useCallback(
     async (own: CutterRun, strokes: number, used: number) => {
@@ -63,6 +64,8 @@ export function useCutter(planned: ReadonlyMap<JobId, number>) {
         return;
       }
       if (said.run !== own.run) {
+        // on its way: the cutter cannot know it yet
+        if (sending.current) return;
         setContact('stranger');
         setReport(undefined);
         return;
@@ -112,31 +115,36 @@ export function useCutter(planned: ReadonlyMap<JobId, number>) {
     setContact('asking');
     setReport(undefined);
     const hpgl = await plannerWorker.call((planner) => planner.hpgl(layout, machine));
-    const begun = await beginRun(layout);
-    const refusals: (string | undefined)[] = [];
-    for (const what of [
-      {
-        kind: 'set',
-        machine: {
-          rollFed: machine.rollFed,
-          step: machine.step ?? KNIFE.step,
-          origin: machine.origin ?? { x: 0, y: 0 },
-          knife: machine.knife,
-          travel: machine.travel,
+    sending.current = true;
+    try {
+      const begun = await beginRun(layout);
+      const refusals: (string | undefined)[] = [];
+      for (const what of [
+        {
+          kind: 'set',
+          machine: {
+            rollFed: machine.rollFed,
+            step: machine.step ?? KNIFE.step,
+            origin: machine.origin ?? { x: 0, y: 0 },
+            knife: machine.knife,
+            travel: machine.travel,
+          },
         },
-      },
-      { kind: 'load', film: { width: layout.width, length: left } },
-      { kind: 'send', run: begun.run, hpgl },
-    ] as const) {
-      const said = await askCutter(what).catch((error: Error) => void refusals.push(error.message));
-      if (!said) refusals.push('The cutter does not answer. Look at its cable and its switch, then send it again.');
-      else refusals.push(said.refusal);
-      const refusal = refusals.find((one) => one !== undefined);
-      if (refusal) {
-        setProblem(refusal);
-        await dropRun(begun);
-        return;
+        { kind: 'load', film: { width: layout.width, length: left } },
+        { kind: 'send', run: begun.run, hpgl },
+      ] as const) {
+        const said = await askCutter(what).catch((error: Error) => void refusals.push(error.message));
+        if (!said) refusals.push('The cutter does not answer. Look at its cable and its switch, then send it again.');
+        else refusals.push(said.refusal);
+        const refusal = refusals.find((one) => one !== undefined);
+        if (refusal) {
+          setProblem(refusal);
+          await dropRun(begun);
+          return;
+        }
       }
+    } finally {
+      sending.current = false;
     }
   }, []);
 
