@@ -106,3 +106,20 @@ test('a browser that lets nothing be stored is told plainly', async ({ page }) =
   await expect(page.getByRole('heading', { name: 'Kolleta cannot keep anything here' })).toBeVisible();
   await expect(page.getByText('Allow storage for this address')).toBeVisible();
 });
+
+test('a first start that cannot be written is told, and the next one begins again', async ({ page }) => {
+  await page.addInitScript(() => {
+    const put = IDBObjectStore.prototype.put;
+    IDBObjectStore.prototype.put = function (this: IDBObjectStore, ...args: Parameters<typeof put>) {
+      if (sessionStorage.getItem('room') === null) throw new DOMException('The quota has been exceeded.', 'QuotaExceededError');
+      return put.apply(this, args);
+    };
+  });
+  await page.goto('/');
+  await expect(page.getByRole('alert', { name: 'Not kept' })).toContainText('Begin with the demo workshop');
+  expect(await page.evaluate(() => localStorage.getItem('opened'))).toBeNull();
+  await page.evaluate(() => sessionStorage.setItem('room', 'yes'));
+  await page.reload();
+  await expect(page.getByRole('button', { name: 'Done' }).first()).toBeEnabled();
+  await expect.poll(() => page.evaluate(() => localStorage.getItem('opened'))).toBe('yes');
+});

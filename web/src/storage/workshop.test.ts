@@ -5,7 +5,7 @@ import { fileName } from './download';
 import { editJob } from './editJob';
 import { newId } from './newId';
 import { readWorkshop } from './useWorkshop';
-import { DEMO_START, replaceWorkshop, startEmpty } from './workshop';
+import { DEMO_START, openWorkshop, replaceWorkshop, startEmpty, StorageEmptied } from './workshop';
 import { now } from './clock';
 
 const shop = { name: 'Mine', films: [] } as unknown as Shop;
@@ -41,6 +41,14 @@ describe('the workshop in the browser', () => {
     await replaceWorkshop({ shop: { ...shop, films: [{ id: 'f' }] } as unknown as Shop, jobs: [job('a', 1)], events: [] }, false);
     await startEmpty();
     expect((await readWorkshop())!.shop.films).toHaveLength(1);
+  });
+});
+
+describe('a later start', () => {
+  it('misses a workshop that was there and is gone', async () => {
+    localStorage.setItem('opened', 'yes');
+    await expect(openWorkshop()).rejects.toThrow(StorageEmptied);
+    localStorage.removeItem('opened');
   });
 });
 

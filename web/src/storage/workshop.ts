@@ -108,13 +108,17 @@ export async function openWorkshop(expect: (state: WorkshopState) => void = () =
   );
   const [kept] = await Promise.all([readWorkshop(), fresh ? undefined : loadBench()]);
   if (!fresh && !kept) throw new StorageEmptied();
-  localStorage.setItem('opened', 'yes');
   if (kept) {
+    localStorage.setItem('opened', 'yes');
     await readClock();
     return kept;
   }
   const { demo, state } = await ahead!;
   // written while the first screen is drawn: edits queue up behind it, and a storage that does not take it is told like any other
-  void keep('Begin with the demo workshop', () => db.transaction('rw', EVERYTHING, () => putWorkshop(demo, true)));
+  void keep('Begin with the demo workshop', async () => {
+    await db.transaction('rw', EVERYTHING, () => putWorkshop(demo, true));
+    // only now: a page killed before would miss a workshop that never was
+    localStorage.setItem('opened', 'yes');
+  });
   return state;
 }
