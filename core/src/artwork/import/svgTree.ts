@@ -1,3 +1,4 @@
+// Longer than 300 lines: one walk over one tree, whose parts (use, frame, clip, mask, stroke) call each other and share what was met so far.
 import type { Element, Node } from '@xmldom/xmldom';
 import {
   applyToPoint,
@@ -28,8 +29,6 @@ import { frameTransform, sizeOfDrawing, viewBoxOf } from './svgFrame';
 import { strokeRegion } from './svgStrokes';
 import { FIRST_STYLE, inherit, ownValues, readStyleSheet, userLength, type Style, type StyleSheet } from './svgStyle';
 import { readTransform } from './svgTransform';
-
-// over 300 lines would be too long for one file, were it not one walk over one tree: what is painted, in order, with what clips it
 
 /** A painted area, in the drawing's own units, y down. */
 export interface Painted {

@@ -110,13 +110,14 @@ export function useCutter(planned: ReadonlyMap<JobId, number>) {
   /** Sends a layout; `left` is what lies on the roll, mm. */
   const send = useCallback(async (layout: FilmLayout, left: number) => {
     const { machine } = layout;
-    if (!machine) return;
+    // pressed twice is sent once
+    if (!machine || sending.current) return;
+    sending.current = true;
     setProblem(undefined);
     setContact('asking');
     setReport(undefined);
-    const hpgl = await plannerWorker.call((planner) => planner.hpgl(layout, machine));
-    sending.current = true;
     try {
+      const hpgl = await plannerWorker.call((planner) => planner.hpgl(layout, machine));
       const begun = await beginRun(layout);
       const refusals: (string | undefined)[] = [];
       for (const what of [

@@ -122,15 +122,18 @@ export function QuickPage() {
               { value: 'width', label: 'with a width of' },
             ]}
             onChange={(mode) => setMark('size', mode === 'width' ? { mode, width: Math.round(fitted?.width ?? 60) } : { mode: 'largest' })}
-          />{' '}
+          />
           {typed.mode === 'width' && (
-            <LengthWord
-              label="Width of the mark"
-              value={typed.width}
-              system={system}
-              least={1}
-              onChange={(width) => setMark('size', { mode: 'width', width })}
-            />
+            <>
+              {' '}
+              <LengthWord
+                label="Width of the mark"
+                value={typed.width}
+                system={system}
+                least={1}
+                onChange={(width) => setMark('size', { mode: 'width', width })}
+              />
+            </>
           )}
           , from{' '}
           <Choice
