@@ -17,7 +17,8 @@ export interface Font {
   unitsPerEm: number;
   ascender: number;
   descender: number;
-  charToGlyph(character: string): Glyph;
+  stringToGlyphs(text: string): Glyph[];
+    charToGlyph(character: string): Glyph;
   getKerningValue(left: Glyph, right: Glyph): number;
 }
 export function parse(bytes: ArrayBuffer): Font;

@@ -166,13 +166,13 @@ describe('SVG in', () => {
 describe('changes at the real size', () => {
   it('thickening holds the old outline and grows its box by twice', () => {
     const { region } = draw(text(['wave'])).layers[0]!;
-    const thick = applyEdits(region, [{ id: 'e', kind: 'thicken', by: 0.4 }]);
+    const thick = applyEdits([{ film: 'f', region }], [{ id: 'e', kind: 'thicken', by: 0.4 }])[0]!.region;
     expect(regionInside(region, thick, 0.05)).toBe(true);
     expect(boxWidth(boxOf(thick)) - boxWidth(boxOf(region))).toBeCloseTo(0.8, 1);
   });
   it('dropping leaves no part and no counter below the limits', () => {
     const { region } = draw(text(['iBi.'], 'montserrat', 0.1)).layers[0]!;
-    const kept = cutPieces(applyEdits(region, [{ id: 'e', kind: 'dropSmall', below: 200, fillBelow: 1e6 }]));
+    const kept = cutPieces(applyEdits([{ film: 'f', region }], [{ id: 'e', kind: 'dropSmall', below: 200, fillBelow: 1e6 }])[0]!.region);
     expect(kept.counters).toEqual([]);
     expect(kept.shapes.every((piece) => piece.area >= 200)).toBe(true);
     expect(kept.shapes.length).toBeLessThan(cutPieces(region).shapes.length);

@@ -24,7 +24,7 @@ import {
 } from '../geometry';
 import { FLATTEN_LOOK_MM, FLATTEN_MM } from '../units';
 import type { Id, Mark } from '../job';
-import { layoutText, type MissingGlyph } from './text/layoutText';
+import { layoutText, type ClosedUp, type MissingGlyph } from './text/layoutText';
 import type { Faces } from './text/face';
 
 /** The outline of a mark in one film. */
@@ -41,25 +41,34 @@ export interface DrawnMark {
   readonly width: number;
   readonly height: number;
   readonly missing: readonly MissingGlyph[];
+  /** Letters of joined lines that were moved together, or could not be. */
+  readonly closedUp: readonly ClosedUp[];
+  /** mm that a unit of the artwork came to: an em of text. */
+  readonly perUnit: number;
 }
 
 /** Everything that paints, in painting order. */
 function shapesOf(
   mark: Mark,
   faces: Faces,
-): { shapes: { film: Id | null; path: Path; fill: 'nonzero' | 'evenodd' }[]; missing: MissingGlyph[] } {
+): { shapes: { film: Id | null; path: Path; fill: 'nonzero' | 'evenodd' }[]; missing: MissingGlyph[]; closedUp: ClosedUp[] } {
   const { artwork } = mark;
   if (artwork.kind === 'text') {
     const text = layoutText(artwork, faces);
     return {
       shapes: text.glyphs.map((path) => ({ film: mark.film, path, fill: 'nonzero' as const })),
       missing: text.missing,
+      closedUp: text.closedUp,
     };
   }
+  const dropped = new Set(artwork.dropped);
   const filmOf = (colour: string) => (colour in mark.colourFilms ? mark.colourFilms[colour]! : mark.film);
   return {
-    shapes: artwork.parts.map((part) => ({ film: filmOf(part.colour), path: part.path, fill: part.fill })),
+    shapes: artwork.parts
+      .filter((part) => !dropped.has(part.id))
+      .map((part) => ({ film: filmOf(part.colour), path: part.path, fill: part.fill })),
     missing: [],
+    closedUp: [],
   };
 }
 
@@ -77,10 +86,10 @@ function shapesOf(
  */
 export function drawMark(mark: Mark, reference: { width: number; height: number }, faces: Faces, once = false): DrawnMark {
   const joined = once ? unionOnce : union;
-  const { shapes, missing } = shapesOf(mark, faces);
+  const { shapes, missing, closedUp } = shapesOf(mark, faces);
   const rough = boxAround(shapes.map(({ path }) => boxOfPoints(controlPoints(path))));
   const scale = Math.min(reference.width / boxWidth(rough), reference.height / boxHeight(rough));
-  if (!Number.isFinite(scale) || scale <= 0) return { layers: [], width: 0, height: 0, missing };
+  if (!Number.isFinite(scale) || scale <= 0) return { layers: [], width: 0, height: 0, missing, closedUp, perUnit: 0 };
   const [cx, cy] = boxCentre(rough);
   const map: Transform = then(translation(-cx, -cy), scaling(scale));
   // runs of shapes of one film are joined at once, runs of different films cut each other
@@ -109,7 +118,7 @@ export function drawMark(mark: Mark, reference: { width: number; height: number 
   }
   const layers = [...seen].filter(([, region]) => regionArea(region) > 0).map(([film, region]) => ({ film, region }));
   const box = boxAround(layers.map((layer) => boxOf(layer.region)));
-  if (layers.length === 0 || !(boxWidth(box) > 0)) return { layers: [], width: 0, height: 0, missing };
+  if (layers.length === 0 || !(boxWidth(box) > 0)) return { layers: [], width: 0, height: 0, missing, closedUp, perUnit: 0 };
   // control points reach further than ink: centre on the ink itself
   const centred: Transform = then(translation(-boxCentre(box)[0], -boxCentre(box)[1]), mark.flip ? mirrorAt(0) : [1, 0, 0, 1, 0, 0]);
   return {
@@ -117,5 +126,7 @@ export function drawMark(mark: Mark, reference: { width: number; height: number 
     width: boxWidth(box),
     height: boxHeight(box),
     missing,
+    closedUp,
+    perUnit: scale,
   };
 }

@@ -10,7 +10,44 @@ import { usableOf, usualBreathing } from './zone';
  * @returns one reading a zone, and one more for a zone that runs over the edge
  */
 export function measureReadings(piece: Piece, zones: readonly Zone[], system: LengthSystem): Reading[] {
-  return [...zones.map((zone) => roomReading(piece, zone, system)), ...zones.flatMap((zone) => edgeReading(piece, zone, system) ?? [])];
+  return [
+    ...zones.map((zone) => roomReading(piece, zone, system)),
+    ...zones.flatMap((zone) => edgeReading(piece, zone, system) ?? []),
+    ...careReadings(piece, system),
+  ];
+}
+
+/** What else the measuring leaves to mind: sizes by eye, sets that differ. */
+function careReadings(piece: Piece, system: LengthSystem): Reading[] {
+  const readings: Reading[] = [];
+  if (piece.byEye)
+    readings.push({
+      id: 'eye:piece',
+      station: 'measure',
+      title: 'Measured by eye',
+      verdict: 'watch',
+      value: 'by eye',
+      limit: 'twice, with a rule',
+      why: 'A wrong size is a first cause of wasted film, and of marks that are trimmed afterwards.',
+      cures: [{ label: 'It is measured now', patch: [{ op: 'set', path: ['piece', 'byEye'], value: false }] }],
+    });
+  if (piece.spread !== undefined && piece.spread > SAME_MM) {
+    const wall = wallOf(piece.shape);
+    const wide = piece.spread > Math.max(1.5, Math.min(wall.width, wall.height) * 0.02);
+    readings.push({
+      id: 'spread:piece',
+      station: 'measure',
+      title: 'The set differs',
+      verdict: wide ? 'watch' : 'fine',
+      value: formatLength(piece.spread, system),
+      limit: 'the smallest counts',
+      why: wide
+        ? 'Marks are fitted to the smallest; on the largest they leave visibly more room. Sort out the odd piece, or fit it by itself.'
+        : 'Marks are fitted to the smallest; nobody sees the difference.',
+      cures: wide ? [{ label: 'The odd piece is sorted out', patch: [{ op: 'remove', path: ['piece', 'spread'] }] }] : [],
+    });
+  }
+  return readings;
 }
 
 /** Whether anything of a zone is left for marks. */
@@ -18,11 +55,24 @@ function roomReading(piece: Piece, zone: Zone, system: LengthSystem): Reading {
   const wall = wallOf(piece.shape);
   const { clear, inner } = usableOf(zone, piece);
   const base = { id: `zone:${zone.id}`, station: 'measure' as const, title: `Room on ${zone.name.toLowerCase()}` };
+  const apart = usableOf({ ...zone, breathing: 0 }, piece);
+  if (!inner && zone.breathing === 0 && apart.free) {
+    return {
+      ...base,
+      verdict: 'stop',
+      value: 'none left',
+      limit: 'some',
+      why: 'What has to be kept off covers the whole zone.',
+      cures: [],
+      advice: 'Make the zone larger, or move or remove what is kept off.',
+    };
+  }
   if (!inner) {
     const lipBand = Math.min(zone.lipBand, wall.height * 0.25);
     const height = Math.min(wall.height - lipBand, zone.y + zone.height) - Math.max(0, zone.y);
     const breathing = usualBreathing(Math.min(zone.width, wall.width), height, false);
-    const room = height > 4 && Math.min(zone.width, wall.width) > 4;
+    const cured = { ...zone, breathing, lipBand };
+    const room = height > 4 && Math.min(zone.width, wall.width) > 4 && usableOf(cured, piece).inner !== undefined;
     return {
       ...base,
       verdict: 'stop',

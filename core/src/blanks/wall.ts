@@ -1,6 +1,7 @@
 import { good, refused, SAME_MM, type Result } from '../units';
-import { boxRegion, type Box, type Region } from '../geometry';
+import type { Box, Region } from '../geometry';
 import type { Shape } from '../job';
+import { outlineRegion } from './outline';
 import { diameterAt } from './unroll/taper';
 
 /** The outer surface laid flat, mm: as wide as the wrap of a cylinder, and of a taper at its middle height. */
@@ -21,8 +22,8 @@ export const wallBox = (shape: Shape): Box => {
   return { minX: -width / 2, maxX: width / 2, minY: 0, maxY: height };
 };
 
-/** The wall as a region. */
-export const wallRegion = (shape: Shape): Region => boxRegion(wallBox(shape));
+/** The wall as a region: a flat piece's own outline. */
+export const wallRegion = (shape: Shape): Region => outlineRegion(shape.kind === 'flat' ? shape.outline : undefined, wallBox(shape));
 
 /** The least and greatest measure of a piece that film is put on, mm. */
 const LEAST = 5;

@@ -1,7 +1,9 @@
 import { LIMITS } from '../facts';
-import { boxHeight, boxWidth, type Box } from '../geometry';
+import { boxHeight, boxOf, boxRegion, boxWidth, difference, growBox, intersection, offset, type Box, type Region } from '../geometry';
 import type { Id, Piece, Zone } from '../job';
-import { wallOf } from './wall';
+import { keptFree } from './feature';
+import { outlineRegion } from './outline';
+import { wallBox, wallOf, wallRegion } from './wall';
 
 /** The whole zone on the wall, mm. */
 export const zoneBox = (zone: Zone): Box => ({
@@ -13,34 +15,61 @@ export const zoneBox = (zone: Zone): Box => ({
 
 /** What a zone leaves for marks. */
 export interface Usable {
-  /** Clear of the lip band and of the wall's end, before breathing room. */
+  /** The box clear of the lip band and of the wall's end, before breathing room. */
   readonly clear: Box;
-  /** What is left inside the breathing room; undefined when nothing is. */
+  /** The box of what is left inside the breathing room; undefined when nothing is. */
   readonly inner?: Box;
+  /** Where the zone is not a plain box: what is clear, before breathing room, and what is left inside it. */
+  readonly free?: Region;
+  readonly room?: Region;
 }
+
+const asBox = (inner: Box): Box | undefined => (boxWidth(inner) > 0.5 && boxHeight(inner) > 0.5 ? inner : undefined);
+
+function compute(zone: Zone, piece: Piece): Usable {
+  const wall = wallBox(piece.shape);
+  const box = zoneBox(zone);
+  const clear: Box = {
+    minX: Math.max(box.minX, wall.minX),
+    maxX: Math.min(box.maxX, wall.maxX),
+    minY: Math.max(0, box.minY),
+    maxY: Math.min(box.maxY, wall.maxY - zone.lipBand),
+  };
+  const inner = asBox(growBox(clear, -zone.breathing));
+  const kept = (piece.features ?? []).flatMap((feature) => keptFree(feature, piece.shape));
+  const near = kept.filter((region) => {
+    const b = boxOf(region);
+    return b.minX < clear.maxX && b.maxX > clear.minX && b.minY < clear.maxY && b.maxY > clear.minY;
+  });
+  const shaped = piece.shape.kind === 'flat' && piece.shape.outline !== undefined;
+  if (!zone.outline && !shaped && near.length === 0) return inner ? { clear, inner } : { clear };
+  if (boxWidth(clear) <= 0 || boxHeight(clear) <= 0) return { clear };
+  const cut = (region: Region) => near.reduce<Region>((left, feature) => difference(left, feature), region);
+  const whole = [zone.outline ? outlineRegion(zone.outline, box) : undefined, shaped ? wallRegion(piece.shape) : undefined].reduce<Region>(
+    (left, region) => (region ? intersection(left, region) : left),
+    boxRegion(clear),
+  );
+  // a feature keeps its own clearance; breathing room is kept from the zone's edge
+  const room = cut(offset(whole, -zone.breathing)).filter((part) => asBox(boxOf([part])));
+  const free = cut(whole);
+  const left = room.length > 0 ? asBox(boxOf(room)) : undefined;
+  return left ? { clear, inner: left, free, room } : { clear, free };
+}
+
+const known = new WeakMap<Zone, { piece: Piece; usable: Usable }>();
 
 /**
  * The part of a zone that may take a mark.
  *
  * @param zone on the wall
- * @param piece whose upper edge carries the lip band
+ * @param piece whose upper edge carries the lip band, and whose features are kept off
  */
 export function usableOf(zone: Zone, piece: Piece): Usable {
-  const { width, height } = wallOf(piece.shape);
-  const box = zoneBox(zone);
-  const clear: Box = {
-    minX: Math.max(box.minX, -width / 2),
-    maxX: Math.min(box.maxX, width / 2),
-    minY: Math.max(0, box.minY),
-    maxY: Math.min(box.maxY, height - zone.lipBand),
-  };
-  const inner: Box = {
-    minX: clear.minX + zone.breathing,
-    maxX: clear.maxX - zone.breathing,
-    minY: clear.minY + zone.breathing,
-    maxY: clear.maxY - zone.breathing,
-  };
-  return boxWidth(inner) > 0.5 && boxHeight(inner) > 0.5 ? { clear, inner } : { clear };
+  const before = known.get(zone);
+  if (before?.piece === piece) return before.usable;
+  const usable = compute(zone, piece);
+  known.set(zone, { piece, usable });
+  return usable;
 }
 
 /** The breathing room to start with: a share of the smaller side, by what is made. */

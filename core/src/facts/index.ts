@@ -9,3 +9,4 @@ export * from './handsOn';
 export * from './limits';
 export * from './tapeKinds';
 export * from './techniques';
+export * from './features';

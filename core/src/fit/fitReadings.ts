@@ -1,5 +1,6 @@
 import type { Reading } from '../job';
 import { bendReading } from './readings/bend';
+import { bulbReading, snipsReading } from './readings/bulb';
 import { contrastReading } from './readings/contrast';
 import { foodReading } from './readings/food';
 import { seenReading, sizeReading } from './readings/size';
@@ -13,6 +14,8 @@ export const fitReadings = (context: FitContext): Reading[] =>
   [
     sizeReading,
     bendReading,
+    bulbReading,
+    snipsReading,
     seenReading,
     thinReading,
     smallReading,

@@ -9,3 +9,5 @@ export * from './jig/jig';
 export * from './jig/svgJig';
 export * from './jig/tiles';
 export { blankForFilm, fitForFilm } from './readings/stick';
+export * from './largestFitAnywhere';
+export * from './spread';

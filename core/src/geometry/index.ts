@@ -1,6 +1,7 @@
 export * from './area';
 export * from './boolean';
 export * from './box';
+export * from './centre';
 export * from './hull';
 export * from './inside';
 export * from './isValidRegion';
@@ -10,4 +11,5 @@ export * from './perimeter';
 export * from './point';
 export * from './thickness';
 export * from './transform';
+export * from './simplify';
 export * from './stroke';

@@ -1,13 +1,39 @@
-import type { CoatId, Contact, GroundId, TechniqueId } from '../facts';
-import type { Segment } from '../geometry';
+import type { CoatId, Contact, FeatureKind, GroundId, TechniqueId } from '../facts';
+import type { Ring, Segment } from '../geometry';
 import type { Id, JobId } from './ids';
+
+/** An outline within a box, in shares of its width and height from its lower left, y up: what is drawn so stretches with what was measured. */
+export type Outline =
+  /** Corners rounded by mm. */
+  | { kind: 'rounded'; radius: number }
+  | { kind: 'ellipse' }
+  /** Closed rings, even-odd: the inner ones are cut-outs. */
+  | { kind: 'drawn'; name: string; rings: readonly Ring[] };
 
 /** The shape of a piece, mm. */
 export type Shape =
-  | { kind: 'flat'; width: number; height: number }
+  | { kind: 'flat'; width: number; height: number; outline?: Outline }
   | { kind: 'cylinder'; diameter: number; height: number }
   /** Diameters at the upper rim and at the foot; the height runs along the wall (the slant). */
-  | { kind: 'taper'; rim: number; foot: number; height: number };
+  | { kind: 'taper'; rim: number; foot: number; height: number }
+  /** A belly: the diameter at its widest, the radius of its curve along the wall, and the height of the wall by tape, the belly in its middle. */
+  | { kind: 'bulb'; diameter: number; along: number; height: number };
+
+/** Something on a piece that marks keep off, or that is seen there. */
+export interface Feature {
+  id: Id;
+  kind: FeatureKind;
+  /** Middle across, mm from the middle of the front. */
+  x: number;
+  /** Lower edge, mm above the foot. */
+  y: number;
+  width: number;
+  height: number;
+  /** An ellipse in its box, else the box. */
+  round: boolean;
+  /** Kept free around it, mm. */
+  clear: number;
+}
 
 /** What the piece is for. */
 export interface Use {
@@ -35,9 +61,19 @@ export interface Piece {
   coat?: CoatId;
   /** A clear sealer over the ground or coat, put on in this job before film. */
   sealedFirst: boolean;
+  /** Handles, seams, holes, fittings: what marks keep off. */
+  features?: Feature[];
+  /** Slats with gaps between: the gaps, mm. They run level, or upright. */
+  slats?: { run: 'level' | 'upright'; slat: number; gap: number; first: number };
+  /** Put together from several, or taken apart for the work and put together again at the end. */
+  build?: 'joined' | 'apart';
+  /** Sizes were taken by eye. */
+  byEye?: boolean;
+  /** Several of the set were measured: the greatest less the least, mm. The least is what counts. */
+  spread?: number;
 }
 
-/** A part of the piece that takes marks: a rectangle on the (unrolled) wall, mm from the foot's centre line. */
+/** A part of the piece that takes marks: a box on the (unrolled) wall, or an outline in it, mm from the foot's centre line. */
 export interface Zone {
   id: Id;
   name: string;
@@ -51,6 +87,8 @@ export interface Zone {
   breathing: number;
   /** Kept free below the upper edge of the piece, mm. */
   lipBand: number;
+  /** Not the whole box: this outline in it. */
+  outline?: Outline;
 }
 
 export interface TextLine {
@@ -62,7 +100,19 @@ export interface TextLine {
   scale: number;
   /** Space between letters, em. */
   spacing: number;
+  /** Space added after single letters, em, by the letter's place in the line. */
+  pairs?: { [letter: string]: number };
+  /** Letters are moved together until they touch. */
+  joined?: boolean;
 }
+
+/** How lines of text are set against each other. */
+export type Align =
+  | 'left'
+  | 'centre'
+  | 'right' /** Letters spread until all lines are as wide. */
+  | 'justified' /** Lines made as wide as the widest. */
+  | 'stacked';
 
 /** One colour of a drawing that was dropped in, as outlines in the drawing's own units, y up. */
 export interface DrawnPart {
@@ -73,11 +123,58 @@ export interface DrawnPart {
 }
 
 export type Artwork =
-  | { kind: 'text'; lines: TextLine[]; align: 'left' | 'centre' | 'right'; lineSpacing: number }
-  | { kind: 'drawing'; name: string; parts: DrawnPart[]; leftOut: string[] };
+  | {
+      kind: 'text';
+      lines: TextLine[];
+      align: Align;
+      lineSpacing: number;
+      /** Set along an arc that spans so many degrees, its middle on top; below 0 the arc hangs. */
+      arc?: number;
+    }
+  | {
+      kind: 'drawing';
+      name: string;
+      parts: DrawnPart[];
+      leftOut: string[];
+      /** Parts that are left out of the mark, by id. */
+      dropped?: Id[];
+      /** The piece of artwork on the shelf that it came from. */
+      shelf?: Id;
+    };
 
 /** A change to the artwork by what is wanted; it can be changed or removed later. */
-export type Edit = { id: Id; kind: 'thicken'; by: number } | { id: Id; kind: 'dropSmall'; below: number; fillBelow: number };
+export type Edit = { id: Id } & Change;
+export type Change =
+  | { kind: 'thicken'; by: number }
+  | { kind: 'dropSmall'; below: number; fillBelow: number }
+  /** Everything in one film, gaps under `gap` mm closed. */
+  | { kind: 'oneOutline'; gap: number }
+  /** A plate around the mark out of which it is taken, so that the ground shows through. */
+  | { kind: 'showGround'; plate: Plate; margin: number }
+  /** A second film behind, larger by `by` mm all round. */
+  | { kind: 'backing'; film: Id; by: number }
+  /** Only the outer edge: counters are filled. */
+  | { kind: 'silhouette' }
+  /** Parted across by a gap for another line: its middle as a share of the height, from below, and mm. */
+  | { kind: 'part'; at: number; gap: number }
+  /** A line around, mm wide, so far off. */
+  | { kind: 'frame'; plate: Plate; margin: number; width: number; film?: Id }
+  /** Wider or narrower, taller or lower. */
+  | { kind: 'stretch'; across: number; up: number }
+  /** Copies in rows, so far apart. */
+  | { kind: 'repeat'; across: number; up: number; gap: number }
+  /** Copies at random places on a box, no nearer to each other than `least` mm. */
+  | { kind: 'scatter'; count: number; width: number; height: number; least: number; turn: boolean; over: boolean; seed: number };
+export type Plate = 'box' | 'rounded' | 'ellipse';
+
+/** Copies of a mark on its piece. */
+export type Spread =
+  /** So many round the wall at equal pitch, the seam in a gap. */
+  | { kind: 'round'; count: number }
+  /** So many side by side in the zone at equal pitch, or mirrored in pairs. */
+  | { kind: 'row'; count: number; mirrored: boolean }
+  /** One in each corner of the zone, turned as they stand or mirrored. */
+  | { kind: 'corners'; mirrored: boolean };
 
 export type MarkSize = { mode: 'largest' } | { mode: 'width'; width: number } | { mode: 'height'; height: number };
 
@@ -102,8 +199,22 @@ export interface Mark {
   /** Put on the far side of a clear piece and seen through it. */
   seenThrough: boolean;
   size: MarkSize;
-  /** Centre of the mark, mm from the centre of its zone. */
+  /** Centre of the mark, mm from the centre of its zone, or from where `hold` holds it. */
   offset: { x: number; y: number };
+  /** What it is held against: sides of the zone; the middle where not named. */
+  hold?: { x?: 'left' | 'right'; y?: 'foot' | 'top' };
+  /** Turned counter-clockwise, degrees; or as it becomes largest. */
+  turn?: number | 'best';
+  /** Centred by the middle of its area, not of its box. */
+  optical?: boolean;
+  /** Runs over the edge and is trimmed there. */
+  overEdge?: boolean;
+  /** Copies on the piece. */
+  spread?: Spread;
+  /** Where there is a list: every piece's words at one size, or each as large as fits. */
+  sizes?: 'same' | 'each';
+  /** Its films go down as one with the tape, or one by one. */
+  lift?: 'one' | 'apart';
   /** The contrast is low on purpose. */
   subtle: boolean;
   /** Stencils: the paint, its coats, and when the film comes off. */
@@ -119,6 +230,12 @@ export interface Override {
   reason: string;
 }
 
+/** A list of what differs from piece to piece: words by column, and measures where the piece is not like the others. */
+export interface PieceList {
+  columns: string[];
+  rows: { id: Id; cells: string[]; width?: number; height?: number }[];
+}
+
 /** One set of equal pieces with their zones and marks: what the user decided, nothing derived. */
 export interface Job {
   id: JobId;
@@ -128,6 +245,10 @@ export interface Job {
   piece: Piece;
   zones: Zone[];
   marks: Mark[];
+  /** One row a piece; words in braces, as in {name}, are taken from it. */
+  list?: PieceList;
+  /** Made to be sold: artwork and faces have to allow it. */
+  forSale?: boolean;
   /** When it is wanted packed, UTC instant in ms. */
   deadline?: number;
   priority: number;

@@ -1,6 +1,7 @@
-import type { CoatId, FilmFinish, FilmKindId, TapeKindId } from '../facts';
+import type { CoatId, Contact, FilmFinish, FilmKindId, GroundId, TapeKindId } from '../facts';
 import type { LengthSystem, Money, TemperatureSystem } from '../units';
 import type { Id } from './ids';
+import type { DrawnPart, Shape } from './job';
 
 /** A roll of film. */
 export interface Film {
@@ -72,6 +73,29 @@ export interface Climate {
   humidity: number;
 }
 
+/** A piece of artwork that is kept for other jobs. */
+export interface ShelfItem {
+  id: Id;
+  name: string;
+  /** Where it came from. */
+  source: string;
+  permitted: 'private' | 'sale' | 'unknown';
+  /** Narrowest at which it can be weeded, mm. */
+  leastWidth?: number;
+  parts: DrawnPart[];
+}
+
+/** A blank of the user's own, to start from. */
+export interface OwnBlank {
+  id: Id;
+  name: string;
+  shape: Shape;
+  ground: GroundId;
+  contact: Contact;
+  colour: string;
+  drink: boolean;
+}
+
 /** What the workshop is and has. */
 export interface Shop {
   name: string;
@@ -86,4 +110,6 @@ export interface Shop {
   rate: Money;
   lengths: LengthSystem;
   temperatures: TemperatureSystem;
+  shelf?: ShelfItem[];
+  blanks?: OwnBlank[];
 }

@@ -49,7 +49,7 @@ describe('files', () => {
     return JSON.stringify(copy);
   };
   it.each<[string, string, RegExp]>([
-    ['newer', changed((f) => void (f.version = 2)), /newer Kolleta \(version 2.*\/version/],
+    ['newer', changed((f) => void (f.version = 3)), /newer Kolleta \(version 3.*\/version/],
     ['truncated', JSON.stringify(file).slice(0, 400), /breaks off after 400/],
     ['with an unknown field', changed((f) => void (f.job['colourr'] = 1)), /does not know: \/job\/colourr/],
     ['with an unknown field deep inside', changed((f) => void (f.job.marks[0]!['glow'] = 1)), /\/job\/marks\/0\/glow/],

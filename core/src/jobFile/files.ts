@@ -3,7 +3,10 @@ import { good, refused, type Problem, type Result } from '../units';
 import { jobFile, workshopFile } from './generated/validators';
 
 /** The version that this Kolleta writes. */
-export const FILE_VERSION = 1;
+export const FILE_VERSION = 2;
+
+/** What makes a file of a version one of the next, the first for version 1. Version 2 only adds: outlines, features, edits, lists, a shelf. */
+const MIGRATIONS: readonly ((data: Record<string, unknown>) => Record<string, unknown>)[] = [(data) => data];
 
 /** Everything that a workshop is. */
 export interface Workshop {
@@ -41,6 +44,14 @@ export const writeWorkshopFile = ({ shop, jobs, events }: Workshop): string =>
 
 const AGAIN = 'Nothing was changed. Export the file again, or choose another one.';
 
+/** A file of any version that has been, as one of the newest; what has no version is left to the schema. */
+function migrated(data: Record<string, unknown>): unknown {
+  const { version } = data;
+  if (typeof version !== 'number' || !Number.isInteger(version) || version < 1) return data;
+  const steps = MIGRATIONS.slice(version - 1);
+  return steps.length === 0 ? data : { ...steps.reduce((file, step) => step(file), data), version: FILE_VERSION };
+}
+
 /** Reads the JSON and finds out what kind of file it is and of which version. */
 function open(text: string, name: string): Result<{ kind: 'job' | 'workshop'; data: unknown }> {
   let data: unknown;
@@ -68,7 +79,7 @@ function open(text: string, name: string): Result<{ kind: 'job' | 'workshop'; da
       'Nothing was changed. Reload to get the newer Kolleta, then open it again.',
     );
   }
-  return good({ kind: kolleta, data });
+  return good({ kind: kolleta, data: migrated(data as Record<string, unknown>) });
 }
 
 function faultOf(validate: typeof jobFile, name: string): { ok: false; problem: Problem } {

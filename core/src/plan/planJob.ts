@@ -48,24 +48,33 @@ export function cutParts(job: Job, marks: readonly MarkPlan[], cut: CutSoFar): {
   return all.flatMap((whole, i) => (begun.has(whole.film.id) ? (rest[i]!.part.copies > 0 ? [rest[i]!] : []) : [whole]));
 }
 
+/** How one piece's own mark is told from the others in layouts and the log. */
+export const variantId = (mark: Id, row: Id): Id => `${mark}~${row}`.slice(0, 100);
+
 /** Whole marks of a film that are cut already, by mark. */
 export type CutSoFar = (film: Id) => ReadonlyMap<Id, number>;
 
 function everyPart(job: Job, marks: readonly MarkPlan[]): { film: Film; part: CutPart }[] {
-  return marks.flatMap(({ mark, flat, inspections }) => {
-    const [cx, cy] = boxCentre(boxAround(flat.map((layer) => boxOf(layer.region))));
-    return inspections.map(({ film }) => {
-      const region = flat.find((layer) => layer.film === film.id)!.region;
-      return {
-        film,
-        part: {
-          job: job.id,
-          mark: mark.id,
-          name: mark.name,
-          copies: job.count,
-          region: cutOutline(applyToRegion(translation(-cx, -cy), region), mark),
-        },
-      };
+  return marks.flatMap(({ mark, cutFlat, inspections, perPiece, variants }) => {
+    const cuts =
+      variants.length === 0
+        ? [{ id: mark.id, name: mark.name, flat: cutFlat, inspections, copies: job.count * perPiece }]
+        : variants.slice(0, job.count).map((v) => ({
+            id: variantId(mark.id, v.row),
+            name: `${mark.name} · ${v.words}`.slice(0, 190),
+            flat: v.flat,
+            inspections: v.inspections,
+            copies: perPiece,
+          }));
+    return cuts.flatMap(({ id, name, flat, inspections: inspected, copies }) => {
+      const [cx, cy] = boxCentre(boxAround(flat.map((layer) => boxOf(layer.region))));
+      return inspected.map(({ film }) => {
+        const region = flat.find((layer) => layer.film === film.id)!.region;
+        return {
+          film,
+          part: { job: job.id, mark: id, name, copies, region: cutOutline(applyToRegion(translation(-cx, -cy), region), mark) },
+        };
+      });
     });
   });
 }
@@ -83,10 +92,15 @@ export function ownLayouts(job: Job, marks: readonly MarkPlan[], cut: CutSoFar, 
 /** Weeding and tape of every layer. */
 export function planLayers(job: Job, marks: readonly MarkPlan[], shop: Shop): { layers: LayerPlan[]; readings: Reading[] } {
   const readings: Reading[] = [];
-  const layers = marks.flatMap(({ mark, flat, inspections }) => {
-    // tape lies on the film as it is cut, bent on a taper
-    const box = boxAround(flat.map((layer) => boxOf(layer.region)));
-    const size = { width: boxWidth(box), height: boxHeight(box) };
+  const layers = marks.flatMap(({ mark, flat, copies, cutFlat, inspections, perPiece, variants }) => {
+    // tape lies on the film as it is cut, bent on a taper; one piece serves the widest of different words
+    const all = variants.length === 0 ? cutFlat : variants.flatMap((v) => [...v.flat]);
+    const box = boxAround(all.map((layer) => boxOf(layer.region)));
+    const size =
+      variants.length === 0
+        ? { width: boxWidth(box), height: boxHeight(box) }
+        : { width: Math.max(...variants.map((v) => v.fitted.width)), height: Math.max(...variants.map((v) => v.fitted.height)) };
+    const lifts = job.count * perPiece;
     return inspections.map((inspection): LayerPlan => {
       const { film } = inspection;
       const window = gripWindow(transferOf(job, film));
@@ -96,11 +110,14 @@ export function planLayers(job: Job, marks: readonly MarkPlan[], shop: Shop): { 
         mark: mark.id,
         markName: mark.name,
         film,
-        weeding: weedingOf(inspection.pieces, inspection.edge, film.kind, mark.technique),
+        weeding: timesPiece(
+          weedingOf(inspection.pieces, inspection.edge, film.kind, mark.technique),
+          cutFlat === flat ? perPiece : copies.length + 1,
+        ),
         window,
         tapes: shop.tapes.map((tape) => ({ tape: tape.id, uses: tapeUses(tape.kind, window, film.finish) })),
         choice,
-        pieces: choice ? tapePieces(size, job.count, choice) : undefined,
+        pieces: choice ? tapePieces(size, lifts, choice) : undefined,
         ...size,
       };
     });
@@ -108,8 +125,16 @@ export function planLayers(job: Job, marks: readonly MarkPlan[], shop: Shop): { 
   return { layers, readings };
 }
 
+/** What is weeded on one piece when the mark goes on it several times. */
+const timesPiece = (weeding: Weeding, times: number): Weeding => ({
+  ...weeding,
+  minutes: weeding.minutes * times,
+  wastePieces: weeding.wastePieces * times,
+  smallPieces: weeding.smallPieces * times,
+});
+
 const weedWords = (mark: Mark, weeding: Weeding): string =>
-  `${TECHNIQUES[mark.technique].says} ${weeding.wastePieces} pieces come off a mark${weeding.smallPieces > 0 ? `, ${weeding.smallPieces} of them small` : ''}. ${weeding.onCarrier ? 'Leave the liner on the carrier while you weed.' : 'Count the counters when you are done.'}`;
+  `${TECHNIQUES[mark.technique].says} ${weeding.wastePieces} pieces come off a piece${weeding.smallPieces > 0 ? `, ${weeding.smallPieces} of them small` : ''}. ${weeding.onCarrier ? 'Leave the liner on the carrier while you weed.' : 'Count the counters when you are done.'}`;
 
 function tapeWords(layer: LayerPlan, shop: Shop): string {
   const { choice, pieces } = layer;
@@ -137,7 +162,7 @@ export function planRecipe(
       film: layer.film,
       width: layer.width,
       height: layer.height,
-      area: regionArea(region),
+      area: regionArea(region) * (plan.copies.length + 1),
       foot: plan.fitted.box.minY,
       cutMinutes: layout.minutes / perFilm(layer.film.id),
       taken: layout.taken / perFilm(layer.film.id),

@@ -1,18 +1,40 @@
-import { drawMark, findGlyph, type DrawnMark, type Faces, type Layer } from '../artwork';
-import { bendRegion, diameterAt, sectorOf, usableOf, type Usable } from '../blanks';
-import { boxCentre, boxHeight, boxRegion, boxWidth, intersection, regionArea, type Box, type Point } from '../geometry';
-import { FILM_KINDS, GROUNDS } from '../facts';
-import type { Job, Mark, Reading, Shape, Shop, Zone } from '../job';
+import { drawMark, fillIn, findGlyph, isPersonal, reshapes, type DrawnMark, type Faces, type Layer } from '../artwork';
+import { bendRegion, diameterAt, sectorOf, usableOf, wallRegion, type Usable } from '../blanks';
 import {
+  applyToRegion,
+  boxAround,
+  boxCentre,
+  boxHeight,
+  boxOf,
+  boxRegion,
+  boxWidth,
+  IDENTITY,
+  intersection,
+  regionArea,
+  scaling,
+  translation,
+  type Box,
+  type Point,
+  type Region,
+  type Transform,
+} from '../geometry';
+import { FILM_KINDS, GROUNDS, LAYOUT } from '../facts';
+import type { Id, Job, Mark, PieceList, Reading, Shape, Shop, Zone } from '../job';
+import {
+  bestTurn,
   fitReadings,
   inspectMark,
+  outerRings,
   outlinePoints,
   placeMark,
   shapeMark,
   sizeMark,
+  spreadOver,
+  turnDrawn,
   type FitContext,
   type FittedMark,
   type LayerInspection,
+  type Sizing,
 } from '../fit';
 import { keyOf, type Memo } from './memo';
 
@@ -25,11 +47,29 @@ export interface MarkPlan {
   readonly fitted: FittedMark;
   /** The layers as they lie on the film laid flat, mm: bent on a taper, else the same. */
   readonly flat: readonly Layer[];
+  /** Further copies on the piece, on the wall and laid flat. */
+  readonly copies: readonly { readonly layers: readonly Layer[]; readonly flat: readonly Layer[] }[];
+  /** What one cut of the mark holds: its copies where some are mirrored, else the mark itself; and how often it goes on a piece. */
+  readonly perPiece: number;
+  readonly cutFlat: readonly Layer[];
   readonly inspections: readonly LayerInspection[];
   /** Characters that its faces lack. */
   readonly missing: readonly string[];
   /** What the mark is seen against. */
   readonly behind: { colour: string; name: string };
+  /** Where the words differ from piece to piece: the mark of every row; the mark itself is the tightest of them. */
+  readonly variants: readonly Variant[];
+}
+
+/** A mark as it is on one of the pieces. */
+export interface Variant {
+  readonly row: Id;
+  readonly words: string;
+  readonly usable: Usable;
+  readonly fitted: FittedMark;
+  readonly flat: readonly Layer[];
+  readonly inspections: readonly LayerInspection[];
+  readonly missing: readonly string[];
 }
 
 /** What fitting keeps for the readings, besides the plan. */
@@ -49,65 +89,193 @@ function referenceFor(mark: Mark, usable: Usable): { width: number; height: numb
   return { width: Math.max(boxWidth(box), side, 5), height: Math.max(boxHeight(box), side, 5) };
 }
 
+/** Height along the wall at which a mark's widths are true. */
+const alongOf = (usable: Usable, mark: Mark): number => boxCentre(usable.inner ?? usable.clear)[1] + mark.offset.y;
+
 /**
  * What a zone leaves, counted where the mark lies. A zone is measured at the middle height of a taper; a mark higher or lower has more or less room across, by the share
  * of the diameters.
  */
 function trueAtMark(shape: Shape, usable: Usable, mark: Mark): Usable {
   if (shape.kind !== 'taper' || !sectorOf(shape)) return usable;
-  const along = boxCentre(usable.inner ?? usable.clear)[1] + mark.offset.y;
-  const share = Math.max(0.05, diameterAt(shape, along) / diameterAt(shape, shape.height / 2));
+  const share = Math.max(0.05, diameterAt(shape, alongOf(usable, mark)) / diameterAt(shape, shape.height / 2));
   const wider = (box: Box): Box => ({ ...box, minX: box.minX * share, maxX: box.maxX * share });
-  return { clear: wider(usable.clear), ...(usable.inner ? { inner: wider(usable.inner) } : {}) };
+  const widened = (region: Region) => applyToRegion(scaling(share, 1), region);
+  return {
+    clear: wider(usable.clear),
+    ...(usable.inner ? { inner: wider(usable.inner) } : {}),
+    ...(usable.free ? { free: widened(usable.free) } : {}),
+    ...(usable.room ? { room: widened(usable.room) } : {}),
+  };
 }
 
-/** The layers as they lie on the film laid flat: bent on a taper, unless the mark is left straight. */
-function laidFlat(fitted: FittedMark, shape: Shape, mark: Mark): Layer[] {
-  if (mark.straight) return [...fitted.layers];
-  return fitted.layers.map(({ film, region }) => ({ film, region: bendRegion(region, shape, fitted.at[1]) }));
+/** Layers as they lie on the film laid flat: bent on a taper, unless the mark is left straight. */
+function laidFlat(layers: readonly Layer[], at: number, shape: Shape, mark: Mark): readonly Layer[] {
+  if (mark.straight || shape.kind !== 'taper') return layers;
+  return layers.map(({ film, region }) => ({ film, region: bendRegion(region, shape, at) }));
+}
+
+const moved = (layers: readonly Layer[], map: Transform): Layer[] =>
+  layers.map(({ film, region }) => ({ film, region: applyToRegion(map, region) }));
+
+/** Copies of which some are mirrored are cut together: side by side, so that none is taken for another. */
+function sideBySide(flats: readonly (readonly Layer[])[]): Layer[] {
+  const films = [...new Set(flats.flatMap((flat) => flat.map((layer) => layer.film)))];
+  const boxes = flats.map((flat) => boxAround(flat.map((layer) => boxOf(layer.region))));
+  let x = 0;
+  const shifts = boxes.map((box) => {
+    const shift: Transform = translation(x - box.minX, -box.minY);
+    x += boxWidth(box) + LAYOUT.gap;
+    return shift;
+  });
+  return films.map((film) => ({
+    film,
+    region: flats.flatMap((flat, i) =>
+      flat.filter((layer) => layer.film === film).flatMap((layer) => applyToRegion(shifts[i]!, layer.region)),
+    ),
+  }));
+}
+
+interface Fitting {
+  readonly drawn: DrawnMark;
+  readonly outline: readonly Point[];
+  readonly shaped: readonly Layer[];
+  readonly key: string;
+  readonly usable: Usable;
+  readonly sizing: Sizing;
+  readonly inspections: readonly LayerInspection[];
+  readonly fitted: FittedMark;
+  readonly flat: readonly Layer[];
+  readonly copies: MarkPlan['copies'];
+  readonly mirrored: boolean;
+}
+
+/** One mark with its words filled in: drawn, sized, shaped, inspected and placed. */
+function fitOnce(job: Job, mark: Mark, zone: Zone, shop: Shop, faces: Faces, memo: Memo, quick: boolean): Fitting {
+  const { piece } = job;
+  const { shape } = piece;
+  const whole = trueAtMark(shape, usableOf(zone, piece), mark);
+  const { usable, hold, copies } = spreadOver(mark, zone, piece, whole, alongOf(whole, mark));
+  const reference = referenceFor(mark, usable);
+  const drawKey = keyOf('draw', mark.artwork, mark.flip, mark.film, mark.colourFilms, reference, quick);
+  const upright = memo.get(drawKey, () => drawMark(mark, reference, faces, quick));
+  const uprightOutline = memo.get(`outline ${drawKey}`, () => outlinePoints(upright));
+  const turn =
+    mark.turn === 'best'
+      ? memo.get(keyOf('turn', drawKey, usable), () => bestTurn(uprightOutline, outerRings(upright.layers), usable))
+      : ((mark.turn ?? 0) * Math.PI) / 180;
+  const turnKey = turn === 0 ? drawKey : `${drawKey} turned ${turn.toFixed(6)}`;
+  const drawn = turn === 0 ? upright : memo.get(turnKey, () => turnDrawn(upright, turn));
+  const outline = turn === 0 ? uprightOutline : memo.get(`outline ${turnKey}`, () => outlinePoints(drawn));
+  const held = hold === mark.hold ? mark : { ...mark, hold };
+  const shapeKey = (scale: number) => keyOf('shape', turnKey, scale.toPrecision(9), mark.edits);
+  const shapeAt = (scale: number) => memo.get(shapeKey(scale), () => shapeMark(drawn, scale, mark));
+  const size = () => sizeMark(drawn, outline, held, usable, shapeAt);
+  const slow = usable.room !== undefined || reshapes(mark.edits) || mark.optical;
+  const sizing = slow
+    ? memo.get(keyOf('size', turnKey, mark.edits, held.hold, mark.size, mark.offset, mark.optical, usable), size)
+    : size();
+  const key = shapeKey(sizing.scale);
+  const shaped = shapeAt(sizing.scale);
+  const kinds = shaped.map((layer) => shop.films.find((f) => f.id === layer.film));
+  const inspections = memo.get(keyOf('inspect', key, kinds), () => inspectMark(shaped, shop.films));
+  const placed = placeMark(shaped, sizing);
+  const trim = (layers: readonly Layer[]): readonly Layer[] =>
+    mark.overEdge ? layers.map(({ film, region }) => ({ film, region: intersection(region, wallRegion(shape)) })) : layers;
+  const fitted = mark.overEdge ? { ...placed, layers: trim(placed.layers) } : placed;
+  const flatKey = keyOf('flat', key, sizing.at, shape, mark.straight, mark.overEdge, mark.spread, zone, piece.features);
+  const [flat, others, mirrored] = memo.get(flatKey, (): [readonly Layer[], MarkPlan['copies'], boolean] => {
+    const maps = fitted.layers.length > 0 ? copies(sizing.at) : [IDENTITY];
+    const all = maps.map((map) => {
+      const layers = map === IDENTITY ? fitted.layers : trim(moved(placed.layers, map));
+      return { layers, flat: laidFlat(layers, sizing.at[1], shape, mark) };
+    });
+    return [all[0]!.flat, all.slice(1), maps.some(([a, b, c, d]) => a * d - b * c < 0)];
+  });
+  return { drawn, outline, shaped, key, usable, sizing, inspections, fitted, flat, copies: others, mirrored };
+}
+
+/** A mark at the size that another of its variants needs. */
+const sizedAs = (mark: Mark, fitting: Fitting, scale: number): Mark => ({
+  ...mark,
+  size: { mode: 'width', width: Math.max(0.05, (fitting.fitted.width * scale) / fitting.sizing.scale) },
+});
+
+/** One row's mark: its words and, where the piece is not like the others, its zone. */
+function variantOf(mark: Mark, zone: Zone, list: PieceList, row: PieceList['rows'][number]): { mark: Mark; zone: Zone } {
+  const own = row.width !== undefined || row.height !== undefined;
+  const width = row.width ?? zone.width;
+  const height = row.height ?? zone.height;
+  const share = Math.min(width / zone.width, height / zone.height, 1);
+  return {
+    mark: { ...mark, artwork: fillIn(mark.artwork, list, row) },
+    zone: own ? { ...zone, width, height, breathing: zone.breathing * share } : zone,
+  };
 }
 
 /**
- * Draws, sizes, shapes, inspects and places one mark.
+ * Draws, sizes, shapes, inspects and places one mark; where its words differ from piece to piece, every one of them.
  *
  * @param memo keeps what a nudge does not change
  * @param quick a first look, without the checks of ADR 7
  */
 export function fitOne(job: Job, mark: Mark, zone: Zone, shop: Shop, faces: Faces, memo: Memo, quick: boolean): FittingWork {
-  const usable = trueAtMark(job.piece.shape, usableOf(zone, job.piece), mark);
-  const reference = referenceFor(mark, usable);
-  const drawKey = keyOf('draw', mark.artwork, mark.flip, mark.film, mark.colourFilms, reference, quick);
-  const drawn = memo.get(drawKey, () => drawMark(mark, reference, faces, quick));
-  const outline = memo.get(`outline ${drawKey}`, () => outlinePoints(drawn));
-  const sizing = sizeMark(drawn, outline, mark, usable);
-  const key = keyOf('shape', drawKey, sizing.scale.toPrecision(9), mark.edits);
-  const shaped = memo.get(key, () => shapeMark(drawn, sizing.scale, mark));
-  const kinds = drawn.layers.map((layer) => shop.films.find((f) => f.id === layer.film));
-  const inspections = memo.get(keyOf('inspect', key, kinds), () => inspectMark(shaped, shop.films));
-  const fitted = placeMark(shaped, sizing);
-  const flat = memo.get(keyOf('flat', key, sizing.at, job.piece.shape, mark.straight ?? false), () =>
-    laidFlat(fitted, job.piece.shape, mark),
-  );
+  const { list } = job;
+  let main: Fitting;
+  let variants: Variant[] = [];
+  if (list && isPersonal(mark, list)) {
+    const rows = list.rows.map((row) => ({ row, ...variantOf(mark, zone, list, row) }));
+    const fit = (one: (typeof rows)[number], as: Mark = one.mark) => fitOnce(job, as, one.zone, shop, faces, memo, quick);
+    let fittings = rows.map((one) => fit(one));
+    // an em is as large on every piece: the tightest sets it
+    const em = ({ drawn, sizing }: Fitting) => drawn.perUnit * sizing.scale;
+    const drawn = fittings.filter((f) => f.drawn.layers.length > 0);
+    if (mark.sizes !== 'each' && mark.size.mode === 'largest' && drawn.length > 0) {
+      const least = Math.min(...drawn.map(em));
+      fittings = fittings.map((f, i) =>
+        f.drawn.layers.length > 0 && em(f) > least * (1 + 1e-6) ? fit(rows[i]!, sizedAs(rows[i]!.mark, f, least / f.drawn.perUnit)) : f,
+      );
+    }
+    const tightest = fittings.reduce((a, b) => (b.drawn.layers.length > 0 && (a.drawn.layers.length === 0 || b.fitted.width > a.fitted.width) ? b : a)); // prettier-ignore
+    main = tightest;
+    variants = fittings.map((f, i) => ({
+      row: rows[i]!.row.id,
+      words: wordsOf(rows[i]!.mark.artwork),
+      usable: f.usable,
+      fitted: f.fitted,
+      flat: f.flat,
+      inspections: f.inspections,
+      missing: [...new Set(f.drawn.missing.map((m) => m.character))],
+    }));
+  } else main = fitOnce(job, mark, zone, shop, faces, memo, quick);
   const behind = GROUNDS[job.piece.ground].clear
     ? { colour: job.piece.behind, name: 'what stands behind it' }
     : { colour: job.piece.colour, name: `the ${job.piece.name}` };
+  const together = main.mirrored && main.flat.length > 0;
   return {
     plan: {
       mark,
       zone,
-      usable,
-      fitted,
-      flat,
-      inspections,
-      missing: [...new Set(drawn.missing.map((m) => m.character))],
+      usable: main.usable,
+      fitted: main.fitted,
+      flat: main.flat,
+      copies: main.copies,
+      perPiece: together ? 1 : main.copies.length + 1,
+      cutFlat: together ? sideBySide([main.flat, ...main.copies.map((copy) => copy.flat)]) : main.flat,
+      inspections: main.inspections,
+      missing: [...new Set([...main.drawn.missing.map((m) => m.character), ...variants.flatMap((v) => v.missing)])],
       behind,
+      variants,
     },
-    drawn,
-    outline,
-    shaped,
-    key,
+    drawn: main.drawn,
+    outline: main.outline,
+    shaped: main.shaped,
+    key: main.key,
   };
 }
+
+const wordsOf = (artwork: Mark['artwork']): string =>
+  artwork.kind === 'text' ? artwork.lines.map((line) => line.text.trim()).filter(Boolean).join(' · ') : artwork.name; // prettier-ignore
 
 /** Marks seen in front of others are judged against those. */
 export function seenAgainst(works: readonly FittingWork[], shop: Shop): FittingWork[] {

@@ -1,6 +1,7 @@
 import { good, refused, SAME_MM, type Result } from '../../units';
 import type { Point, Region, Ring } from '../../geometry';
 import type { Shape } from '../../job';
+import { bulbDiameterAt, bulbUpright, bulbUprightAt } from './bulb';
 
 export type Taper = Extract<Shape, { kind: 'taper' }>;
 
@@ -41,7 +42,19 @@ export function sectorOf(taper: Taper): Sector | undefined {
 
 /** The diameter at a height along the wall, mm. */
 export const diameterAt = (shape: Exclude<Shape, { kind: 'flat' }>, along: number): number =>
-  shape.kind === 'cylinder' ? shape.diameter : shape.foot + ((shape.rim - shape.foot) * along) / shape.height;
+  shape.kind === 'cylinder'
+    ? shape.diameter
+    : shape.kind === 'bulb'
+      ? bulbDiameterAt(shape, along)
+      : shape.foot + ((shape.rim - shape.foot) * along) / shape.height;
+
+/** How high a round piece stands, from its wall. */
+export const standsHigh = (shape: Exclude<Shape, { kind: 'flat' }>): number =>
+  shape.kind === 'taper' ? uprightOf(shape) : shape.kind === 'bulb' ? bulbUpright(shape) : shape.height;
+
+/** How high above the foot a height along the wall stands, mm. */
+export const uprightAt = (shape: Exclude<Shape, { kind: 'flat' }>, along: number): number =>
+  shape.kind === 'bulb' ? bulbUprightAt(shape, along) : (along * standsHigh(shape)) / shape.height;
 
 /** The upright height of a taper from its slant, mm. */
 export const uprightOf = ({ rim, foot, height }: Taper): number => Math.sqrt(Math.max(0, height * height - ((rim - foot) / 2) ** 2));

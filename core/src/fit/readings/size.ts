@@ -1,6 +1,7 @@
 import { formatLength, SAME_MM } from '../../units';
 import { diameterAt, seenWidth } from '../../blanks';
 import { LIMITS } from '../../facts';
+import { difference, edgeLength, partArea, type Region } from '../../geometry';
 import { setAt, type Cure, type PatchOp } from '../../job';
 import { markLabel, type FitReading } from './context';
 
@@ -39,8 +40,19 @@ export const sizeReading: FitReading = (context) => {
   const { inner, clear } = usable;
   if (!inner || context.drawn.layers.length === 0) return undefined;
   const { box } = fitted;
+  const layers = fitted.layers.flatMap((layer) => layer.region);
+  // of a zone that is no box: how wide what sticks out is, about
+  const beyond = (limit: Region) => {
+    const out = difference(
+      layers.map(({ outer }) => ({ outer, holes: [] })),
+      limit,
+    );
+    return Math.max(0, ...out.map((part) => (2 * partArea(part)) / edgeLength([part]))) * 2;
+  };
   const past = (limit: typeof inner) =>
-    Math.max(limit.minX - box.minX, box.maxX - limit.maxX, limit.minY - box.minY, box.maxY - limit.maxY);
+    usable.room && usable.free
+      ? beyond(limit === inner ? usable.room : usable.free)
+      : Math.max(limit.minX - box.minX, box.maxX - limit.maxX, limit.minY - box.minY, box.maxY - limit.maxY);
   const base = {
     id: `size:${mark.id}`,
     station: 'fit' as const,
@@ -48,21 +60,29 @@ export const sizeReading: FitReading = (context) => {
     value: `${formatLength(fitted.width, shop.lengths, { unit: false })} × ${say(fitted.height)}`,
     limit: `${say(fitted.largestWidth)} wide at most`,
   };
+  if (mark.overEdge)
+    return { ...base, verdict: 'fine', why: 'It runs over the edge on purpose and is trimmed there with a sharp blade.', cures: [] };
   const centre: PatchOp = { op: 'set', path: ['marks', mark.id, 'offset'], value: { x: 0, y: 0 } };
   const largest: Cure = {
     label: `As large as fits: ${say(fitted.largestWidth)} wide`,
-    patch: [{ op: 'set', path: ['marks', mark.id, 'size'], value: { mode: 'largest' } }, centre],
+    patch: [
+      { op: 'set', path: ['marks', mark.id, 'size'], value: { mode: 'largest' } },
+      centre,
+      ...(usable.room && mark.optical ? [{ op: 'set' as const, path: ['marks', mark.id, 'optical'], value: false }] : []),
+    ],
   };
   if (past(inner) > SAME_MM) {
-    const moved = mark.offset.x !== 0 || mark.offset.y !== 0;
+    const moved = !usable.room && (mark.offset.x !== 0 || mark.offset.y !== 0);
     const fitsCentred = fitted.width <= inner.maxX - inner.minX + SAME_MM && fitted.height <= inner.maxY - inner.minY + SAME_MM;
     const outside = past(clear) > SAME_MM;
     return {
       ...base,
       verdict: outside ? 'stop' : 'watch',
       why: outside
-        ? `It runs ${say(past(clear))} past the edge of the zone.`
-        : `It stands ${say(past(inner))} inside the ${say(zone.breathing)} of breathing room and will look cramped.`,
+        ? usable.room
+          ? 'It runs over the edge of its zone, or over something that it has to keep off.'
+          : `It runs ${say(past(clear))} past the edge of the zone.`
+        : `It stands ${usable.room ? '' : `${say(past(inner))} `}inside the ${say(zone.breathing)} of breathing room and will look cramped.`,
       cures: [...(moved && fitsCentred ? [{ label: 'Centre it', patch: [centre] }] : []), largest],
     };
   }

@@ -1,0 +1,138 @@
+import { describe, expect, it } from '@jest/globals';
+import fc from 'fast-check';
+import { boxOf, intersection, offset, regionArea, regionInside } from '../geometry';
+import type { Feature, Piece, Zone } from '../job';
+import { plateJob, textMark } from '../../test/sampleJobs';
+import { bulbDiameterAt, bulbExcess, bulbReach, bulbSnips, bulbUpright, checkBulb } from './unroll/bulb';
+import { featureBox, keptFree, slatGaps, usualFeature } from './feature';
+import { outlineRegion } from './outline';
+import { usableOf } from './zone';
+import { wallRegion } from './wall';
+
+const { piece: plate, zones } = plateJob(textMark('x'));
+const zone: Zone = zones[0]!;
+const feature = (more: Partial<Feature>): Feature => ({
+  id: 'f',
+  kind: 'hole',
+  x: 0,
+  y: 40,
+  width: 20,
+  height: 20,
+  round: true,
+  clear: 4,
+  ...more,
+});
+const withFeatures = (...features: Feature[]): Piece => ({ ...plate, features });
+
+describe('a belly', () => {
+  const sphere = { kind: 'bulb', diameter: 120, along: 60, height: 120 } as const;
+  it('on a sphere flat film is too long by 1 − sin t / t', () => {
+    for (const r of [5, 12, 20, 35, 50]) {
+      const t = r / 60;
+      expect(bulbExcess(sphere, r)).toBeCloseTo(1 - Math.sin(t) / t, 4);
+    }
+  });
+  it('near the middle of any other it is about r² / (6·R₁·R₂)', () => {
+    for (const along of [40, 90, 300]) {
+      const bulb = { ...sphere, along, height: 60 };
+      expect(bulbExcess(bulb, 12) / (144 / (6 * 60 * along))).toBeCloseTo(1, 1);
+    }
+  });
+  it('a straight wall needs nothing: the belly of an endless radius', () =>
+    expect(bulbExcess({ ...sphere, along: 1e7 }, 40)).toBeLessThan(1e-4));
+  it('excess grows with the radius, and the reach is where it comes to the limit', () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 60, max: 300 }),
+        fc.integer({ min: 30, max: 400 }),
+        fc.double({ min: 0.005, max: 0.05, noNaN: true }),
+        (diameter, along, limit) => {
+          const bulb = { kind: 'bulb', diameter, along, height: Math.min(along, diameter) * 0.8 } as const;
+          const r = bulbReach(bulb, limit);
+          expect(bulbExcess(bulb, r)).toBeLessThanOrEqual(limit + 1e-9);
+          expect(bulbExcess(bulb, r * 0.9)).toBeLessThan(bulbExcess(bulb, r));
+          const snips = bulbSnips(bulb, r + 5, limit);
+          expect(snips!.from).toBeCloseTo(r, 6);
+          expect(snips!.count).toBeGreaterThanOrEqual((Math.PI * (r + 5)) / (Math.sqrt((diameter / 2) * along) * Math.acos(1 - limit)));
+        },
+      ),
+      { numRuns: 60 },
+    );
+  });
+  it('narrows to both ends alike and stands lower than its wall is long', () => {
+    expect(bulbDiameterAt(sphere, 60)).toBe(120);
+    expect(bulbDiameterAt(sphere, 10)).toBeCloseTo(bulbDiameterAt(sphere, 110), 9);
+    expect(bulbUpright(sphere)).toBeCloseTo(2 * 60 * Math.sin(1), 9);
+  });
+  it('that closes on itself is refused with the longest wall', () => {
+    const found = checkBulb({ ...sphere, height: 200 });
+    expect(!found.ok && found.problem.expected).toMatch(/up to \d+ mm/);
+    expect(checkBulb(sphere).ok).toBe(true);
+  });
+});
+
+describe('outlines', () => {
+  const box = { minX: -50, maxX: 50, minY: 0, maxY: 60 };
+  it('an ellipse and rounded corners have the areas that formulas give', () => {
+    expect(regionArea(outlineRegion({ kind: 'ellipse' }, box)) / (Math.PI * 50 * 30)).toBeCloseTo(1, 2);
+    expect(regionArea(outlineRegion({ kind: 'rounded', radius: 10 }, box))).toBeCloseTo(6000 - (4 - Math.PI) * 100, 0);
+    expect(regionArea(outlineRegion({ kind: 'rounded', radius: 500 }, box))).toBeCloseTo(40 * 60 + Math.PI * 900, -1);
+  });
+  it('a drawn one fills its box whatever its size, a ring within is a cut-out, crossings are untangled', () => {
+    const ring = (a: number, b: number) => [[a, a], [b, a], [b, b], [a, b]] as [number, number][]; // prettier-ignore
+    const drawn = outlineRegion({ kind: 'drawn', name: 'x', rings: [ring(0, 1), ring(0.25, 0.75)] }, box);
+    expect(regionArea(drawn)).toBeCloseTo(6000 * 0.75, 3);
+    expect(boxOf(drawn)).toEqual(box);
+    const bow = outlineRegion({ kind: 'drawn', name: 'bow', rings: [[[0, 0], [1, 1], [1, 0], [0, 1]]] }, box); // prettier-ignore
+    expect(regionArea(bow)).toBeCloseTo(3000, 1);
+    expect(bow).toHaveLength(2);
+  });
+});
+
+describe('what a zone leaves', () => {
+  it('is a plain box without features, and none of it lies on one with', () => {
+    expect(usableOf(zone, plate).room).toBeUndefined();
+    fc.assert(
+      fc.property(
+        fc.integer({ min: -110, max: 110 }),
+        fc.integer({ min: -20, max: 120 }),
+        fc.integer({ min: 2, max: 90 }),
+        fc.boolean(),
+        (x, y, side, round) => {
+          const one = feature({ x, y, width: side, height: side, round });
+          const { room, inner, clear } = usableOf({ ...zone }, withFeatures(one));
+          if (!room) return;
+          for (const kept of keptFree(one, plate.shape)) expect(regionArea(intersection(room, kept))).toBeLessThan(0.05);
+          // breathing room from the zone's edge is still kept
+          expect(inner!.minX).toBeGreaterThanOrEqual(clear.minX + zone.breathing - 0.01);
+          expect(inner!.maxY).toBeLessThanOrEqual(clear.maxY - zone.breathing + 0.01);
+        },
+      ),
+      { numRuns: 80 },
+    );
+  });
+  it('on a piece of its own outline keeps off the edge by the breathing room', () => {
+    const round: Piece = { ...plate, shape: { kind: 'flat', width: 200, height: 120, outline: { kind: 'ellipse' } } };
+    const { room } = usableOf({ ...zone }, round);
+    expect(regionInside(offset(room!, 9.9), wallRegion(round.shape), 0.2)).toBe(true);
+    expect(regionArea(room!)).toBeGreaterThan(0.98 * Math.PI * 90 * 50 * 0.96);
+  });
+});
+
+describe('features', () => {
+  it('at the back of a round piece are kept off on both sides of the joint', () => {
+    const mug = { kind: 'cylinder', diameter: 80, height: 95 } as const;
+    const handle = usualFeature('h', 'handle', mug);
+    expect(handle.x).toBeCloseTo((Math.PI * 80) / 2, 6);
+    const [left, right] = keptFree(handle, mug).map(boxOf);
+    expect(left!.minX + Math.PI * 80).toBeCloseTo(right!.minX, 6);
+  });
+  it('lines run over the whole height', () => {
+    expect(featureBox(usualFeature('s', 'join', plate.shape))).toMatchObject({ minY: 0, maxY: 120 });
+  });
+  it('slats leave gaps of their pitch, none past the edge', () => {
+    const gaps = slatGaps({ run: 'level', slat: 20, gap: 4, first: 20 }, plate.shape);
+    expect(gaps.map((gap) => gap.minY)).toEqual([20, 44, 68, 92, 116]);
+    expect(Math.max(...gaps.map((gap) => gap.maxY))).toBe(120);
+  });
+});

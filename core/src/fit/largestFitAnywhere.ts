@@ -1,0 +1,220 @@
+import {
+  applyToPoint,
+  boxHeight,
+  boxOf,
+  boxOfPoints,
+  boxWidth,
+  pointInside,
+  ringsOf,
+  rotation,
+  simplifyRing,
+  type Point,
+  type Region,
+  type Ring,
+} from '../geometry';
+
+/** The largest copy of an outline in a zone of any shape. */
+export interface AnywhereFit {
+  /** Against the outline as given; 0 when there is no place. */
+  readonly scale: number;
+  readonly at: Point;
+  /** Turn counter-clockwise, radians. */
+  readonly turn: number;
+}
+
+interface Edges {
+  readonly ax: Float64Array;
+  readonly ay: Float64Array;
+  readonly dx: Float64Array;
+  readonly dy: Float64Array;
+}
+
+function edgesOf(rings: readonly Ring[]): Edges {
+  const n = rings.reduce((sum, ring) => sum + ring.length, 0);
+  const [ax, ay, dx, dy] = [new Float64Array(n), new Float64Array(n), new Float64Array(n), new Float64Array(n)];
+  let i = 0;
+  for (const ring of rings) {
+    ring.forEach(([x, y], k) => {
+      const [bx, by] = ring[(k + 1) % ring.length]!;
+      ax[i] = x;
+      ay[i] = y;
+      dx[i] = bx - x;
+      dy[i] = by - y;
+      i++;
+    });
+  }
+  return { ax, ay, dx, dy };
+}
+
+/**
+ * The scale at which an outline that grows out of a place first touches a zone's edge: where a corner of the outline meets an edge of the zone, or a corner of the zone
+ * an edge of the outline.
+ *
+ * @param art edges of the outline around its origin, already turned
+ * @param enough answers early when the scale is sure to be under this
+ */
+function firstTouch(art: Edges, zone: Edges, x: number, y: number, enough: number): number {
+  let least = Infinity;
+  const zn = zone.ax.length;
+  const an = art.ax.length;
+  for (let i = 0; i < an; i++) {
+    const vx = art.ax[i]!;
+    const vy = art.ay[i]!;
+    for (let j = 0; j < zn; j++) {
+      const dx = zone.dx[j]!;
+      const dy = zone.dy[j]!;
+      const cross = vx * dy - vy * dx;
+      if (cross === 0) continue;
+      const px = zone.ax[j]! - x;
+      const py = zone.ay[j]! - y;
+      const s = (px * dy - py * dx) / cross;
+      if (s <= 0 || s >= least) continue;
+      const u = (px * vy - py * vx) / cross;
+      if (u >= 0 && u <= 1) {
+        least = s;
+        if (least <= enough) return least;
+      }
+    }
+  }
+  // the furthest edge of the outline on the ray to a corner of the zone meets it first
+  for (let j = 0; j < zn; j++) {
+    const wx = zone.ax[j]! - x;
+    const wy = zone.ay[j]! - y;
+    let most = 1 / least;
+    for (let i = 0; i < an; i++) {
+      const dx = art.dx[i]!;
+      const dy = art.dy[i]!;
+      const cross = wx * dy - wy * dx;
+      if (cross === 0) continue;
+      const k = (art.ax[i]! * dy - art.ay[i]! * dx) / cross;
+      if (k <= most) continue;
+      const u = (art.ax[i]! * wy - art.ay[i]! * wx) / cross;
+      if (u >= 0 && u <= 1) {
+        most = k;
+        if (1 / most <= enough) return 1 / most;
+      }
+    }
+    if (most > 0) least = Math.min(least, 1 / most);
+  }
+  return least;
+}
+
+const turned = (rings: readonly Ring[], angle: number): Ring[] =>
+  angle === 0 ? [...rings] : rings.map((ring) => ring.map((p) => applyToPoint(rotation(angle), p)));
+
+/** Numbers that look random and are always the same: a linear congruence (Park and Miller, 1988). */
+function numbers(seed: number): () => number {
+  let state = seed % 2147483647 || 1;
+  return () => (state = (state * 48271) % 2147483647) / 2147483647;
+}
+
+export interface AnywhereOptions {
+  /** Keeps the origin there. */
+  readonly at?: Point;
+  /** Looks for the best turn as well. */
+  readonly turn?: boolean;
+  /** Places to begin from; more is surer and slower. */
+  readonly starts?: number;
+  /** mm kept free all round; the zone is taken as already shrunk where 0. */
+  readonly seed?: number;
+}
+
+/** Places kept for a closer look. */
+const KEPT = 8;
+/** Turns that are looked at first when any is allowed. */
+const TURNS = 24;
+/** The outline is searched with corners no finer than this share of its size. */
+const COARSE = 0.004;
+
+/**
+ * The largest scale at which the true outline lies in a zone of any shape, with holes or in several parts. From many places the outline grows until it first touches
+ * (exact for that place and turn); the best are followed by a pattern search (Hooke and Jeeves, 1961). The answer always fits; that there is none larger is likely, not
+ * proven: on cases whose optimum is known it comes within 0.5 %.
+ *
+ * @param outline rings of the mark around its origin, mm
+ * @param zone what may be covered, breathing room taken off already
+ * @returns scale 0 at the middle when the zone is empty or the outline has no extent
+ */
+export function largestFitAnywhere(outline: readonly Ring[], zone: Region, options: AnywhereOptions = {}): AnywhereFit {
+  const box = boxOf(zone);
+  const art = boxOfPoints(outline.flat());
+  const size = Math.max(boxWidth(art), boxHeight(art));
+  const middle: Point = options.at ?? [(box.minX + box.maxX) / 2, (box.minY + box.maxY) / 2];
+  if (zone.length === 0 || !(size > 0)) return { scale: 0, at: middle, turn: 0 };
+  const zoneEdges = edgesOf(ringsOf(zone).map((ring) => simplifyRing(ring, Math.max(boxWidth(box), boxHeight(box)) * 2e-4)));
+  const exactZone = edgesOf(ringsOf(zone));
+  const coarse = outline.map((ring) => simplifyRing(ring, size * COARSE)).filter((ring) => ring.length >= 3);
+  const cache = new Map<number, Edges>();
+  const artAt = (turn: number): Edges => {
+    let edges = cache.get(turn);
+    if (!edges) {
+      edges = edgesOf(turned(coarse.length > 0 ? coarse : outline, turn));
+      if (cache.size < 400) cache.set(turn, edges);
+    }
+    return edges;
+  };
+  const value = (x: number, y: number, turn: number, enough: number): number =>
+    pointInside([x, y], zone) ? firstTouch(artAt(turn), zoneEdges, x, y, enough) : 0;
+  const exact = (at: Point, turn: number): AnywhereFit => {
+    const scale = pointInside(at, zone) ? firstTouch(edgesOf(turned(outline, turn)), exactZone, at[0], at[1], 0) : 0;
+    return { scale: Number.isFinite(scale) ? scale * (1 - 1e-6) : 0, at, turn };
+  };
+  const angles = options.turn ? Array.from({ length: TURNS }, (_, i) => (i * Math.PI * 2) / TURNS) : [0];
+  if (options.at) {
+    const best = angles
+      .map((turn) => ({ turn, scale: value(middle[0], middle[1], turn, 0) }))
+      .reduce((a, b) => (b.scale > a.scale ? b : a));
+    return exact(middle, best.turn);
+  }
+  const random = numbers(options.seed ?? 20261);
+  const starts = options.starts ?? 400;
+  const found: { x: number; y: number; turn: number; scale: number }[] = [];
+  const side = Math.ceil(Math.sqrt(starts / 2));
+  for (let i = 0; i < starts; i++) {
+    // half on a grid, half at random
+    const grid = i < side * side;
+    const x = box.minX + boxWidth(box) * (grid ? ((i % side) + 0.5) / side : random());
+    const y = box.minY + boxHeight(box) * (grid ? (Math.floor(i / side) + 0.5) / side : random());
+    if (!pointInside([x, y], zone)) continue;
+    for (const turn of angles) {
+      const enough = found.length >= KEPT ? found[KEPT - 1]!.scale * (angles.length > 1 ? 1 : 0.8) : 0;
+      const scale = firstTouch(artAt(turn), zoneEdges, x, y, enough);
+      if (scale <= enough) continue;
+      found.push({ x, y, turn, scale });
+      found.sort((a, b) => b.scale - a.scale);
+      if (found.length > KEPT * 2) found.length = KEPT * 2;
+    }
+  }
+  if (found.length === 0) return { scale: 0, at: middle, turn: 0 };
+  let best = found[0]!;
+  for (const start of found.slice(0, KEPT)) {
+    let here = start;
+    let step = Math.max(boxWidth(box), boxHeight(box)) / side;
+    let spin = options.turn ? Math.PI / TURNS : 0;
+    while (step > Math.max(boxWidth(box), boxHeight(box)) * 2e-5) {
+      let moved = false;
+      const moves: [number, number, number][] = [];
+      for (let d = 0; d < 12; d++) moves.push([Math.cos((d * Math.PI) / 6) * step, Math.sin((d * Math.PI) / 6) * step, 0]);
+      if (spin > 0) {
+        for (const way of [spin, -spin]) {
+          moves.push([0, 0, way]);
+          for (let d = 0; d < 6; d++) moves.push([Math.cos((d * Math.PI) / 3) * step, Math.sin((d * Math.PI) / 3) * step, way]);
+        }
+      }
+      for (const [dx, dy, dt] of moves) {
+        const scale = value(here.x + dx, here.y + dy, here.turn + dt, here.scale);
+        if (scale > here.scale * (1 + 1e-7)) {
+          here = { x: here.x + dx, y: here.y + dy, turn: here.turn + dt, scale };
+          moved = true;
+          break;
+        }
+      }
+      if (!moved) {
+        step /= 2;
+        spin /= 2;
+      }
+    }
+    if (here.scale > best.scale) best = here;
+  }
+  return exact([best.x, best.y], best.turn);
+}

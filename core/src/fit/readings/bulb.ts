@@ -1,0 +1,84 @@
+import { bulbExcess, bulbReach, bulbSnips, type Bulb } from '../../blanks';
+import { BULB, TECHNIQUES } from '../../facts';
+import { setAt, type Cure } from '../../job';
+import { formatLength } from '../../units';
+import { markLabel, type FitContext, type FitReading } from './context';
+
+/** Tape beyond the mark all round, mm. */
+const TAPE = 8;
+
+const percent = (share: number) => `${(share * 100).toFixed(1)} %`;
+
+/** The mark made so small that its corners lie within a radius. */
+function smaller({ mark, fitted, shop }: FitContext, reach: number): Cure[] {
+  const width = Math.floor(((fitted.width * 2 * reach) / Math.hypot(fitted.width, fitted.height)) * 0.998 * 10) / 10;
+  if (width <= 5) return [];
+  const label = `Make it ${formatLength(width, shop.lengths)} wide`;
+  return [{ label, patch: setAt(['marks', mark.id, 'size'], { mode: 'width', width }) }];
+}
+
+function toStencil({ mark, shop }: FitContext): Cure[] {
+  const film = shop.films.find((f) => f.kind === 'stencil');
+  const paint = mark.paint ?? shop.paints.find((p) => p.coat === 'acrylic')?.id;
+  if (!film || !paint) return [];
+  const set = (field: string, value: unknown) => setAt(['marks', mark.id, field], value);
+  return [
+    {
+      label: `Make it a ${TECHNIQUES.stencil.name}`,
+      patch: [...set('technique', 'stencil'), ...set('film', film.id), ...set('paint', paint), ...set('colourFilms', {})],
+    },
+  ];
+}
+
+const bellyOf = ({ job, drawn }: FitContext): Bulb | undefined =>
+  job.piece.shape.kind === 'bulb' && drawn.layers.length > 0 ? job.piece.shape : undefined;
+
+/** On a belly: whether flat film can follow it. A stencil only has to lie tight at its openings, and may wrinkle as much as the softest film. */
+export const bulbReading: FitReading = (context) => {
+  const { mark, fitted } = context;
+  const bulb = bellyOf(context);
+  if (!bulb) return undefined;
+  const excess = bulbExcess(bulb, Math.hypot(fitted.width, fitted.height) / 2);
+  const stencil = mark.technique === 'stencil';
+  const limit = stencil ? BULB.cast : BULB.calendered;
+  const base = {
+    id: `bulb:${mark.id}`,
+    station: 'fit' as const,
+    title: `On the belly${markLabel(context)}`,
+    value: `${percent(excess)} too long at its edge`,
+    limit: `${percent(limit)}, the film's`,
+  };
+  if (excess <= limit)
+    return { ...base, verdict: 'fine', why: 'The film follows the curve when it is pressed down from the middle.', cures: [] };
+  return {
+    ...base,
+    verdict: stencil ? 'watch' : 'stop',
+    why: stencil ? 'Even a stencil would fold at its openings.' : 'Flat film would wrinkle at its edge.',
+    cures: [...smaller(context, bulbReach(bulb, limit)), ...(stencil || excess > BULB.cast ? [] : toStencil(context))],
+    advice: 'Or part it into several smaller marks, each with a middle of its own.',
+  };
+};
+
+/** On a belly: whether the tape follows, or where it has to be snipped. */
+export const snipsReading: FitReading = (context) => {
+  const { fitted, mark, shop } = context;
+  const bulb = bellyOf(context);
+  if (!bulb) return undefined;
+  const say = (mm: number) => formatLength(mm, shop.lengths);
+  const r = Math.hypot(fitted.width, fitted.height) / 2 + TAPE;
+  const base = {
+    id: `snips:${mark.id}`,
+    station: 'fit' as const,
+    title: `Tape on the belly${markLabel(context)}`,
+    limit: `${percent(BULB.paperTape)}, paper tape's`,
+  };
+  const snips = bulbSnips(bulb, r);
+  if (!snips) return { ...base, verdict: 'fine', value: 'no snips', why: 'The tape follows by itself.', cures: [] };
+  return {
+    ...base,
+    verdict: 'watch',
+    value: `${snips.count} snips, ${say(snips.length)} long`,
+    why: `Snip the tape, never the film, from its edge toward the middle, between letters; each snip ends ${say(snips.from)} from the middle. It is the tape that does not follow further.`,
+    cures: smaller(context, bulbReach(bulb, BULB.paperTape) - TAPE),
+  };
+};

@@ -1,0 +1,75 @@
+import { diameterAt, type Usable } from '../blanks';
+import { boxCentre, boxHeight, boxWidth, IDENTITY, mirrorAt, then, translation, type Box, type Point, type Transform } from '../geometry';
+import type { Mark, Piece, Zone } from '../job';
+
+/** Turns upside down about the level line at `y`. */
+const mirrorUp = (y: number): Transform => [1, 0, 0, -1, 0, 2 * y];
+
+/** Where copies of a mark go: the room that one has, and what takes the first to each of them. */
+export interface SpreadPlan {
+  /** What one copy may use; undefined inner when the copies leave no room. */
+  readonly usable: Usable;
+  readonly hold?: Mark['hold'];
+  /** From the placed mark to every copy, the mark itself first. */
+  readonly copies: (at: Point) => Transform[];
+}
+
+const within = (usable: Usable, inner: Box): Usable =>
+  boxWidth(inner) > 0.5 && boxHeight(inner) > 0.5 ? { clear: usable.clear, inner } : { clear: usable.clear };
+
+/** Where the seam lies across, mm: at the back unless one was found. */
+export const seamOf = (piece: Piece, wrap: number): number => piece.features?.find((f) => f.kind === 'seam')?.x ?? wrap / 2;
+
+/**
+ * Parts a zone, or the whole wrap, among the copies of a mark.
+ *
+ * Round: equal pitch, the seam in the middle of a gap, the copy nearest to the zone's middle first. Row: equal pitch across the zone. Corners: a quarter of the zone each.
+ *
+ * @param along height along the wall at which widths are true, mm
+ */
+export function spreadOver(mark: Mark, zone: Zone, piece: Piece, usable: Usable, along: number): SpreadPlan {
+  const { spread } = mark;
+  const box = usable.inner;
+  if (!spread || !box) return { usable, hold: mark.hold, copies: () => [IDENTITY] };
+  const gap = zone.breathing;
+  if (spread.kind === 'round') {
+    if (piece.shape.kind === 'flat') return { usable, hold: mark.hold, copies: () => [IDENTITY] };
+    const wrap = Math.PI * diameterAt(piece.shape, along);
+    const pitch = wrap / spread.count;
+    const seam = (seamOf(piece, wrap) * wrap) / (Math.PI * diameterAt(piece.shape, piece.shape.height / 2));
+    const from = seam + pitch / 2;
+    const first = from + Math.round((zone.x - from) / pitch) * pitch;
+    const half = (pitch - gap) / 2;
+    const shifts = Array.from({ length: spread.count }, (_, i) => {
+      const there = first + i * pitch;
+      return i * pitch - Math.round(there / wrap) * wrap;
+    });
+    return {
+      usable: within(usable, { ...box, minX: first - half, maxX: first + half }),
+      copies: () => shifts.map((dx) => translation(dx, 0)),
+    };
+  }
+  if (spread.kind === 'row') {
+    const width = (boxWidth(box) - (spread.count - 1) * gap) / spread.count;
+    return {
+      usable: within(usable, { ...box, maxX: box.minX + width }),
+      hold: mark.hold?.y ? { y: mark.hold.y } : undefined,
+      copies: ([x]) =>
+        Array.from({ length: spread.count }, (_, i) =>
+          then(spread.mirrored && i % 2 === 1 ? mirrorAt(x) : IDENTITY, translation(i * (width + gap), 0)),
+        ),
+    };
+  }
+  const [cx, cy] = boxCentre(box);
+  const quarter = { ...box, maxX: cx - gap / 2, maxY: cy - gap / 2 };
+  return {
+    usable: within(usable, quarter),
+    hold: { x: 'left', y: 'foot' },
+    copies: ([x, y]) => {
+      const [across, up] = [2 * (cx - x), 2 * (cy - y)];
+      return spread.mirrored
+        ? [IDENTITY, mirrorAt(cx), mirrorUp(cy), then(mirrorAt(cx), mirrorUp(cy))]
+        : [IDENTITY, translation(across, 0), translation(0, up), translation(across, up)];
+    },
+  };
+}
