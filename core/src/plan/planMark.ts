@@ -70,6 +70,8 @@ export interface Variant {
   readonly flat: readonly Layer[];
   readonly inspections: readonly LayerInspection[];
   readonly missing: readonly string[];
+  /** Size of its letters, mm an em. */
+  readonly em: number;
 }
 
 /** What fitting keeps for the readings, besides the plan. */
@@ -236,7 +238,11 @@ export function fitOne(job: Job, mark: Mark, zone: Zone, shop: Shop, faces: Face
         f.drawn.layers.length > 0 && em(f) > least * (1 + 1e-6) ? fit(rows[i]!, sizedAs(rows[i]!.mark, f, least / f.drawn.perUnit)) : f,
       );
     }
-    const tightest = fittings.reduce((a, b) => (b.drawn.layers.length > 0 && (a.drawn.layers.length === 0 || b.fitted.width > a.fitted.width) ? b : a)); // prettier-ignore
+    // the smallest letters decide, among equals the longest words
+    const tighter = (a: Fitting, b: Fitting) =>
+      a.drawn.layers.length === 0 ||
+      (b.drawn.layers.length > 0 && (em(b) < em(a) * (1 - 1e-6) || (em(b) < em(a) * (1 + 1e-6) && b.fitted.width > a.fitted.width)));
+    const tightest = fittings.reduce((a, b) => (tighter(a, b) ? b : a));
     main = tightest;
     variants = fittings.map((f, i) => ({
       row: rows[i]!.row.id,
@@ -246,6 +252,7 @@ export function fitOne(job: Job, mark: Mark, zone: Zone, shop: Shop, faces: Face
       flat: f.flat,
       inspections: f.inspections,
       missing: [...new Set(f.drawn.missing.map((m) => m.character))],
+      em: em(f),
     }));
   } else main = fitOnce(job, mark, zone, shop, faces, memo, quick);
   const behind = GROUNDS[job.piece.ground].clear
@@ -372,6 +379,7 @@ export function drawReadings(work: FittingWork, job: Job, shop: Shop, faces: Fac
       ],
     });
   }
+  readings.push(...joinReading(work, label), ...termsReading(work, job, shop, label));
   const unsuited = work.plan.inspections.filter(({ film }) => FILM_KINDS[film.kind].stays !== (mark.technique === 'decal'));
   if (unsuited.length > 0 && !(mark.technique === 'decal' && job.piece.use.dryShort)) {
     const film = unsuited[0]!.film;
@@ -411,6 +419,68 @@ export function drawReadings(work: FittingWork, job: Job, shop: Shop, faces: Fac
     });
   }
   return readings;
+}
+
+/** Where joined letters had to be moved together, and where they could not be. */
+function joinReading(work: FittingWork, label: string): Reading[] {
+  const { closedUp } = work.drawn;
+  const { mark } = work.plan;
+  if (mark.artwork.kind !== 'text' || !mark.artwork.lines.some((line) => line.joined)) return [];
+  const apart = closedUp.filter((c) => c.by === undefined);
+  const closed = closedUp.filter((c) => c.by !== undefined);
+  const named = (list: typeof closedUp) => [...new Set(list.map((c) => `“${c.pair}”`))].slice(0, 12).join(', ');
+  return [
+    {
+      id: `joined:${mark.id}`,
+      station: 'draw',
+      verdict: apart.length > 0 ? 'watch' : 'fine',
+      title: `Letters joined${label}`,
+      value: closed.length === 0 ? 'all touch by themselves' : `${closed.length} moved`,
+      limit: 'every letter touches the next',
+      why:
+        apart.length > 0
+          ? `${named(apart)} cannot be moved together: the word falls into parts there.`
+          : closed.length > 0
+            ? `Closed up until they touch at ${named(closed)}; the rest touched already.`
+            : 'The word is one piece of film.',
+      cures:
+        apart.length > 0
+          ? [
+              {
+                label: 'Let the letters stand as they are',
+                patch: mark.artwork.lines
+                  .filter((l) => l.joined)
+                  .map((l) => ({ op: 'set' as const, path: ['marks', mark.id, 'artwork', 'lines', l.id, 'joined'], value: false })),
+              },
+            ]
+          : [],
+      advice: apart.length > 0 ? 'Or choose a script whose letters reach each other.' : undefined,
+    },
+  ];
+}
+
+/** Whether artwork may be sold: a job for sale stops at a drawing or a face that is for private use. */
+function termsReading(work: FittingWork, job: Job, shop: Shop, label: string): Reading[] {
+  const { artwork, id } = work.plan.mark;
+  if (!job.forSale || artwork.kind !== 'drawing' || !artwork.shelf) return [];
+  const item = shop.shelf?.find((s) => s.id === artwork.shelf);
+  if (!item || item.permitted === 'sale') return [];
+  return [
+    {
+      id: `terms:${id}`,
+      station: 'draw',
+      verdict: item.permitted === 'private' ? 'stop' : 'watch',
+      title: `Terms of use${label}`,
+      value: item.permitted === 'private' ? 'private use only' : 'not known',
+      limit: 'may be sold',
+      why:
+        item.permitted === 'private'
+          ? `“${item.name}” may be used in private only, and this job is for sale.`
+          : `Nobody has said whether “${item.name}” may be sold.`,
+      cures: [{ label: 'This job is not for sale', patch: [{ op: 'set', path: ['forSale'], value: false }] }],
+      advice: 'Ask where it came from for terms that allow a sale, or take another drawing.',
+    },
+  ];
 }
 
 /** Readings of one fitted mark; a mark with nothing to cut has none. */

@@ -6,6 +6,7 @@ import { filmTaken, marksCut, type Film, type Id, type Job, type JobId, type Rea
 import { HORIZON_DAYS, scheduleReadings, solveSchedule, workingWindows, type JobSchedule, type Schedule } from '../schedule';
 import { formatLength, MINUTE_MS } from '../units';
 import { benchOf, stepFacts, type Bench } from './bench';
+import { listReadings, variantReadings } from './listReadings';
 import { keyOf, Memo } from './memo';
 import { cutParts, ownLayouts, planLayers, planRecipe, type CutSoFar, type LayerPlan } from './planJob';
 import { drawReadings, fitOne, markReadings, seenAgainst, type MarkPlan } from './planMark';
@@ -114,7 +115,9 @@ export function planWorkshop(
     );
     readings.set(job.id, [
       ...measureReadings(job.piece, job.zones, shop.lengths),
+      ...listReadings(job),
       ...works.flatMap((work) => drawReadings(work, job, shop, faces)),
+      ...works.flatMap((work) => variantReadings(work.plan, job, shop)),
       ...works.flatMap((work) => {
         const { job: id, mark, behind } = { job: job.id, ...work.plan };
         const key = keyOf(

@@ -16,23 +16,27 @@ interface Props {
   /** Shift while it is dragged, mm. */
   shift?: readonly [number, number];
   outline?: boolean;
+  /** Only the mark itself, without its copies. */
+  single?: boolean;
 }
 
 /** A mark as it is seen, in its films' colours, on the wall. */
-export const MarkShapes = memo(function MarkShapes({ plan, shop, shift = [0, 0], outline = false }: Props) {
+export const MarkShapes = memo(function MarkShapes({ plan, shop, shift = [0, 0], outline = false, single = false }: Props) {
   return (
     <InMm at={shift}>
-      {plan.flat.map((layer) => (
-        <path
-          key={layer.film}
-          d={regionPath(layer.region)}
-          fill={layerColour(plan, layer.film, shop)}
-          fillRule="evenodd"
-          stroke={outline ? 'var(--color-primary)' : 'color-mix(in oklab, var(--color-base-content) 45%, transparent)'}
-          strokeWidth={outline ? 1.4 : 0.5}
-          vectorEffect="non-scaling-stroke"
-        />
-      ))}
+      {[plan.flat, ...(single ? [] : plan.copies.map((copy) => copy.flat))].flatMap((flat, c) =>
+        flat.map((layer) => (
+          <path
+            key={`${c}${layer.film}`}
+            d={regionPath(layer.region)}
+            fill={layerColour(plan, layer.film, shop)}
+            fillRule="evenodd"
+            stroke={outline ? 'var(--color-primary)' : 'color-mix(in oklab, var(--color-base-content) 45%, transparent)'}
+            strokeWidth={outline ? 1.4 : 0.5}
+            vectorEffect="non-scaling-stroke"
+          />
+        )),
+      )}
     </InMm>
   );
 });

@@ -15,5 +15,6 @@ export const isWood = (piece: Piece): boolean => GROUNDS[piece.ground].material 
 export function shapeWords(shape: Shape, system: LengthSystem): string {
   if (shape.kind === 'flat') return '';
   const say = (mm: number) => formatLength(mm, system);
+  if (shape.kind === 'bulb') return `${say(shape.diameter)} at the belly · `;
   return shape.kind === 'cylinder' ? `${say(shape.diameter)} across · ` : `${say(shape.rim)} rim · ${say(shape.foot)} foot · `;
 }

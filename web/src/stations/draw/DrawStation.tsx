@@ -123,7 +123,7 @@ export function DrawStation({ job, plan, shop, edit, mark, chooseMark }: Station
             label={`${mark?.name ?? 'mark'}, outlines`}
             most={14}
           >
-            <MarkShapes plan={fitted} shop={shop} />
+            <MarkShapes plan={fitted} shop={shop} single />
           </Scaled>
         ) : (
           <p className="bg-base-100 text-base-content m-auto max-w-sm rounded-lg p-5 text-center">

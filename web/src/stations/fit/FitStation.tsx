@@ -14,6 +14,8 @@ import { Choice, LengthWord, Sentence, Switch } from '../../ui/tokens';
 import { DrawingHead, MarkTabs, Readings, StationLayout, type StationProps } from '../job/station';
 import { JigCard } from './JigCard';
 import { Movable } from './Movable';
+import { PlaceWords } from './PlaceWords';
+import { SpreadWords } from './SpreadWords';
 
 function Places({ places, bend }: { places: readonly Point[]; bend: (point: Point) => Point }) {
   const { x, y } = useScale();
@@ -32,7 +34,7 @@ function Places({ places, bend }: { places: readonly Point[]; bend: (point: Poin
 /** What the drawing of Fit looks at: the zones in use with room around them, or the whole wall when it is not much larger. */
 function viewOf(job: StationProps['job'], whole: boolean) {
   const wall = wallBox(job.piece.shape);
-  if (whole || job.piece.shape.kind === 'flat') return flatBox(wall, job.piece.shape);
+  if (whole || job.piece.shape.kind === 'flat' || job.marks.some((m) => m.spread?.kind === 'round')) return flatBox(wall, job.piece.shape);
   const reach = Math.max(...job.zones.map((z) => Math.abs(z.x) + z.width / 2)) * 1.5;
   return flatBox({ ...wall, minX: Math.max(wall.minX, -reach), maxX: Math.min(wall.maxX, reach) }, job.piece.shape);
 }
@@ -47,6 +49,7 @@ function handyBelow(width: number, system: StationProps['shop']['lengths']): num
 export function FitStation({ job, plan, shop, edit, mark, chooseMark }: StationProps) {
   const [shown, setShown] = useState<string>();
   const [whole, setWhole] = useState(false);
+  const [turn, setTurn] = useState(0);
   const system = shop.lengths;
   const chosen = plan.marks.find((m) => m.mark.id === mark?.id);
   const reading = plan.readings.find((r) => r.id === shown);
@@ -92,7 +95,22 @@ export function FitStation({ job, plan, shop, edit, mark, chooseMark }: StationP
         </Scaled>
         <div className="flex flex-col gap-2 px-3 pb-3">
           <h3 className="text-[0.86rem] font-bold">As it is seen</h3>
-          <FrontView piece={job.piece} marks={plan.marks} shop={shop} className={round ? 'h-56' : 'h-36'} />
+          <FrontView piece={job.piece} marks={plan.marks} shop={shop} className={round ? 'h-56' : 'h-36'} turn={turn} />
+          {round && (
+            <label className="quiet flex items-center gap-2 text-[0.8rem]">
+              Turn
+              <input
+                type="range"
+                className="range range-xs"
+                aria-label="Turn the piece"
+                min={-180}
+                max={180}
+                step={5}
+                value={Math.round((turn * 180) / Math.PI)}
+                onChange={(event) => setTurn((Number(event.target.value) * Math.PI) / 180)}
+              />
+            </label>
+          )}
           {chosen && round && (
             <p className="quiet text-[0.8rem] leading-snug">
               Foot stop {formatLength(chosen.fitted.box.minY, system)}
@@ -181,10 +199,7 @@ export function FitStation({ job, plan, shop, edit, mark, chooseMark }: StationP
               system={system}
               onChange={(mm) => edit(setAt(['zones', zone.id, 'breathing'], mm), 'Change the breathing room')}
             />{' '}
-            of breathing room,{' '}
-            {mark.offset.x === 0 && mark.offset.y === 0
-              ? 'centred'
-              : `moved ${formatLength(Math.abs(mark.offset.x), system)} ${mark.offset.x < 0 ? 'left' : 'right'} and ${formatLength(Math.abs(mark.offset.y), system)} ${mark.offset.y < 0 ? 'down' : 'up'}`}
+            of breathing room, <PlaceWords mark={mark} edit={edit} system={system} />
             {shape.kind === 'taper' && (
               <>
                 ,{' '}
@@ -207,6 +222,7 @@ export function FitStation({ job, plan, shop, edit, mark, chooseMark }: StationP
             />
             .
           </Sentence>
+          <SpreadWords job={job} mark={mark} edit={edit} />
           {!inner && <p className="text-error text-sm">The zone is smaller than its breathing room: see Measure.</p>}
         </div>
       )}

@@ -5,7 +5,7 @@ import { contrastOf } from '@kolleta/core/fit';
 import { newId } from '../../storage/newId';
 
 /** What stands behind a clear piece until the user says: a drink in a round one, a slate wall behind a flat one. */
-const BEHIND = { cylinder: '#6b4a2b', taper: '#6b4a2b', flat: '#4d6470' };
+const BEHIND = { cylinder: '#6b4a2b', taper: '#6b4a2b', bulb: '#6b4a2b', flat: '#4d6470' };
 
 /** A piece like a blank. */
 export const pieceOf = (blank: Blank): Piece => ({

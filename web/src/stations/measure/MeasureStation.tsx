@@ -1,7 +1,8 @@
-import { rhoAt, sectorOf, usualBreathing, wallBox, wallOf } from '@kolleta/core/blanks';
+import { useState } from 'react';
+import { rhoAt, sectorOf, wallBox, wallOf } from '@kolleta/core/blanks';
 import { CONTACTS, GROUNDS, COATS, type CoatId, type Contact, type GroundId } from '@kolleta/core/facts';
 import { growBox } from '@kolleta/core/geometry';
-import { setAt, type Patch, type Zone } from '@kolleta/core/job';
+import { setAt } from '@kolleta/core/job';
 import { formatLength } from '@kolleta/core/units';
 import { Dimension } from '../../drawing/Dimension';
 import { flatBox } from '../../drawing/flatBox';
@@ -11,10 +12,16 @@ import { Scaled } from '../../drawing/Scaled';
 import { WallDrawing } from '../../drawing/WallDrawing';
 import { Choice, CountWord, Sentence, Switch, TextWord } from '../../ui/tokens';
 import { DrawingHead, Readings, StationLayout, type StationProps } from '../job/station';
+import { FeatureWords } from './FeatureWords';
+import { HelpMeasuring } from './HelpMeasuring';
+import { MovableFeature } from './MovableFeature';
+import { OutlineWords } from './OutlineWords';
+import { OwnBlank } from './OwnBlank';
 import { ShapeWords } from './ShapeWords';
 import { TwoMeasures } from './TwoMeasures';
 import { UseWords } from './UseWords';
 import { ZoneWords } from './ZoneWords';
+import { zonesFor } from './zonesFor';
 
 const GROUND_OPTIONS = (Object.entries(GROUNDS) as [GroundId, (typeof GROUNDS)[GroundId]][]).map(([value, g]) => ({
   value,
@@ -33,24 +40,6 @@ const COAT_OPTIONS: readonly { value: CoatId | 'none'; label: string }[] = [
   })),
 ];
 
-/** The zone that a new measure leaves: as large a share of the piece as before. */
-function zonesFor(job: StationProps['job'], shape: StationProps['job']['piece']['shape']): Patch {
-  const [before, after] = [wallOf(job.piece.shape), wallOf(shape)];
-  const [sx, sy] = [after.width / before.width, after.height / before.height];
-  const zones = job.zones.map((z): Zone => {
-    const [width, height] = [z.width * sx, z.height * sy];
-    return {
-      ...z,
-      x: z.x * sx,
-      y: z.y * sy,
-      width,
-      height,
-      breathing: Math.min(z.breathing, usualBreathing(width, height, false)),
-    };
-  });
-  return [...setAt(['piece', 'shape'], shape), ...setAt(['zones'], zones)];
-}
-
 /** The piece: its size, ground and use; its zones. */
 export function MeasureStation({ job, plan, shop, edit, mark }: StationProps) {
   const { piece } = job;
@@ -58,7 +47,8 @@ export function MeasureStation({ job, plan, shop, edit, mark }: StationProps) {
   const system = shop.lengths;
   const set = (field: string, value: unknown, label: string) => edit(setAt(['piece', field], value), label);
   const reshape = (next: typeof shape) => edit(zonesFor(job, next), 'Measure the piece');
-  const zone = job.zones.find((z) => z.id === mark?.zone) ?? job.zones[0]!;
+  const [chosen, chooseZone] = useState<string>();
+  const zone = job.zones.find((z) => z.id === (chosen ?? mark?.zone)) ?? job.zones.find((z) => z.id === mark?.zone) ?? job.zones[0]!;
   const clear = GROUNDS[piece.ground].clear;
   const wall = wallBox(shape);
   const sector = shape.kind === 'taper' ? sectorOf(shape) : undefined;
@@ -83,6 +73,9 @@ export function MeasureStation({ job, plan, shop, edit, mark }: StationProps) {
           most={8}
         >
           <WallDrawing piece={piece} zones={job.zones} active={zone.id} system={system} />
+          {(piece.features ?? []).map((feature) => (
+            <MovableFeature key={feature.id} piece={piece} feature={feature} edit={edit} />
+          ))}
           {shape.kind !== 'taper' && (
             <>
               <Dimension from={[wall.minX, 0]} to={[wall.maxX, 0]} beside={16} system={system} />
@@ -105,6 +98,21 @@ export function MeasureStation({ job, plan, shop, edit, mark }: StationProps) {
           <CountWord label="How many in the set" value={job.count} onChange={(n) => edit(setAt(['count'], n), 'Change the count')} /> ×{' '}
           <TextWord label="Name of the piece" value={piece.name} onChange={(name) => set('name', name, 'Name the piece')} />,{' '}
           <ShapeWords shape={shape} system={system} reshape={reshape} />
+          {shape.kind === 'flat' && (
+            <>
+              <OutlineWords
+                of="piece"
+                outline={shape.outline}
+                width={shape.width}
+                height={shape.height}
+                system={system}
+                onChange={(outline, height) => {
+                  reshape({ kind: 'flat', width: shape.width, height: height ?? shape.height, ...(outline ? { outline } : {}) });
+                }}
+              />
+              ,{' '}
+            </>
+          )}
           of{' '}
           <Choice
             label="Ground"
@@ -165,7 +173,10 @@ export function MeasureStation({ job, plan, shop, edit, mark }: StationProps) {
         )}
       </div>
       <UseWords job={job} edit={edit} />
-      <ZoneWords job={job} zone={zone} shop={shop} edit={edit} mark={mark} />
+      <ZoneWords job={job} zone={zone} shop={shop} edit={edit} chooseZone={chooseZone} />
+      <FeatureWords job={job} shop={shop} edit={edit} />
+      <HelpMeasuring job={job} shop={shop} edit={edit} />
+      <OwnBlank job={job} shop={shop} />
       <Readings plan={plan} edit={edit} mark={mark} stations={['measure']} />
     </StationLayout>
   );

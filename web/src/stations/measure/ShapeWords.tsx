@@ -1,4 +1,4 @@
-import { checkMeasure, checkTaper, diameterAt, diameterFrom, slantOf, uprightOf } from '@kolleta/core/blanks';
+import { checkBulb, checkMeasure, checkTaper, diameterAt, diameterFrom, slantOf, uprightOf } from '@kolleta/core/blanks';
 import type { Shape } from '@kolleta/core/job';
 import { good, type LengthSystem, type Result } from '@kolleta/core/units';
 import { Choice, LengthWord } from '../../ui/tokens';
@@ -18,6 +18,8 @@ function taken(shape: Shape, kind: Shape['kind']): Shape {
   const round = shape.kind === 'flat' ? Math.round(shape.width / 2) : Math.round(diameterAt(shape, height / 2));
   if (kind === 'flat') return { kind, width: shape.kind === 'flat' ? shape.width : round * 2, height };
   if (kind === 'cylinder') return { kind, diameter: round, height };
+  if (kind === 'bulb')
+    return shape.kind === 'bulb' ? shape : { kind, diameter: round, along: Math.round(Math.max(round / 2, height / 2)), height };
   return shape.kind === 'taper' ? shape : { kind, rim: round, foot: Math.round(round * TAPER), height };
 }
 
@@ -69,6 +71,10 @@ export function ShapeWords({ shape, system, reshape }: Props) {
       system={system}
       check={(mm) => {
         const measured = checkMeasure(mm, 'Height');
+        if (measured.ok && shape.kind === 'bulb') {
+          const bulb = checkBulb({ ...shape, height: mm });
+          return bulb.ok ? measured : bulb;
+        }
         if (!measured.ok || shape.kind !== 'taper') return measured;
         const taper = checkTaper({ ...shape, height: mm });
         return taper.ok ? measured : taper;
@@ -85,6 +91,7 @@ export function ShapeWords({ shape, system, reshape }: Props) {
           { value: 'flat', label: 'flat' },
           { value: 'cylinder', label: 'a straight cylinder' },
           { value: 'taper', label: 'tapered' },
+          { value: 'bulb', label: 'bulbous' },
         ]}
         onChange={(kind) => reshape(taken(shape, kind))}
       />
@@ -105,6 +112,29 @@ export function ShapeWords({ shape, system, reshape }: Props) {
         <>
           <Across name="" diameter={shape.diameter} system={system} onChange={(diameter) => reshape({ ...shape, diameter })} /> and {height}{' '}
           tall,{' '}
+        </>
+      )}
+      {shape.kind === 'bulb' && (
+        <>
+          <Across
+            name="belly"
+            diameter={shape.diameter}
+            system={system}
+            also={(diameter) => checkBulb({ ...shape, diameter })}
+            onChange={(diameter) => reshape({ ...shape, diameter })}
+          />{' '}
+          at the belly, a radius of{' '}
+          <LengthWord
+            label="Radius along the wall"
+            value={shape.along}
+            system={system}
+            check={(along) => {
+              const bulb = checkBulb({ ...shape, along });
+              return bulb.ok ? { ok: true, value: along } : bulb;
+            }}
+            onChange={(along) => reshape({ ...shape, along })}
+          />{' '}
+          along the wall and {height} from foot to rim by tape,{' '}
         </>
       )}
       {shape.kind === 'taper' && (

@@ -1,11 +1,18 @@
 import { wallOf } from '@kolleta/core/blanks';
 import { setAt, type Zone } from '@kolleta/core/job';
 import { newId } from '../../storage/newId';
-import { LengthWord, Sentence, TextWord } from '../../ui/tokens';
+import { Choice, LengthWord, Sentence, TextWord } from '../../ui/tokens';
 import type { StationProps } from '../job/station';
+import { OutlineWords } from './OutlineWords';
 
 /** One zone as a sentence. */
-export function ZoneWords({ job, zone, shop, edit, mark }: Pick<StationProps, 'job' | 'shop' | 'edit' | 'mark'> & { zone: Zone }) {
+export function ZoneWords({
+  job,
+  zone,
+  shop,
+  edit,
+  chooseZone,
+}: Pick<StationProps, 'job' | 'shop' | 'edit'> & { zone: Zone; chooseZone: (id: string) => void }) {
   const system = shop.lengths;
   const setZone = (field: keyof Zone, value: unknown) => edit(setAt(['zones', zone.id, field], value), `Change the zone's ${field}`);
   const addZone = () => {
@@ -20,13 +27,26 @@ export function ZoneWords({ job, zone, shop, edit, mark }: Pick<StationProps, 'j
       }),
       'Add a zone',
     );
+    chooseZone(id);
   };
   return (
     <div className="sheet px-4 py-3">
       <div className="mb-1 flex flex-wrap items-center gap-1.5">
         <h2 className="mr-auto text-[0.98rem] font-bold">
-          {job.zones.length > 1 ? `Zone “${zone.name}”, where ${mark?.name ?? 'the mark'} goes` : 'The zone that takes marks'}
+          {job.zones.length > 1 ? 'The zones that take marks' : 'The zone that takes marks'}
         </h2>
+        {job.zones.length > 1 &&
+          job.zones.map((z) => (
+            <button
+              key={z.id}
+              type="button"
+              aria-pressed={z.id === zone.id}
+              className={`btn btn-xs ${z.id === zone.id ? 'btn-neutral' : 'btn-ghost border-base-300'}`}
+              onClick={() => chooseZone(z.id)}
+            >
+              {z.name}
+            </button>
+          ))}
         <button type="button" className="btn btn-xs btn-ghost border-base-300" onClick={addZone}>
           Add a zone
         </button>
@@ -35,11 +55,60 @@ export function ZoneWords({ job, zone, shop, edit, mark }: Pick<StationProps, 'j
         <TextWord label="Name of the zone" value={zone.name} onChange={(name) => setZone('name', name)} />:{' '}
         <LengthWord label="Zone width" value={zone.width} system={system} least={1} onChange={(mm) => setZone('width', mm)} /> by{' '}
         <LengthWord label="Zone height" value={zone.height} system={system} least={1} onChange={(mm) => setZone('height', mm)} />,{' '}
-        <LengthWord label="Above the foot" value={zone.y} system={system} onChange={(mm) => setZone('y', mm)} /> above the foot, with{' '}
-        <LengthWord label="Breathing room" value={zone.breathing} system={system} onChange={(mm) => setZone('breathing', mm)} /> of
+        <LengthWord label="Above the foot" value={zone.y} system={system} onChange={(mm) => setZone('y', mm)} /> above the foot, middle{' '}
+        <LengthWord
+          label="Zone from the middle"
+          value={Math.abs(zone.x)}
+          system={system}
+          onChange={(mm) => setZone('x', zone.x < 0 ? -mm : mm)}
+        />{' '}
+        to the{' '}
+        <Choice
+          label="Side of the zone"
+          value={zone.x < 0 ? 'left' : 'right'}
+          options={[
+            { value: 'left', label: 'left' },
+            { value: 'right', label: 'right' },
+          ]}
+          onChange={(side) => setZone('x', side === 'left' ? -Math.abs(zone.x) : Math.abs(zone.x))}
+        />
+        ,{' '}
+        <OutlineWords
+          of="zone"
+          outline={zone.outline}
+          width={zone.width}
+          height={zone.height}
+          system={system}
+          onChange={(outline, height) =>
+            edit(
+              [
+                ...(outline
+                  ? setAt(['zones', zone.id, 'outline'], outline)
+                  : [{ op: 'remove' as const, path: ['zones', zone.id, 'outline'] }]),
+                ...(height ? setAt(['zones', zone.id, 'height'], height) : []),
+              ],
+              "Change the zone's outline",
+            )
+          }
+        />
+        , with <LengthWord label="Breathing room" value={zone.breathing} system={system} onChange={(mm) => setZone('breathing', mm)} /> of
         breathing room and a lip band of{' '}
         <LengthWord label="Lip band" value={zone.lipBand} system={system} onChange={(mm) => setZone('lipBand', mm)} />.
       </Sentence>
+      {job.zones.length > 1 && (
+        <button
+          type="button"
+          className="btn btn-xs btn-ghost border-base-300"
+          disabled={job.marks.some((m) => m.zone === zone.id)}
+          title={job.marks.some((m) => m.zone === zone.id) ? 'A mark lies in it: put the mark elsewhere first.' : undefined}
+          onClick={() => {
+            chooseZone(job.zones.find((z) => z.id !== zone.id)!.id);
+            edit([{ op: 'remove', path: ['zones', zone.id] }], 'Take the zone away');
+          }}
+        >
+          Take this zone away
+        </button>
+      )}
       <p className="quiet text-sm">Measure twice, on the piece itself; of a set measure several and type the smallest.</p>
     </div>
   );

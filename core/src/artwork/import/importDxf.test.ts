@@ -1,0 +1,138 @@
+import { beforeAll, describe, expect, it, jest } from '@jest/globals';
+import fc from 'fast-check';
+import { boxOf, flatten, regionArea, regionOf, type Region } from '../../geometry';
+import type { DrawnPart } from '../../job';
+import { importDxf } from './importDxf';
+
+/** Pairs of code and value as a DXF writes them. */
+const pairs = (...values: (string | number)[]) => values.join('\n');
+const dxf = (entities: string[], blocks: string[] = [], layers: string[] = []) =>
+  [
+    ...(layers.length > 0 ? [pairs(0, 'SECTION', 2, 'TABLES', 0, 'TABLE', 2, 'LAYER'), ...layers, pairs(0, 'ENDTAB', 0, 'ENDSEC')] : []),
+    ...(blocks.length > 0 ? [pairs(0, 'SECTION', 2, 'BLOCKS'), ...blocks, pairs(0, 'ENDSEC')] : []),
+    pairs(0, 'SECTION', 2, 'ENTITIES'),
+    ...entities,
+    pairs(0, 'ENDSEC', 0, 'EOF'),
+    '',
+  ].join('\n');
+const line = (x1: number, y1: number, x2: number, y2: number) => pairs(0, 'LINE', 8, '0', 10, x1, 20, y1, 11, x2, 21, y2);
+const circle = (x: number, y: number, r: number, layer = '0') => pairs(0, 'CIRCLE', 8, layer, 10, x, 20, y, 40, r);
+const arc = (x: number, y: number, r: number, from: number, to: number) => pairs(0, 'ARC', 8, '0', 10, x, 20, y, 40, r, 50, from, 51, to);
+const poly = (closed: boolean, ...vertices: [number, number, number?][]) =>
+  pairs(
+    0,
+    'LWPOLYLINE',
+    8,
+    '0',
+    90,
+    vertices.length,
+    70,
+    closed ? 1 : 0,
+    ...vertices.flatMap(([x, y, bulge]) => [10, x, 20, y, ...(bulge ? [42, bulge] : [])]),
+  );
+
+// the reader talks about broken files
+beforeAll(() => void jest.spyOn(console, 'log').mockImplementation(() => undefined));
+
+let n = 0;
+const read = (text: string) => importDxf(text, 'test.dxf', () => `p${++n}`);
+function partsOf(text: string): DrawnPart[] {
+  const found = read(text);
+  if (!found.ok) throw new Error(found.problem.found);
+  return found.value.parts;
+}
+const region = (part: DrawnPart): Region => regionOf(flatten(part.path, [1, 0, 0, 1, 0, 0], 0.005), part.fill);
+const area = (text: string) => regionArea(region(partsOf(text)[0]!));
+
+describe('a DXF drawing', () => {
+  it('circles, arcs and bulges have the areas that formulas give', () => {
+    expect(area(dxf([circle(5, 5, 10)])) / (Math.PI * 100)).toBeCloseTo(1, 3);
+    expect(area(dxf([arc(0, 0, 10, 0, 180), line(-10, 0, 10, 0)])) / (Math.PI * 50)).toBeCloseTo(1, 3);
+    // two half circles: a bulge of 1 is a half turn
+    expect(area(dxf([poly(true, [0, 0, 1], [20, 0, 1])])) / (Math.PI * 100)).toBeCloseTo(1, 3);
+    // a bulge of tan(1/4 of 90°) on a chord of a square
+    const quarter = Math.tan(Math.PI / 8);
+    expect(area(dxf([poly(true, [0, 0, quarter], [10, 0, quarter], [10, 10, quarter], [0, 10, quarter])])) / (Math.PI * 50)).toBeCloseTo(
+      1,
+      3,
+    );
+  });
+  it('an ellipse: π·a·b, turned or not', () => {
+    const ellipse = pairs(0, 'ELLIPSE', 8, '0', 10, 3, 20, 4, 11, 12, 21, 5, 40, 0.5, 41, 0, 42, 2 * Math.PI);
+    expect(area(dxf([ellipse])) / (Math.PI * 13 * 6.5)).toBeCloseTo(1, 3);
+  });
+  it('lines that meet become one outline in whatever order and direction they come', () => {
+    fc.assert(
+      fc.property(
+        fc.shuffledSubarray([0, 1, 2, 3, 4], { minLength: 5 }),
+        fc.array(fc.boolean(), { minLength: 5, maxLength: 5 }),
+        (order, turned) => {
+          const corners: [number, number][] = [[0, 0], [40, 0], [50, 20], [20, 45], [0, 30]]; // prettier-ignore
+          const lines = order.map((i) => {
+            const [a, b] = [corners[i]!, corners[(i + 1) % 5]!];
+            return turned[i] ? line(...b, ...a) : line(...a, ...b);
+          });
+          expect(area(dxf(lines))).toBeCloseTo(1562.5, 1);
+        },
+      ),
+      { numRuns: 30 },
+    );
+  });
+  it('what lies within is a hole, and colours part', () => {
+    expect(area(dxf([circle(0, 0, 10), circle(0, 0, 5)])) / (Math.PI * 75)).toBeCloseTo(1, 3);
+    const red = pairs(0, 'LAYER', 2, 'red', 70, 0, 62, 1, 6, 'CONTINUOUS');
+    expect(partsOf(dxf([circle(0, 0, 10), circle(30, 0, 5, 'red')], [], [red])).map((p) => p.colour)).toEqual(['#000000', '#ff0000']);
+  });
+  it('a closed spline of degree 1 is its polygon; of degree 3 it stays inside it', () => {
+    const square = [[0, 0], [10, 0], [10, 10], [0, 10], [0, 0]] as const; // prettier-ignore
+    const spline = (degree: number, knots: number[]) =>
+      pairs(0, 'SPLINE', 8, '0', 70, 9, 71, degree, 72, knots.length, 73, 5, 74, 0, ...knots.flatMap((k) => [40, k]), ...square.flatMap(([x, y]) => [10, x, 20, y])); // prettier-ignore
+    expect(area(dxf([spline(1, [0, 0, 1, 2, 3, 4, 4])]))).toBeCloseTo(100, 3);
+    const cubic = region(partsOf(dxf([spline(3, [0, 0, 0, 0, 1, 2, 2, 2, 2])]))[0]!);
+    expect(regionArea(cubic)).toBeLessThan(100);
+    expect(regionArea(cubic)).toBeGreaterThan(30);
+    expect(boxOf(cubic).minX).toBeGreaterThanOrEqual(0);
+  });
+  it('blocks repeat, scaled, turned and in rows', () => {
+    const block = pairs(0, 'BLOCK', 8, '0', 2, 'dot', 70, 0, 10, 1, 20, 1, 3, 'dot', 0, 'CIRCLE', 8, '0', 10, 1, 20, 1, 40, 1, 0, 'ENDBLK');
+    const insert = pairs(0, 'INSERT', 8, '0', 2, 'dot', 10, 100, 20, 50, 41, 2, 42, 2, 50, 90, 70, 3, 71, 2, 44, 10, 45, 20);
+    const found = region(partsOf(dxf([insert], [block]))[0]!);
+    expect(found).toHaveLength(6);
+    expect(regionArea(found) / (6 * Math.PI * 4)).toBeCloseTo(1, 2);
+    // three columns of 10 turned by a quarter run upward, two rows of 20 to the left
+    const box = boxOf(found);
+    expect([box.minX, box.maxX, box.minY, box.maxY].map(Math.round)).toEqual([78, 102, 48, 72]);
+  });
+  it('names what it leaves out, and refuses what is no drawing', () => {
+    const found = read(dxf([circle(0, 0, 5), line(20, 0, 30, 0), pairs(0, 'TEXT', 8, '0', 10, 0, 20, 0, 40, 5, 1, 'hello')]));
+    expect(found.ok && found.value.leftOut).toEqual(['1 × text', '1 open line']);
+    const said = (text: string) => {
+      const result = read(text);
+      return result.ok ? 'taken' : `${result.problem.found} ${result.problem.wayOut}`;
+    };
+    expect(said('hello')).toMatch(/not a whole DXF/);
+    expect(said(dxf([line(0, 0, 10, 0)]))).toMatch(/no closed outline: its 1 line stays open.*ends meet/);
+    expect(said('AutoCAD Binary DXF\r\n')).toMatch(/binary/);
+    const endless = pairs(0, 'BLOCK', 8, '0', 2, 'b', 70, 0, 10, 0, 20, 0, 3, 'b', 0, 'INSERT', 8, '0', 2, 'b', 10, 1, 20, 1, 0, 'ENDBLK');
+    expect(said(dxf([pairs(0, 'INSERT', 8, '0', 2, 'b', 10, 0, 20, 0)], [endless]))).toMatch(/blocks within blocks|no closed/);
+  });
+  it('a broken one is refused or read, never worse', () => {
+    const whole = dxf([circle(0, 0, 10), poly(true, [0, 0, 1], [20, 0, 1]), line(0, 0, 1, 1)]);
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 0, max: whole.length }),
+        fc.integer({ min: 0, max: whole.length }),
+        fc.string({ maxLength: 4 }),
+        (at, to, put) => {
+          const [a, b] = [Math.min(at, to), Math.max(at, to)];
+          const result = read(whole.slice(0, a) + put + whole.slice(b));
+          if (result.ok)
+            for (const part of result.value.parts)
+              for (const s of part.path) for (const p of s.slice(1)) expect(Number.isFinite((p as [number, number])[0])).toBe(true);
+          else expect(result.problem.wayOut).not.toBe('');
+        },
+      ),
+      { numRuns: 150, seed: 9 },
+    );
+  });
+});

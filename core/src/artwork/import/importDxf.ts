@@ -1,0 +1,355 @@
+import DxfParserModule from 'dxf-parser';
+import { good, refused, type Result } from '../../units';
+import {
+  applyToPoint,
+  distance,
+  mapPath,
+  rotation,
+  scaling,
+  then,
+  translation,
+  type Path,
+  type Point,
+  type Segment,
+  type Transform,
+} from '../../geometry';
+import type { DrawnPart } from '../../job';
+import { arcAbout } from './arc';
+import type { ImportedDrawing } from './importSvg';
+
+// the package is CommonJS: under Node its class is the default of the default
+const DxfParser = (DxfParserModule as unknown as { default?: typeof DxfParserModule }).default ?? DxfParserModule;
+
+/** Larger files are refused, bytes. */
+export const DXF_MOST_BYTES = 20 * 1024 * 1024;
+/** Ends nearer than this share of the drawing are one point. */
+const SAME_SHARE = 1e-5;
+const MOST_PIECES = 100_000;
+const MOST_DEPTH = 24;
+/** Straight steps between two knots of a spline. */
+const SPLINE_STEPS = 12;
+
+interface Vertex {
+  x: number;
+  y: number;
+  bulge?: number;
+}
+/** What the reader tells of an entity; which fields there are depends on its type. */
+interface Entity {
+  type: string;
+  layer?: string;
+  color?: number;
+  visible?: boolean;
+  inPaperSpace?: boolean;
+  vertices?: Vertex[];
+  shape?: boolean;
+  center?: Vertex;
+  radius?: number;
+  startAngle?: number;
+  endAngle?: number;
+  majorAxisEndPoint?: Vertex;
+  axisRatio?: number;
+  controlPoints?: Vertex[];
+  fitPoints?: Vertex[];
+  knotValues?: number[];
+  degreeOfSplineCurve?: number;
+  closed?: boolean;
+  rational?: boolean;
+  points?: Vertex[];
+  name?: string;
+  position?: Vertex;
+  xScale?: number;
+  yScale?: number;
+  rotation?: number;
+  columnCount?: number;
+  rowCount?: number;
+  columnSpacing?: number;
+  rowSpacing?: number;
+  extrusionDirection?: { z?: number };
+  extrusionDirectionZ?: number;
+}
+interface Read {
+  entities?: Entity[];
+  blocks?: Record<string, { entities?: Entity[]; position?: Vertex }>;
+  tables?: { layer?: { layers?: Record<string, { color?: number; visible?: boolean; frozen?: boolean }> } };
+}
+
+/** A way through the drawing: where it starts, and how it goes on. */
+interface Way {
+  from: Point;
+  segments: Segment[];
+  closed: boolean;
+  colour: string;
+}
+
+const endOf = (way: Way): Point => (way.segments.at(-1)?.at(-1) as Point | undefined) ?? way.from;
+
+function reversed(way: Way): Way {
+  const points: Point[] = [way.from, ...way.segments.map((s) => s.at(-1) as Point)];
+  const segments = way.segments
+    .map((segment, i): Segment => (segment[0] === 'C' ? ['C', segment[2] as Point, segment[1] as Point, points[i]!] : ['L', points[i]!]))
+    .toReversed();
+  return { ...way, from: points.at(-1)!, segments };
+}
+
+const at = ({ x, y }: Vertex): Point => [x, y];
+
+/** A polyline with bulges: each is the tangent of a quarter of its arc's angle. */
+function polyline(vertices: readonly Vertex[], closed: boolean): Omit<Way, 'colour'> | undefined {
+  const [first] = vertices;
+  if (!first || vertices.length < 2) return undefined;
+  const segments: Segment[] = [];
+  const count = closed ? vertices.length : vertices.length - 1;
+  for (let i = 0; i < count; i++) {
+    const [a, b] = [vertices[i]!, vertices[(i + 1) % vertices.length]!];
+    const bulge = a.bulge ?? 0;
+    const chord = Math.hypot(b.x - a.x, b.y - a.y);
+    if (Math.abs(bulge) < 1e-9 || chord === 0) segments.push(['L', at(b)]);
+    else {
+      const sweep = 4 * Math.atan(bulge);
+      const radius = chord / 2 / Math.sin(Math.abs(sweep) / 2);
+      const off = (chord / 2) * ((1 - bulge * bulge) / (2 * bulge));
+      const centre: Point = [(a.x + b.x) / 2 - ((b.y - a.y) / chord) * off, (a.y + b.y) / 2 + ((b.x - a.x) / chord) * off];
+      const arc = arcAbout(centre, [radius, radius], 0, Math.atan2(a.y - centre[1], a.x - centre[0]), sweep);
+      const last = arc.at(-1)!;
+      segments.push(...arc.slice(0, -1), ['C', last[1] as Point, last[2] as Point, at(b)]);
+    }
+  }
+  return { from: at(first), segments, closed };
+}
+
+/** Points of a B-spline by the algorithm of de Boor (1972). */
+function spline(control: readonly Point[], knots: readonly number[], degree: number): Point[] {
+  const n = control.length - 1;
+  const place = (t: number, k: number): Point => {
+    const d = Array.from({ length: degree + 1 }, (_, j) => control[j + k - degree]!);
+    for (let r = 1; r <= degree; r++) {
+      for (let j = degree; j >= r; j--) {
+        const low = knots[j + k - degree]!;
+        const high = knots[j + 1 + k - r]!;
+        const share = high > low ? (t - low) / (high - low) : 0;
+        d[j] = [d[j - 1]![0] * (1 - share) + d[j]![0] * share, d[j - 1]![1] * (1 - share) + d[j]![1] * share];
+      }
+    }
+    return d[degree]!;
+  };
+  const points: Point[] = [];
+  for (let k = degree; k <= n; k++) {
+    const [low, high] = [knots[k]!, knots[k + 1]!];
+    if (!(high > low)) continue;
+    for (let i = points.length === 0 ? 0 : 1; i <= SPLINE_STEPS; i++) points.push(place(low + ((high - low) * i) / SPLINE_STEPS, k));
+  }
+  return points;
+}
+
+/** A curve through points, each span a cubic whose tangents are those of its neighbours (Catmull and Rom, 1974). */
+function through(points: readonly Point[]): Segment[] {
+  return points.slice(1).map((b, i): Segment => {
+    const [z, a, c] = [points[i - 1] ?? points[i]!, points[i]!, points[i + 2] ?? b];
+    return ['C', [a[0] + (b[0] - z[0]) / 6, a[1] + (b[1] - z[1]) / 6], [b[0] - (c[0] - a[0]) / 6, b[1] - (c[1] - a[1]) / 6], b];
+  });
+}
+
+/** A sweep counter-clockwise: over nothing and up to a whole turn, radians. */
+function forward(sweep: number): number {
+  const rest = sweep % (2 * Math.PI);
+  return rest > 1e-12 ? rest : rest + 2 * Math.PI;
+}
+
+const degrees = (angle: number) => (angle * Math.PI) / 180;
+
+/** One entity as a way; undefined when it is of a kind that has none. */
+function wayOf(e: Entity): Omit<Way, 'colour'> | undefined {
+  switch (e.type) {
+    case 'LINE':
+      return polyline(e.vertices ?? [], false);
+    case 'LWPOLYLINE':
+    case 'POLYLINE':
+      return polyline(e.vertices ?? [], e.shape === true);
+    case 'CIRCLE':
+    case 'ARC': {
+      if (!e.center || !(e.radius! > 0)) return undefined;
+      // the reader gives angles in radians
+      const from = e.type === 'CIRCLE' ? 0 : (e.startAngle ?? 0);
+      let sweep = e.type === 'CIRCLE' ? 2 * Math.PI : (e.endAngle ?? 0) - from;
+      sweep = forward(sweep);
+      const centre = at(e.center);
+      const r = e.radius!;
+      return {
+        from: [centre[0] + r * Math.cos(from), centre[1] + r * Math.sin(from)],
+        segments: arcAbout(centre, [r, r], 0, from, sweep),
+        closed: e.type === 'CIRCLE',
+      };
+    }
+    case 'ELLIPSE': {
+      if (!e.center || !e.majorAxisEndPoint) return undefined;
+      const major = Math.hypot(e.majorAxisEndPoint.x, e.majorAxisEndPoint.y);
+      const turn = Math.atan2(e.majorAxisEndPoint.y, e.majorAxisEndPoint.x);
+      const minor = major * (e.axisRatio ?? 1);
+      const from = e.startAngle ?? 0;
+      let sweep = (e.endAngle ?? 2 * Math.PI) - from;
+      sweep = forward(sweep);
+      const [x, y] = [major * Math.cos(from), minor * Math.sin(from)];
+      const start: Point = [e.center.x + x * Math.cos(turn) - y * Math.sin(turn), e.center.y + x * Math.sin(turn) + y * Math.cos(turn)];
+      return { from: start, segments: arcAbout(at(e.center), [major, minor], turn, from, sweep), closed: sweep > 2 * Math.PI - 1e-6 };
+    }
+    case 'SPLINE': {
+      const control = (e.controlPoints ?? []).map(at);
+      const degree = e.degreeOfSplineCurve ?? 3;
+      const knots = e.knotValues ?? [];
+      if (control.length > degree && knots.length >= control.length + degree + 1) {
+        const points = spline(control, knots, degree);
+        if (points.length < 2) return undefined;
+        return { from: points[0]!, segments: points.slice(1).map((p): Segment => ['L', p]), closed: e.closed === true };
+      }
+      const fit = (e.fitPoints ?? []).map(at);
+      return fit.length >= 2 ? { from: fit[0]!, segments: through(fit), closed: e.closed === true } : undefined;
+    }
+    case 'SOLID': {
+      const p = (e.points ?? []).map(at);
+      if (p.length < 3) return undefined;
+      // the third and fourth corners are given crosswise
+      const ring = p.length >= 4 ? [p[0]!, p[1]!, p[3]!, p[2]!] : p;
+      return { from: ring[0]!, segments: ring.slice(1).map((q): Segment => ['L', q]), closed: true };
+    }
+    default:
+      return undefined;
+  }
+}
+
+const hex = (color: number): string => `#${(color & 0xffffff).toString(16).padStart(6, '0')}`;
+
+/** Joins open ways end to end into closed ones; what stays open is returned apart. */
+function joined(ways: readonly Way[], same: number): { closed: Way[]; open: Way[] } {
+  const closed = ways.filter((w) => w.closed || distance(w.from, endOf(w)) <= same);
+  let left = ways.filter((w) => !closed.includes(w));
+  const open: Way[] = [];
+  const cell = (p: Point) => `${Math.round(p[0] / same / 4)} ${Math.round(p[1] / same / 4)}`;
+  const ends = new Map<string, Way[]>();
+  const keys = (p: Point) => {
+    const all = new Set<string>();
+    for (const dx of [-same, 0, same]) for (const dy of [-same, 0, same]) all.add(cell([p[0] + dx, p[1] + dy]));
+    return all;
+  };
+  for (const way of left) for (const end of [way.from, endOf(way)]) ends.set(cell(end), [...(ends.get(cell(end)) ?? []), way]);
+  const used = new Set<Way>();
+  for (const start of left) {
+    if (used.has(start)) continue;
+    used.add(start);
+    let chain = start;
+    for (;;) {
+      const end = endOf(chain);
+      if (distance(chain.from, end) <= same) break;
+      const next = [...keys(end)]
+        .flatMap((key) => ends.get(key) ?? [])
+        .find((w) => !used.has(w) && w.colour === chain.colour && (distance(w.from, end) <= same || distance(endOf(w), end) <= same));
+      if (!next) break;
+      used.add(next);
+      const piece = distance(next.from, end) <= same ? next : reversed(next);
+      chain = { ...chain, segments: [...chain.segments, ...piece.segments] };
+    }
+    if (distance(chain.from, endOf(chain)) <= same && chain.segments.length > 1) closed.push(chain);
+    else open.push(chain);
+  }
+  left = [];
+  return { closed, open };
+}
+
+/**
+ * Takes in a DXF drawing: lines, arcs, circles, ellipses, polylines with bulges, splines, solids, and blocks that repeat. Ways that meet end to end become closed outlines;
+ * what lies within another of the same colour is a hole.
+ *
+ * @param text the file's text (ASCII DXF)
+ * @param name its name, for problems
+ * @param newId gives an id for each part
+ * @returns one part a colour, in the drawing's own units, y up; what was left out is named. A problem when it is no DXF, is binary, or has nothing closed.
+ */
+export function importDxf(text: string, name: string, newId: () => string): Result<ImportedDrawing> {
+  const refuse = (found: string, expected: string, wayOut: string) => refused(found, expected, name, wayOut);
+  if (text.length > DXF_MOST_BYTES)
+    return refuse(`"${name}" is larger than 20 MB.`, 'a drawing up to 20 MB', 'Save only what is to be cut, and take it in again.');
+  if (text.startsWith('AutoCAD Binary') || text.includes('\0'))
+    return refuse(`"${name}" is a binary DXF.`, 'a DXF saved as text', 'Save it again as text (ASCII) DXF, or as SVG.');
+  let read: Read | null = null;
+  try {
+    read = new DxfParser().parseSync(text) as unknown as Read | null;
+  } catch {
+    read = null;
+  }
+  if (!read?.entities)
+    return refuse(`"${name}" is not a whole DXF drawing.`, 'a DXF file', 'Save it again as DXF or SVG, and take it in again.');
+  const { blocks = {} } = read;
+  const layers = read.tables?.layer?.layers ?? {};
+  const ways: Way[] = [];
+  const out = new Map<string, number>();
+  let count = 0;
+  let tooMany = false;
+  const gather = (entities: readonly Entity[], map: Transform, depth: number, inherited?: string) => {
+    for (const e of entities) {
+      const layer = layers[e.layer ?? ''];
+      if (e.visible === false || e.inPaperSpace || layer?.visible === false || layer?.frozen) continue;
+      if (++count > MOST_PIECES || depth > MOST_DEPTH) {
+        tooMany = true;
+        return;
+      }
+      const mirrored = (e.extrusionDirection?.z ?? e.extrusionDirectionZ ?? 1) < 0;
+      const own: Transform = mirrored ? then(scaling(-1, 1), map) : map;
+      const colour = e.color !== undefined ? hex(e.color) : (inherited ?? (layer?.color !== undefined ? hex(layer.color) : '#000000'));
+      if (e.type === 'INSERT') {
+        const block = blocks[e.name ?? ''];
+        if (!block?.entities?.length) continue;
+        if ((e.rowCount ?? 1) * (e.columnCount ?? 1) > MOST_PIECES) {
+          tooMany = true;
+          return;
+        }
+        const base = translation(-(block.position?.x ?? 0), -(block.position?.y ?? 0));
+        const scaled = then(base, scaling(e.xScale ?? 1, e.yScale ?? 1));
+        for (let row = 0; row < Math.max(1, e.rowCount ?? 1) && !tooMany; row++) {
+          for (let column = 0; column < Math.max(1, e.columnCount ?? 1) && !tooMany; column++) {
+            const shifted = then(scaled, translation(column * (e.columnSpacing ?? 0), row * (e.rowSpacing ?? 0)));
+            const placed = then(then(shifted, rotation(degrees(e.rotation ?? 0))), translation(e.position?.x ?? 0, e.position?.y ?? 0));
+            gather(block.entities, then(placed, own), depth + 1, colour);
+          }
+        }
+        continue;
+      }
+      const way = wayOf(e);
+      const sound = way && [way.from, ...way.segments.flatMap((s) => s.slice(1) as Point[])].every(([x, y]) => Number.isFinite(x + y));
+      if (!way || !sound) {
+        out.set(e.type, (out.get(e.type) ?? 0) + 1);
+        continue;
+      }
+      ways.push({ ...way, from: applyToPoint(own, way.from), segments: [...mapPath(way.segments, own)], colour });
+    }
+  };
+  gather(read.entities, [1, 0, 0, 1, 0, 0], 0);
+  if (tooMany)
+    return refuse(
+      `"${name}" has more than ${MOST_PIECES.toLocaleString('en')} pieces, or blocks within blocks without end.`,
+      'a simpler drawing',
+      'Save only what is to be cut, and take it in again.',
+    );
+  const points = ways.flatMap((w) => [w.from, endOf(w)]);
+  let [low, high] = [Infinity, -Infinity];
+  for (const [x, y] of points) {
+    low = Math.min(low, x, y);
+    high = Math.max(high, x, y);
+  }
+  const { closed, open } = joined(ways, Math.max(1e-9, (high - low) * SAME_SHARE));
+  if (closed.length === 0)
+    return refuse(
+      `"${name}" has no closed outline${open.length > 0 ? `: its ${open.length} ${open.length === 1 ? 'line stays' : 'lines stay'} open` : ''}.`,
+      'closed outlines',
+      'Close the outlines so that their ends meet, and take it in again.',
+    );
+  const colours = [...new Set(closed.map((w) => w.colour))];
+  const parts = colours.map((colour): DrawnPart => {
+    const path: Path = closed.filter((w) => w.colour === colour).flatMap((w): Segment[] => [['M', w.from], ...w.segments, ['Z']]);
+    return { id: newId(), colour, path, fill: 'evenodd' };
+  });
+  const leftOut = [
+    ...[...out].map(([type, n]) => `${n} × ${type.toLowerCase()}`),
+    ...(open.length > 0 ? [`${open.length} open ${open.length === 1 ? 'line' : 'lines'}`] : []),
+  ];
+  return good({ parts, leftOut });
+}

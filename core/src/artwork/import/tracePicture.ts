@@ -1,0 +1,253 @@
+import { contours } from 'd3-contour';
+import fitCurveModule from 'fit-curve';
+import { signedArea, type Path, type Point, type Ring, type Segment } from '../../geometry';
+import type { DrawnPart } from '../../job';
+import { good, refused, type Result } from '../../units';
+
+const fitCurve = (fitCurveModule as unknown as { default?: typeof fitCurveModule }).default ?? fitCurveModule;
+
+/** A picture as a canvas gives it: red, green, blue and opacity of each pixel, 0 to 255, row by row from the top. */
+export interface Picture {
+  readonly width: number;
+  readonly height: number;
+  readonly data: Uint8ClampedArray;
+}
+
+export interface TraceOptions {
+  /** Colours to cut, 1 to 6; the ground is one more, and is left out. */
+  readonly colours: number;
+  /** With one colour: darker than this is mark, 0 to 1. */
+  readonly level: number;
+  /** Specks under so many pixels are taken into what is around them. */
+  readonly despeckle: number;
+  /** 0 rounds every corner, 1 keeps every corner sharp. */
+  readonly corners: number;
+  /** What is left out: the colour most found along the picture's edge, or none. */
+  readonly ground: 'edge' | 'none';
+}
+
+export const TRACE_USUAL: TraceOptions = { colours: 1, level: 0.5, despeckle: 12, corners: 0.5, ground: 'edge' };
+
+/** Larger pictures are made smaller before, pixels. */
+export const TRACE_MOST_PIXELS = 4_200_000;
+/** A curve leaves the traced edge by so many pixels at most, about. */
+const OFF = 0.4;
+/** A run that leaves its chord by less is straight, pixels. */
+const STRAIGHT = 0.35;
+/** Pixels that colours are learned from. */
+const SAMPLE = 20_000;
+const ROUNDS = 12;
+
+type Colour = readonly [number, number, number];
+const squared = (a: Colour, r: number, g: number, b: number) => 2 * (a[0] - r) ** 2 + 4 * (a[1] - g) ** 2 + 3 * (a[2] - b) ** 2;
+
+/** The colours that a picture is made of: k-means (Lloyd, 1982) from starts far apart. */
+function palette({ data, width, height }: Picture, k: number): Colour[] {
+  const n = width * height;
+  const step = Math.max(1, Math.floor(n / SAMPLE));
+  const pixels: Colour[] = [];
+  for (let i = 0; i < n; i += step) if (data[4 * i + 3]! > 127) pixels.push([data[4 * i]!, data[4 * i + 1]!, data[4 * i + 2]!]);
+  if (pixels.length === 0) return [];
+  const mean = pixels.reduce<[number, number, number]>(
+    (s, p) => [s[0] + p[0] / pixels.length, s[1] + p[1] / pixels.length, s[2] + p[2] / pixels.length],
+    [0, 0, 0],
+  );
+  const far = (chosen: readonly Colour[]) =>
+    pixels.reduce<{ p: Colour; d: number }>(
+      (best, p) => {
+        const d = Math.min(...chosen.map((c) => squared(c, ...p)));
+        return d > best.d ? { p, d } : best;
+      },
+      { p: pixels[0]!, d: -1 },
+    ).p;
+  let centres: Colour[] = [far([mean])];
+  while (centres.length < k) centres.push(far(centres));
+  for (let round = 0; round < ROUNDS; round++) {
+    const sums = centres.map(() => [0, 0, 0, 0]);
+    for (const p of pixels) {
+      let [best, least] = [0, Infinity];
+      centres.forEach((c, i) => {
+        const d = squared(c, ...p);
+        if (d < least) [best, least] = [i, d];
+      });
+      const s = sums[best]!;
+      s[0]! += p[0];
+      s[1]! += p[1];
+      s[2]! += p[2];
+      s[3]! += 1;
+    }
+    centres = centres.map((c, i) =>
+      sums[i]![3]! > 0 ? [sums[i]![0]! / sums[i]![3]!, sums[i]![1]! / sums[i]![3]!, sums[i]![2]! / sums[i]![3]!] : c,
+    );
+  }
+  return centres;
+}
+
+const hex = (c: Colour) =>
+  `#${c
+    .map((v) =>
+      Math.round(Math.max(0, Math.min(255, v)))
+        .toString(16)
+        .padStart(2, '0'),
+    )
+    .join('')}`;
+
+/** Where a ring turns sharply: places at which it is parted before curves are fitted. */
+function cornersOf(ring: Ring, sharpness: number): number[] {
+  const reach = 4;
+  const least = Math.PI * (0.62 - 0.42 * sharpness);
+  const n = ring.length;
+  const turns = ring.map((p, i) => {
+    const [a, b] = [ring[(i - reach + n) % n]!, ring[(i + reach) % n]!];
+    const turn = Math.atan2(b[1] - p[1], b[0] - p[0]) - Math.atan2(p[1] - a[1], p[0] - a[0]);
+    return Math.abs(Math.atan2(Math.sin(turn), Math.cos(turn)));
+  });
+  return turns.flatMap((turn, i) => {
+    if (turn < least) return [];
+    for (let d = -reach; d <= reach; d++) if (turns[(i + d + n) % n]! > turn || (turns[(i + d + n) % n]! === turn && d < 0)) return [];
+    return [i];
+  });
+}
+
+/** A traced ring as curves: sharp corners kept, cubics fitted between them (Schneider, 1990). */
+function curvesOf(ring: Ring, sharpness: number): Segment[] {
+  const n = ring.length;
+  if (n < 3) return [];
+  const corners = cornersOf(ring, sharpness);
+  const starts = corners.length > 0 ? corners : [0];
+  const segments: Segment[] = [['M', ring[starts[0]!]!]];
+  starts.forEach((from, i) => {
+    const length = ((starts[(i + 1) % starts.length]! - from + n - 1) % n) + 1;
+    const run = Array.from({ length: length + 1 }, (_, k) => ring[(from + k) % n]!);
+    const [a, b] = [run[0]!, run[length]!];
+    const chord = Math.hypot(b[0] - a[0], b[1] - a[1]);
+    const straight =
+      chord > 0 && run.every(([x, y]) => Math.abs((x - a[0]) * (b[1] - a[1]) - (y - a[1]) * (b[0] - a[0])) / chord < STRAIGHT);
+    if (straight) segments.push(['L', b]);
+    else for (const [, c, d, e] of fitCurve(run as unknown as number[][], OFF * OFF)) segments.push(['C', c as unknown as Point, d as unknown as Point, e as unknown as Point]); // prettier-ignore
+  });
+  segments.push(['Z']);
+  return segments.every((s) => (s.slice(1) as Point[]).every(([x, y]) => Number.isFinite(x) && Number.isFinite(y))) ? segments : [];
+}
+
+/**
+ * Traces a picture into areas of a few colours with smooth edges.
+ *
+ * One colour: what is darker than a level. More: the picture's own main colours; each edge lies where two colours are equally near, to a part of a pixel (marching squares
+ * on the difference of their distances, so that soft edges give smooth lines). Specks go, corners stay.
+ *
+ * @param onProgress told the share done, 0 to 1, and may throw to stop
+ * @returns one part a colour, in pixels, y up, the most covering first; a problem when the picture is empty, too large, or of one colour only
+ */
+export function tracePicture(
+  picture: Picture,
+  options: TraceOptions,
+  name: string,
+  newId: () => string,
+  onProgress: (share: number) => void = () => undefined,
+): Result<{ parts: DrawnPart[]; leftOut: string[] }> {
+  const { width, height, data } = picture;
+  const n = width * height;
+  if (n === 0 || data.length < 4 * n) return refused(`"${name}" is an empty picture.`, 'a picture', name, 'Choose another picture.');
+  if (n > TRACE_MOST_PIXELS)
+    return refused(
+      `"${name}" has ${Math.round(n / 1e6)} megapixels.`,
+      'up to 4 megapixels',
+      name,
+      'Make it smaller, and take it in again.',
+    );
+  const one = options.colours <= 1;
+  const clear: Colour = [255, 255, 255];
+  const found = one ? [] : palette(picture, Math.min(7, options.colours + (options.ground === 'edge' ? 1 : 0)));
+  if (!one && found.length === 0)
+    return refused(`"${name}" shows nothing.`, 'something that is not clear', name, 'Choose another picture.');
+  onProgress(0.1);
+  // the ground is what most of the edge is
+  let ground = -1;
+  if (!one && options.ground === 'edge') {
+    const votes = found.map(() => 0);
+    let open = 0;
+    const vote = (i: number) => {
+      if (data[4 * i + 3]! < 128) {
+        open++;
+        return;
+      }
+      let [best, least] = [0, Infinity];
+      found.forEach((c, j) => {
+        const d = squared(c, data[4 * i]!, data[4 * i + 1]!, data[4 * i + 2]!);
+        if (d < least) [best, least] = [j, d];
+      });
+      votes[best]! += 1;
+    };
+    for (let x = 0; x < width; x++) [x, (height - 1) * width + x].forEach(vote);
+    for (let y = 0; y < height; y++) [y * width, y * width + width - 1].forEach(vote);
+    const most = Math.max(...votes);
+    if (most > open) ground = votes.indexOf(most);
+  }
+  const parts: (DrawnPart & { area: number })[] = [];
+  const kept = one ? [0] : found.map((_, i) => i).filter((i) => i !== ground);
+  const average = one ? darkMean(picture, options.level) : undefined;
+  const trace = contours()
+    .size([width + 2, height + 2])
+    .smooth(true);
+  for (const [done, c] of kept.entries()) {
+    // a frame of nothing around, so that what touches the edge is closed
+    const w2 = width + 2;
+    const field = new Float64Array(w2 * (height + 2)).fill(-1000);
+    for (let y = 0; y < height; y++) {
+      for (let x = 0; x < width; x++) {
+        const i = 4 * (y * width + x);
+        const alpha = data[i + 3]! / 255;
+        const [r, g, b] = [data[i]!, data[i + 1]!, data[i + 2]!];
+        let value: number;
+        if (one) {
+          const light = (0.2126 * r + 0.7152 * g + 0.0722 * b) * alpha + 255 * (1 - alpha);
+          value = options.level * 255 - light;
+        } else {
+          let other = alpha < 1 ? 3 * 255 * 255 * alpha * alpha + squared(clear, 255, 255, 255) : Infinity;
+          for (let j = 0; j < found.length; j++) if (j !== c) other = Math.min(other, squared(found[j]!, r, g, b));
+          value = alpha < 0.5 ? -1000 * (0.5 - alpha) : Math.sqrt(other) - Math.sqrt(squared(found[c]!, r, g, b));
+        }
+        field[(y + 1) * w2 + x + 1] = value;
+      }
+    }
+    onProgress(0.1 + (0.85 * (done + 0.4)) / kept.length);
+    const shape = trace.contour(field as unknown as number[], 0);
+    const path: Segment[] = [];
+    let area = 0;
+    for (const polygon of shape.coordinates) {
+      for (const line of polygon) {
+        const ring = line.slice(0, -1).map(([x, y]): Point => [x! - 1, height - (y! - 1)]);
+        const size = Math.abs(signedArea(ring));
+        if (size < options.despeckle) continue;
+        area += signedArea(ring);
+        path.push(...curvesOf(ring, options.corners));
+      }
+    }
+    if (path.length > 0)
+      parts.push({ id: newId(), colour: one ? hex(average!) : hex(found[c]!), path: path as Path, fill: 'evenodd', area: Math.abs(area) });
+    onProgress(0.1 + (0.85 * (done + 1)) / kept.length);
+  }
+  if (parts.length === 0)
+    return refused(
+      `Nothing of "${name}" is left at these levels.`,
+      'something darker than the level, or of another colour than the ground',
+      name,
+      'Move the level, take more colours, or take fewer specks away.',
+    );
+  onProgress(1);
+  return good({ parts: parts.toSorted((a, b) => b.area - a.area).map(({ area: _area, ...part }) => part), leftOut: [] });
+}
+
+/** The mean of what is darker than a level. */
+function darkMean({ data }: Picture, level: number): Colour {
+  let [r, g, b, n] = [0, 0, 0, 0];
+  for (let i = 0; i < data.length; i += 4) {
+    if (data[i + 3]! < 128 || 0.2126 * data[i]! + 0.7152 * data[i + 1]! + 0.0722 * data[i + 2]! > level * 255) continue;
+    r += data[i]!;
+    g += data[i + 1]!;
+    b += data[i + 2]!;
+    n++;
+  }
+  return n > 0 ? [r / n, g / n, b / n] : [0, 0, 0];
+}

@@ -1,0 +1,62 @@
+import Papa from 'papaparse';
+import type { PieceList } from '../../job';
+import { good, refused, type Result } from '../../units';
+
+/** As many rows as a job has pieces at most. */
+export const LIST_MOST_ROWS = 500;
+const MOST_COLUMNS = 20;
+const MOST_LETTERS = 500;
+
+const HEADS = /^(name|names|first|last|surname|crew|number|no|no\.|title|line ?\d*|text|role|seat|word|words|date|year|boat)$/i;
+
+/**
+ * Reads a list that was typed, pasted or saved as CSV: a row a line, columns by commas, semicolons or tabs.
+ *
+ * @param text of the list
+ * @param newId gives an id for each row
+ * @returns columns named by the first row where it reads like headings, else "name", "column 2" …; empty rows are passed over. A problem when nothing is in it or it is
+ *   longer than a job can be.
+ */
+export function readList(text: string, newId: () => string): Result<PieceList> {
+  const clean = text.replace(/^\uFEFF/, '').trim();
+  // one name a line may hold a comma of its own only when other lines do too: a guess that the reader makes
+  const hasColumns = /[\t;,]/.test(clean.split(/\r?\n/, 3).join('\n'));
+  const parsed = Papa.parse<string[]>(clean, { skipEmptyLines: 'greedy', ...(hasColumns ? {} : { delimiter: '\u0001' }) });
+  const rows = parsed.data.map((row) => row.map((cell) => cell.trim().slice(0, MOST_LETTERS)));
+  const [first] = rows;
+  if (!first) return refused('The list is empty.', 'one name a line', 'List', 'Type or paste one name a line.');
+  const headed = rows.length > 1 && first.some((cell) => HEADS.test(cell)) && first.every((cell) => cell !== '');
+  const body = headed ? rows.slice(1) : rows;
+  if (body.length > LIST_MOST_ROWS)
+    return refused(
+      `The list has ${body.length.toLocaleString('en')} rows.`,
+      `up to ${LIST_MOST_ROWS} rows, one a piece`,
+      'List',
+      `A job has at most ${LIST_MOST_ROWS} pieces: part the list and make a job of each part. Nothing was changed.`,
+    );
+  const width = Math.max(...rows.map((row) => row.length));
+  if (width > MOST_COLUMNS)
+    return refused(
+      `The list has ${width} columns.`,
+      `up to ${MOST_COLUMNS}`,
+      'List',
+      'Keep only the columns that are cut. Nothing was changed.',
+    );
+  const names = Array.from({ length: width }, (_, i) => (headed ? first[i] : undefined) || (i === 0 ? 'name' : `column ${i + 1}`));
+  // two columns of one name could not be told apart
+  const columns = names.map((name, i) => (names.indexOf(name) === i ? name : `${name} ${i + 1}`));
+  return good({ columns, rows: body.map((cells) => ({ id: newId(), cells: columns.map((_, i) => cells[i] ?? '') })) });
+}
+
+/** One word parted over several pieces: a letter each, or what stands between bars. */
+export function partWord(word: string, newId: () => string): PieceList {
+  const pieces = word.includes('|') ? word.split('|') : [...word.replace(/\s/g, '')];
+  return {
+    columns: ['letter'],
+    rows: pieces
+      .map((p) => p.trim())
+      .filter(Boolean)
+      .slice(0, LIST_MOST_ROWS)
+      .map((cell) => ({ id: newId(), cells: [cell] })),
+  };
+}

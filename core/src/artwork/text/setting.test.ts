@@ -1,0 +1,140 @@
+import { beforeAll, describe, expect, it } from '@jest/globals';
+import fc from 'fast-check';
+import { boxAround, boxOfPoints, boxWidth, controlPoints, flatten, regionOf, union, type Path } from '../../geometry';
+import type { Artwork, TextLine } from '../../job';
+import { shippedFaces } from '../../../test/faces';
+import type { Faces } from './face';
+import { columnsIn, fillIn } from './fillIn';
+import { layoutText } from './layoutText';
+import { LIST_MOST_ROWS, partWord, readList } from './readList';
+
+let faces: Faces;
+beforeAll(() => {
+  faces = shippedFaces();
+});
+type Text = Extract<Artwork, { kind: 'text' }>;
+const line = (text: string, more: Partial<TextLine> = {}): TextLine => ({
+  id: text,
+  text,
+  face: 'montserrat',
+  scale: 1,
+  spacing: 0,
+  ...more,
+});
+const set = (lines: TextLine[], more: Partial<Text> = {}) =>
+  layoutText({ kind: 'text', lines, align: 'centre', lineSpacing: 1, ...more }, faces);
+const ink = (glyphs: readonly Path[]) => boxAround(glyphs.map((path) => boxOfPoints(controlPoints(path))));
+const pieces = (glyphs: readonly Path[]) => union(...glyphs.map((path) => regionOf(flatten(path, [100, 0, 0, 100, 0, 0], 0.02)))).length;
+
+describe('lines set against each other', () => {
+  const three = [line('Tern'), line('Point Rowing'), line('Club', { scale: 0.6 })];
+  it.each(['justified', 'stacked'] as const)('%s lines are all as wide as the widest', (align) => {
+    const { glyphs } = set(three, { align });
+    const rows = [0, 4, 15].map((from, i) => ink(glyphs.slice(from, [4, 15, 19][i])));
+    const most = Math.max(...rows.map(boxWidth));
+    for (const row of rows) expect(boxWidth(row) / most).toBeCloseTo(1, 3);
+  });
+  it('spacing of one pair moves what follows, and nothing before', () => {
+    const [plain, spaced] = [set([line('RIVER', { spacing: 0.001 })], { align: 'left' }), set([line('RIVER', { spacing: 0.001, pairs: { 1: 0.2 } })], { align: 'left' })]; // prettier-ignore
+    const shift = plain.glyphs.map((path, i) => ink([spaced.glyphs[i]!]).minX - ink([path]).minX);
+    expect(shift.slice(0, 2).every((s) => Math.abs(s) < 1e-6)).toBe(true);
+    for (const s of shift.slice(2)) expect(s).toBeCloseTo(0.2, 5);
+  });
+});
+
+describe('an arc', () => {
+  it('keeps every letter as it is and turns it: the further from the middle, the more', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 20, max: 350 }), fc.boolean(), (degrees, hangs) => {
+        const straight = set([line('ROWING')]).glyphs;
+        const bent = set([line('ROWING')], { arc: hangs ? -degrees : degrees }).glyphs;
+        const perimeter = (path: Path) => flatten(path, [1, 0, 0, 1, 0, 0], 1e-4).reduce((sum, ring) => sum + ring.reduce((s, p, i) => s + Math.hypot(p[0] - ring[(i + 1) % ring.length]![0], p[1] - ring[(i + 1) % ring.length]![1]), 0), 0); // prettier-ignore
+        bent.forEach((path, i) => expect(perimeter(path) / perimeter(straight[i]!)).toBeCloseTo(1, 2));
+        const feet = bent.map((path) => (ink([path]).minY + ink([path]).maxY) / 2);
+        // on an arch the middle stands highest, in a hanging arc lowest
+        const [middle, ends] = [(feet[2]! + feet[3]!) / 2, (feet[0]! + feet[5]!) / 2];
+        expect(hangs ? ends - middle : middle - ends).toBeGreaterThan(0);
+      }),
+      { numRuns: 30 },
+    );
+  });
+  it('the width along the arc over its radius is the angle', () => {
+    const straight = boxWidth(ink(set([line('IIIIIIIIIIIIIIIIIIII')]).glyphs));
+    const half = ink(set([line('IIIIIIIIIIIIIIIIIIII')], { arc: 180 }).glyphs);
+    // a half circle of radius w/π, and letters standing on it
+    expect(boxWidth(half)).toBeGreaterThan((2 * straight) / Math.PI);
+    expect(boxWidth(half)).toBeLessThan((2 * straight) / Math.PI + 2);
+  });
+});
+
+describe('joined letters', () => {
+  it('a word that falls apart becomes one piece, and where it was closed is said', () => {
+    const loose = [line('mmm', { face: 'dancing-script', spacing: 0.06 })];
+    expect(pieces(set(loose).glyphs)).toBeGreaterThan(1);
+    const joined = set([{ ...loose[0]!, joined: true }]);
+    expect(pieces(joined.glyphs)).toBe(1);
+    expect(joined.closedUp.map((c) => c.pair)).toEqual(['mm', 'mm']);
+    for (const c of joined.closedUp) expect(c.by).toBeGreaterThan(0);
+  });
+  it('letters that touch already stay where they are, and words stay apart', () => {
+    const word = 'anna anna';
+    const [plain, joined] = [set([line(word, { face: 'pacifico' })]), set([line(word, { face: 'pacifico', joined: true })])];
+    expect(joined.closedUp.every((c) => !c.pair.includes(' '))).toBe(true);
+    expect(boxWidth(ink(joined.glyphs))).toBeGreaterThan(boxWidth(ink(plain.glyphs)) * 0.9);
+  });
+  it('says which pair cannot be joined', () => {
+    expect(set([line('-_', { joined: true })]).closedUp).toEqual([{ pair: '-_', line: 0, by: undefined }]);
+  });
+});
+
+describe('ligatures', () => {
+  it('are used where the face has them and letters are not spaced', () => {
+    const counts = (face: string, spacing: number) => set([line('office fit', { face, spacing })]).glyphs.length;
+    const with_ = ['playfair-display', 'montserrat', 'pacifico', 'dancing-script'].filter((face) => counts(face, 0) < counts(face, 0.05));
+    expect(with_.length).toBeGreaterThan(0);
+    for (const face of with_) expect(set([line('office fit', { face })]).missing).toEqual([]);
+  });
+});
+
+describe('lists', () => {
+  let n = 0;
+  const list = (text: string) => readList(text, () => `r${++n}`);
+  it('reads names, columns with headings, and quoted cells', () => {
+    const names = list('Ada\nBó Ní Cheallaigh\n\nCormac');
+    expect(names.ok && names.value.rows.map((r) => r.cells)).toEqual([['Ada'], ['Bó Ní Cheallaigh'], ['Cormac']]);
+    const csv = list('Name;Seat\r\n"Byrne; Ada";bow\r\nFinn;stroke');
+    expect(csv.ok && csv.value).toMatchObject({
+      columns: ['Name', 'Seat'],
+      rows: [{ cells: ['Byrne; Ada', 'bow'] }, { cells: ['Finn', 'stroke'] }],
+    });
+  });
+  it('whatever rows are written as CSV come back, one a piece', () => {
+    const cell = fc.stringMatching(/^[A-Za-zäöü '\-"]{1,12}$/).filter((c) => c.trim() === c && c !== '');
+    fc.assert(
+      fc.property(fc.array(fc.tuple(cell, cell), { minLength: 1, maxLength: 20 }), (rows) => {
+        const quoted = (c: string) => `"${c.replaceAll('"', '""')}"`;
+        const read = list(['name,role', ...rows.map((row) => row.map(quoted).join(','))].join('\n'));
+        expect(read.ok && read.value.rows.map((r) => r.cells)).toEqual(rows);
+      }),
+    );
+  });
+  it('5,000 names and an empty list are refused with the way out', () => {
+    const many = list(Array.from({ length: 5000 }, (_, i) => `Name ${i}`).join('\n'));
+    expect(!many.ok && `${many.problem.found} ${many.problem.wayOut}`).toMatch(/5,000 rows.*at most 500/);
+    expect(list(' \n ').ok).toBe(false);
+    const most = list(Array.from({ length: LIST_MOST_ROWS }, (_, i) => `Name ${i}`).join('\n'));
+    expect(most.ok && most.value.rows.length).toBe(LIST_MOST_ROWS);
+  });
+  it('fills words in, and leaves braces that name nothing', () => {
+    const read = list('name,boat\nAda,Petrel\nFinn,Gannet');
+    if (!read.ok) throw new Error(read.problem.found);
+    const art: Artwork = { kind: 'text', align: 'left', lineSpacing: 1, lines: [line('{Name} of {boat} {x}')] };
+    expect(columnsIn(art, read.value)).toEqual(['name', 'boat']);
+    const filled = fillIn(art, read.value, read.value.rows[1]!);
+    expect(filled.kind === 'text' && filled.lines[0]!.text).toBe('Finn of Gannet {x}');
+  });
+  it('a word is parted by letters or by bars', () => {
+    expect(partWord('ROW ER', () => 'x').rows.map((r) => r.cells[0])).toEqual(['R', 'O', 'W', 'E', 'R']);
+    expect(partWord('TERN|POINT', () => 'x').rows.map((r) => r.cells[0])).toEqual(['TERN', 'POINT']);
+  });
+});

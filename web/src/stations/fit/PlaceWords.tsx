@@ -1,0 +1,82 @@
+import { setAt, type Mark } from '@kolleta/core/job';
+import { formatLength, good, refused, type LengthSystem } from '@kolleta/core/units';
+import { Choice, Switch, Typed } from '../../ui/tokens';
+import type { StationProps } from '../job/station';
+
+const readDegrees = (text: string) => {
+  const n = Number(text.replace(',', '.').replace('°', '').trim());
+  return Number.isFinite(n) && Math.abs(n) <= 360
+    ? good(n)
+    : refused(`"${text}" is no turn.`, '−360 to 360', 'Turn', 'Type degrees, as in 15 or −90.');
+};
+
+/** Where a mark is held in its zone, and how it is turned. */
+export function PlaceWords({ mark, edit, system }: { mark: Mark; edit: StationProps['edit']; system: LengthSystem }) {
+  const set = (field: keyof Mark, value: unknown, label: string) =>
+    edit(value === undefined ? [{ op: 'remove', path: ['marks', mark.id, field] }] : setAt(['marks', mark.id, field], value), label);
+  const say = (mm: number) => formatLength(Math.abs(mm), system);
+  const { hold, offset, turn } = mark;
+  const moved = offset.x !== 0 || offset.y !== 0;
+  const place = mark.optical ? 'optical' : hold ? `${hold.x ?? ''} ${hold.y ?? ''}` : 'centre';
+  const holds: { value: string; label: string }[] = [
+    { value: 'centre', label: 'in the middle' },
+    { value: 'optical', label: 'in the middle by weight' },
+    { value: 'left ', label: 'at the left' },
+    { value: 'right ', label: 'at the right' },
+    { value: ' foot', label: 'at the lower edge' },
+    { value: ' top', label: 'at the upper edge' },
+    { value: 'left foot', label: 'in the lower left corner' },
+    { value: 'right foot', label: 'in the lower right corner' },
+    { value: 'left top', label: 'in the upper left corner' },
+    { value: 'right top', label: 'in the upper right corner' },
+  ];
+  const choose = (value: string) => {
+    const [x, y] = value.split(' ');
+    const next = value === 'centre' || value === 'optical' ? undefined : { ...(x ? { x } : {}), ...(y ? { y } : {}) };
+    edit(
+      [
+        next ? { op: 'set', path: ['marks', mark.id, 'hold'], value: next } : { op: 'remove', path: ['marks', mark.id, 'hold'] },
+        ...setAt(['marks', mark.id, 'optical'], value === 'optical'),
+        ...setAt(['marks', mark.id, 'offset'], { x: 0, y: 0 }),
+      ],
+      'Hold the mark',
+    );
+  };
+  return (
+    <>
+      <Choice label="Place" value={place} options={holds} onChange={choose} />
+      {moved &&
+        `, moved ${say(offset.x)} ${offset.x < 0 ? 'left' : 'right'} and ${say(offset.y)} ${offset.y < 0 ? 'down' : 'up'} from there`}
+      ,{' '}
+      <Choice
+        label="Turn of the mark"
+        value={turn === 'best' ? 'best' : turn ? 'by' : 'upright'}
+        options={[
+          { value: 'upright', label: 'upright' },
+          { value: 'by', label: 'turned by' },
+          { value: 'best', label: 'turned as it becomes largest' },
+        ]}
+        onChange={(value) => set('turn', value === 'upright' ? undefined : value === 'best' ? 'best' : 90, 'Turn the mark')}
+      />
+      {typeof turn === 'number' && turn !== 0 && (
+        <>
+          {' '}
+          <Typed
+            label="Degrees"
+            shown={`${turn}°`}
+            read={readDegrees}
+            onChange={(n) => set('turn', n === 0 ? undefined : n, 'Turn the mark')}
+          />
+        </>
+      )}
+      ,{' '}
+      <Switch
+        label="Edge"
+        on={mark.overEdge ?? false}
+        yes="trimmed where it runs over the edge"
+        no="kept inside the edge"
+        onChange={(on) => set('overEdge', on, 'Choose the edge')}
+      />
+    </>
+  );
+}
