@@ -20,7 +20,7 @@ test('lines of text in shipped faces, spaced and aligned; touching letters becom
 test('an SVG drawing becomes film, colour by colour; what is left out is named and nothing runs', async ({ page }) => {
   await openStation(page, 'boat-numbers', 'draw');
   await page.getByRole('button', { name: 'petrol backing' }).click();
-  await drop(page, 'SVG drawing', 'window.svg', SVG);
+  await drop(page, 'Drawing or picture', 'window.svg', SVG);
   await expect(page.getByText('window.svg is in: 2 shapes.')).toBeVisible();
   await expect(reading(page, /Left out of window\.svg/)).toContainText('live text');
   await expect(reading(page, /Left out of window\.svg/)).toContainText('a script, which was not run');
@@ -38,7 +38,7 @@ for (const [name, file, says] of [
 ] as const) {
   test(`an SVG that is ${name} is refused with a sentence, and the mark stays`, async ({ page }) => {
     await openStation(page, 'crew-flasks', 'draw');
-    await drop(page, 'SVG drawing', 'bad.svg', file);
+    await drop(page, 'Drawing or picture', 'bad.svg', file);
     await expect(page.getByRole('alert')).toContainText(says);
     await expect(page.getByRole('alert')).toContainText('Nothing was changed');
     await expect(page.getByLabel('Line 1', { exact: true })).toHaveValue('Fionn');

@@ -7,6 +7,8 @@ export * from './import/importSvg';
 export * from './import/tracePicture';
 export * from './import/colour';
 export * from './inspect/parts';
+export * from './simpleShape';
+export * from './takeApart';
 export * from './text/face';
 export * from './text/fillIn';
 export * from './text/layoutText';

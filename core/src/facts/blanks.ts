@@ -8,7 +8,8 @@ export interface Blank {
   readonly shape:
     | { kind: 'flat'; width: number; height: number }
     | { kind: 'cylinder'; diameter: number; height: number }
-    | { kind: 'taper'; rim: number; foot: number; height: number };
+    | { kind: 'taper'; rim: number; foot: number; height: number }
+    | { kind: 'bulb'; diameter: number; along: number; height: number };
   readonly ground: GroundId;
   readonly contact: Contact;
   readonly colour: string;
@@ -37,6 +38,8 @@ export const BLANKS: readonly Blank[] = [
   { id: 'bottle', name: 'straight bottle', kind: 'glass', shape: { kind: 'cylinder', diameter: 75, height: 200 }, ground: 'glass', contact: 'smooth', colour: '#7d9a7a', drink: false },
   { id: 'lantern', name: 'lantern cylinder', kind: 'glass', shape: { kind: 'cylinder', diameter: 120, height: 200 }, ground: 'glass', contact: 'smooth', colour: '#dfeaec', drink: false },
   { id: 'vase', name: 'tapered vase', kind: 'glass', shape: { kind: 'taper', rim: 120, foot: 80, height: 250 }, ground: 'glass', contact: 'smooth', colour: '#dfeaec', drink: false },
+  { id: 'bowl', name: 'bulbous glass bowl', kind: 'glass', shape: { kind: 'bulb', diameter: 200, along: 90, height: 130 }, ground: 'glass', contact: 'smooth', colour: '#dfeaec', drink: false },
+  { id: 'lamp', name: 'bulbous vase', kind: 'glass', shape: { kind: 'bulb', diameter: 160, along: 110, height: 180 }, ground: 'glass', contact: 'smooth', colour: '#dfeaec', drink: false },
   { id: 'pane', name: 'picture-frame pane', kind: 'glass', shape: { kind: 'flat', width: 210, height: 297 }, ground: 'glass', contact: 'smooth', colour: '#e4edee', drink: false },
   { id: 'mug', name: 'straight glazed mug', kind: 'ceramic', shape: { kind: 'cylinder', diameter: 82, height: 95 }, ground: 'glazedCeramic', contact: 'smooth', colour: '#f2efe6', drink: true },
   { id: 'tankard', name: 'stoneware tankard', kind: 'ceramic', shape: { kind: 'cylinder', diameter: 95, height: 140 }, ground: 'glazedCeramic', contact: 'smooth', colour: '#b9a68a', drink: true },

@@ -11,3 +11,4 @@ export * from './jig/tiles';
 export { blankForFilm, fitForFilm } from './readings/stick';
 export * from './largestFitAnywhere';
 export * from './spread';
+export * from './inspectPlaces';

@@ -151,6 +151,28 @@ function thinPlacesOfPart(part: Part, step: number, under: number): ThinPlace[] 
   return found;
 }
 
+/** Every thin place, in no order. */
+function everyThinPlace(region: Region, under: number): ThinPlace[] {
+  return region.flatMap((part) => {
+    const edge = edgeLength([part]);
+    // a part that is slim as a whole is sampled finer, or nothing of it would be measured
+    const own = Math.max(edge / MOST_SAMPLES, 0.004, Math.min(under / 16, partArea(part) / edge / 3));
+    return thinPlacesOfPart(part, own, under);
+  });
+}
+
+/** Thin places for a drawing: so many that strokes show, no two nearer than a third of `under`. */
+export function thinPlaces(region: Region, under: number): ThinPlace[] {
+  const cell = under / 3;
+  const kept = new Map<string, ThinPlace>();
+  for (const place of everyThinPlace(region, under)) {
+    const key = `${Math.round(place.at[0] / cell)} ${Math.round(place.at[1] / cell)}`;
+    const before = kept.get(key);
+    if (!before || place.width < before.width) kept.set(key, place);
+  }
+  return [...kept.values()];
+}
+
 /**
  * The least local stroke width: at points along the edge, the largest circle inside that touches there (the shrinking ball method; Ma, Bae and
  * Choi, 2012). Corners, and tips of more than about 20°, do not count as strokes.
@@ -162,13 +184,7 @@ function thinPlacesOfPart(part: Part, step: number, under: number): ThinPlace[] 
  *   between its thicker ends.
  */
 export function thickness(region: Region, under: number): Thickness {
-  const all: ThinPlace[] = [];
-  for (const part of region) {
-    const edge = edgeLength([part]);
-    // a part that is slim as a whole is sampled finer, or nothing of it would be measured
-    const own = Math.max(edge / MOST_SAMPLES, 0.004, Math.min(under / 16, partArea(part) / edge / 3));
-    for (const place of thinPlacesOfPart(part, own, under)) all.push(place);
-  }
+  const all = everyThinPlace(region, under);
   all.sort((a, b) => a.width - b.width);
   const places: ThinPlace[] = [];
   for (const place of all) {

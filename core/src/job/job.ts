@@ -1,5 +1,5 @@
 import type { CoatId, Contact, FeatureKind, GroundId, TechniqueId } from '../facts';
-import type { Ring, Segment } from '../geometry';
+import type { Point, Ring, Segment } from '../geometry';
 import type { Id, JobId } from './ids';
 
 /** An outline within a box, in shares of its width and height from its lower left, y up: what is drawn so stretches with what was measured. */
@@ -230,6 +230,20 @@ export interface Override {
   reason: string;
 }
 
+/** A photo of the piece, with what makes it a measure. Points are pixels from its upper left. */
+export interface Photo {
+  name: string;
+  /** As a data URL, made small enough to keep. */
+  data: string;
+  width: number;
+  height: number;
+  known:
+    | { kind: 'sheet'; corners: readonly Point[]; width: number; height: number }
+    | { kind: 'length'; ends: readonly [Point, Point]; length: number };
+  /** The piece's face on it, as a box in mm of the measured plane: marks are shown there. */
+  face?: { x: number; y: number; width: number; height: number };
+}
+
 /** A list of what differs from piece to piece: words by column, and measures where the piece is not like the others. */
 export interface PieceList {
   columns: string[];
@@ -247,6 +261,7 @@ export interface Job {
   marks: Mark[];
   /** One row a piece; words in braces, as in {name}, are taken from it. */
   list?: PieceList;
+  photo?: Photo;
   /** Made to be sold: artwork and faces have to allow it. */
   forSale?: boolean;
   /** When it is wanted packed, UTC instant in ms. */

@@ -96,6 +96,14 @@ export interface OwnBlank {
   drink: boolean;
 }
 
+/** A face that the user brought: TTF, OTF or WOFF, as base64. */
+export interface OwnFace {
+  id: Id;
+  name: string;
+  permitted: 'private' | 'sale' | 'unknown';
+  data: string;
+}
+
 /** What the workshop is and has. */
 export interface Shop {
   name: string;
@@ -112,4 +120,5 @@ export interface Shop {
   temperatures: TemperatureSystem;
   shelf?: ShelfItem[];
   blanks?: OwnBlank[];
+  faces?: OwnFace[];
 }

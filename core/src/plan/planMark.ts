@@ -462,23 +462,28 @@ function joinReading(work: FittingWork, label: string): Reading[] {
 /** Whether artwork may be sold: a job for sale stops at a drawing or a face that is for private use. */
 function termsReading(work: FittingWork, job: Job, shop: Shop, label: string): Reading[] {
   const { artwork, id } = work.plan.mark;
-  if (!job.forSale || artwork.kind !== 'drawing' || !artwork.shelf) return [];
-  const item = shop.shelf?.find((s) => s.id === artwork.shelf);
-  if (!item || item.permitted === 'sale') return [];
+  if (!job.forSale) return [];
+  const used =
+    artwork.kind === 'drawing'
+      ? (shop.shelf ?? []).filter((item) => item.id === artwork.shelf)
+      : (shop.faces ?? []).filter((face) => artwork.lines.some((line) => line.face === face.id));
+  const bad = used.filter((thing) => thing.permitted !== 'sale');
+  const worst = bad.find((thing) => thing.permitted === 'private') ?? bad[0];
+  if (!worst) return [];
+  const privately = worst.permitted === 'private';
   return [
     {
       id: `terms:${id}`,
       station: 'draw',
-      verdict: item.permitted === 'private' ? 'stop' : 'watch',
+      verdict: privately ? 'stop' : 'watch',
       title: `Terms of use${label}`,
-      value: item.permitted === 'private' ? 'private use only' : 'not known',
+      value: privately ? 'private use only' : 'not known',
       limit: 'may be sold',
-      why:
-        item.permitted === 'private'
-          ? `“${item.name}” may be used in private only, and this job is for sale.`
-          : `Nobody has said whether “${item.name}” may be sold.`,
+      why: privately
+        ? `“${worst.name}” may be used in private only, and this job is for sale.`
+        : `Nobody has said whether “${worst.name}” may be sold.`,
       cures: [{ label: 'This job is not for sale', patch: [{ op: 'set', path: ['forSale'], value: false }] }],
-      advice: 'Ask where it came from for terms that allow a sale, or take another drawing.',
+      advice: 'Ask where it came from for terms that allow a sale, or take another.',
     },
   ];
 }

@@ -153,7 +153,7 @@ function ZoneShape({
       {words && many && (
         <text
           x={x(box.minX) + 4}
-          y={y(box.maxY) + 14}
+          y={y(Math.min(box.maxY, wall.maxY)) - 4}
           fontSize={11.5}
           fill="var(--color-primary)"
           stroke="var(--color-base-100)"

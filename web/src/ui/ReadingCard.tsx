@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useState, type ReactNode } from 'react';
 import type { Cure, Reading } from '@kolleta/core/job';
 import { VerdictMark } from './Verdict';
 
@@ -10,6 +10,8 @@ interface Props {
   shown?: boolean;
   /** Answers for a stop with a reason, or minds it again. */
   onOverride?: (reason: string | undefined) => void;
+  /** Draws what a cure would do. */
+  preview?: (cure: Cure) => ReactNode;
 }
 
 /** Fewer letters are no reason. */
@@ -51,8 +53,9 @@ function WhyForm({ title, onAnswer, onCancel }: { title: string; onAnswer: (reas
 }
 
 /** One computed result: its verdict, its figure, why, and what cures it. */
-export function ReadingCard({ reading, onCure, onShow, shown, onOverride }: Props) {
+export function ReadingCard({ reading, onCure, onShow, shown, onOverride, preview }: Props) {
   const [asking, setAsking] = useState(false);
+  const [looking, setLooking] = useState(false);
   const open = onOverride && reading.verdict === 'stop' && !reading.overridden;
   const quiet = reading.verdict === 'fine';
   return (
@@ -89,6 +92,11 @@ export function ReadingCard({ reading, onCure, onShow, shown, onOverride }: Prop
                   {shown ? 'Hide places' : 'Show me'}
                 </button>
               )}
+              {preview && reading.cures.length > 0 && (
+                <button type="button" className="btn btn-sm btn-outline" aria-pressed={looking} onClick={() => setLooking(!looking)}>
+                  {looking ? 'Enough seen' : 'See it first'}
+                </button>
+              )}
               {open && !asking && (
                 <button type="button" className="btn btn-sm btn-ghost border-base-300" onClick={() => setAsking(true)}>
                   Go on against it…
@@ -101,6 +109,7 @@ export function ReadingCard({ reading, onCure, onShow, shown, onOverride }: Prop
               )}
             </div>
           )}
+          {looking && preview && reading.cures[0] && preview(reading.cures[0])}
           {open && asking && (
             <WhyForm
               title={reading.title}

@@ -1,4 +1,5 @@
 import { readFace, type Face } from '@kolleta/core/artwork';
+import type { OwnFace } from '@kolleta/core/job';
 import { FACE_FILES } from './faceFiles';
 
 /** The faces that are read so far. */
@@ -22,8 +23,20 @@ const readInto = async (id: string, files: readonly string[]): Promise<void> => 
   if (face.ok) faces.set(id, face.value);
 };
 
+/** Bytes of what was kept as base64. */
+const fromBase64 = (data: string): ArrayBuffer => Uint8Array.from(atob(data), (c) => c.charCodeAt(0)).buffer;
+
+/** Reads a face that the user brought, once. */
+function needOwnFace(id: string, own: readonly OwnFace[]): void {
+  const face = own.find((one) => one.id === id);
+  if (!face || faces.has(id)) return;
+  const read = readFace(id, [fromBase64(face.data)]);
+  if (read.ok) faces.set(id, read.value);
+}
+
 /** Reads the common letters of a face, once. */
-export async function needFace(id: string): Promise<void> {
+export async function needFace(id: string, own: readonly OwnFace[] = []): Promise<void> {
+  needOwnFace(id, own);
   const common = FACE_FILES[id]?.slice(0, 1);
   if (common && !faces.has(id)) await readInto(id, common);
 }

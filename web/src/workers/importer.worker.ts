@@ -1,12 +1,30 @@
 import { expose } from 'comlink';
-import { importSvg, type ImportedDrawing } from '@kolleta/core/artwork';
+import { importDxf, importSvg, tracePicture, type ImportedDrawing, type Picture, type TraceOptions } from '@kolleta/core/artwork';
 import type { Result } from '@kolleta/core/units';
+
+/** Ids within one drawing. */
+const numbered = () => {
+  let n = 0;
+  return () => `part${++n}`;
+};
 
 const importer = {
   /** Takes in a drawing; nothing in it is run or fetched. */
   svg(text: string, name: string): Result<ImportedDrawing> {
-    let n = 0;
-    return importSvg(text, name, () => `part${++n}`);
+    return importSvg(text, name, numbered());
+  },
+  dxf(text: string, name: string): Result<ImportedDrawing> {
+    return importDxf(text, name, numbered());
+  },
+  /** Traces a picture; told at most ten times a second how far it is. */
+  trace(picture: Picture, options: TraceOptions, name: string, onProgress: (share: number) => void): Result<ImportedDrawing> {
+    let last = 0;
+    return tracePicture(picture, options, name, numbered(), (share) => {
+      const now = performance.now();
+      if (now - last < 100 && share < 1) return;
+      last = now;
+      onProgress(share);
+    });
   },
 };
 

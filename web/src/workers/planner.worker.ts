@@ -1,6 +1,8 @@
 import { expose } from 'comlink';
 import { hpglCutFile, svgCutFile, type FilmLayout } from '@kolleta/core/cut';
-import type { Job, Machine, Shop, WorkEvent } from '@kolleta/core/job';
+import type { Layer } from '@kolleta/core/artwork';
+import { inspectPlaces, type InspectionMap } from '@kolleta/core/fit';
+import type { Film, Job, Machine, Mark, Shop, WorkEvent } from '@kolleta/core/job';
 import { Memo, planWorkshop, type Plan } from '@kolleta/core/plan';
 import { faces, needFace, needWholeFaces, wholeFaces } from './faceStore';
 
@@ -17,7 +19,7 @@ const planner = {
    * first plan is a quick one.
    */
   async plan(which: 'workshop' | 'draft', jobs: Job[], shop: Shop, events: WorkEvent[], now: number): Promise<Plan> {
-    await Promise.all([...new Set(facesIn(jobs))].map(needFace));
+    await Promise.all([...new Set(facesIn(jobs))].map((id) => needFace(id, shop.faces)));
     const effort = which === 'workshop' && first ? 'quick' : 'whole';
     first = false;
     const plan = planWorkshop(jobs, shop, events, now, faces, memos[which], effort);
@@ -27,6 +29,10 @@ const planner = {
     // what was remembered was drawn without the rarer letters
     memos[which] = new Memo();
     return planWorkshop(jobs, shop, events, now, faces, memos[which]);
+  },
+  /** What is hard to weed or will not stay, in its place. */
+  inspect(layers: Layer[], mark: Mark, films: Film[]): InspectionMap {
+    return inspectPlaces(layers, mark, films);
   },
   /** The same layout as HPGL for a machine. */
   hpgl(layout: FilmLayout, machine: Machine): string {

@@ -33,7 +33,7 @@ export const TRACE_MOST_PIXELS = 4_200_000;
 /** A curve leaves the traced edge by so many pixels at most, about. */
 const OFF = 0.4;
 /** A run that leaves its chord by less is straight, pixels. */
-const STRAIGHT = 0.35;
+const STRAIGHT = 0.3;
 /** Pixels that colours are learned from. */
 const SAMPLE = 20_000;
 const ROUNDS = 12;
@@ -109,22 +109,50 @@ function cornersOf(ring: Ring, sharpness: number): number[] {
   });
 }
 
-/** A traced ring as curves: sharp corners kept, cubics fitted between them (Schneider, 1990). */
+/** A line through points: one of them and a direction; undefined when they do not lie on one. */
+function lineThrough(run: readonly Point[]): { at: Point; way: Point } | undefined {
+  // the ends are blunted by the pixels
+  const inner = run.length > 6 ? run.slice(2, -2) : run.length > 3 ? run.slice(1, -1) : run;
+  const [a, b] = [inner[0]!, inner.at(-1)!];
+  const length = Math.hypot(b[0] - a[0], b[1] - a[1]);
+  if (length < 1e-9) return undefined;
+  const way: Point = [(b[0] - a[0]) / length, (b[1] - a[1]) / length];
+  const off = ([x, y]: Point) => (x - a[0]) * way[1] - (y - a[1]) * way[0];
+  if (!inner.every((p) => Math.abs(off(p)) < STRAIGHT)) return undefined;
+  const mean = inner.reduce<Point>(([x, y], p) => [x + p[0] / inner.length, y + p[1] / inner.length], [0, 0]);
+  return { at: mean, way };
+}
+
+/** Where two lines cross, when that is near a place. */
+function crossing(one: ReturnType<typeof lineThrough>, other: ReturnType<typeof lineThrough>, near: Point): Point | undefined {
+  if (!one || !other) return undefined;
+  const cross = one.way[0] * other.way[1] - one.way[1] * other.way[0];
+  if (Math.abs(cross) < 0.15) return undefined;
+  const t = ((other.at[0] - one.at[0]) * other.way[1] - (other.at[1] - one.at[1]) * other.way[0]) / cross;
+  const p: Point = [one.at[0] + one.way[0] * t, one.at[1] + one.way[1] * t];
+  return Math.hypot(p[0] - near[0], p[1] - near[1]) < 2.5 ? p : undefined;
+}
+
+/** A traced ring as curves: sharp corners put back where straight edges meet, cubics fitted between the others (Schneider, 1990). */
 function curvesOf(ring: Ring, sharpness: number): Segment[] {
   const n = ring.length;
   if (n < 3) return [];
   const corners = cornersOf(ring, sharpness);
   const starts = corners.length > 0 ? corners : [0];
-  const segments: Segment[] = [['M', ring[starts[0]!]!]];
-  starts.forEach((from, i) => {
+  const runs = starts.map((from, i) => {
     const length = ((starts[(i + 1) % starts.length]! - from + n - 1) % n) + 1;
-    const run = Array.from({ length: length + 1 }, (_, k) => ring[(from + k) % n]!);
-    const [a, b] = [run[0]!, run[length]!];
-    const chord = Math.hypot(b[0] - a[0], b[1] - a[1]);
-    const straight =
-      chord > 0 && run.every(([x, y]) => Math.abs((x - a[0]) * (b[1] - a[1]) - (y - a[1]) * (b[0] - a[0])) / chord < STRAIGHT);
-    if (straight) segments.push(['L', b]);
-    else for (const [, c, d, e] of fitCurve(run as unknown as number[][], OFF * OFF)) segments.push(['C', c as unknown as Point, d as unknown as Point, e as unknown as Point]); // prettier-ignore
+    return Array.from({ length: length + 1 }, (_, k) => ring[(from + k) % n]!);
+  });
+  const lines = runs.map((run) => (corners.length > 1 ? lineThrough(run) : undefined));
+  const ends = runs.map((run, i) => crossing(lines[(i + runs.length - 1) % runs.length], lines[i], run[0]!) ?? run[0]!);
+  const segments: Segment[] = [['M', ends[0]!]];
+  runs.forEach((run, i) => {
+    const to = ends[(i + 1) % ends.length]!;
+    if (lines[i]) segments.push(['L', to]);
+    else {
+      const way = [ends[i]!, ...run.slice(1, -1), to];
+      for (const [, c, d, e] of fitCurve(way as unknown as number[][], OFF * OFF)) segments.push(['C', c as unknown as Point, d as unknown as Point, e as unknown as Point]); // prettier-ignore
+    }
   });
   segments.push(['Z']);
   return segments.every((s) => (s.slice(1) as Point[]).every(([x, y]) => Number.isFinite(x) && Number.isFinite(y))) ? segments : [];
@@ -236,7 +264,10 @@ export function tracePicture(
       'Move the level, take more colours, or take fewer specks away.',
     );
   onProgress(1);
-  return good({ parts: parts.toSorted((a, b) => b.area - a.area).map(({ area: _area, ...part }) => part), leftOut: [] });
+  return good({
+    parts: parts.toSorted((a, b) => b.area - a.area).map(({ id, colour, path, fill }) => ({ id, colour, path, fill })),
+    leftOut: [],
+  });
 }
 
 /** The mean of what is darker than a level. */

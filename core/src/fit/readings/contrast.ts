@@ -63,7 +63,14 @@ function cures(context: FitContext, worst: { name: string; film?: string }): Cur
 /** How a mark stands out from what it is seen against. */
 export const contrastReading: FitReading = (context) => {
   const { mark, behind } = context;
-  const judged = seenColours(context).map((seen) => ({ ...seen, ...contrastOf(seen.colour, behind.colour) }));
+  const seen = seenColours(context);
+  // letters on a backing are seen against the backing; it only has to show them
+  const back = mark.technique === 'decal' ? mark.edits.find((edit) => edit.kind === 'backing') : undefined;
+  const ground = back && seen.find((one) => one.film === back.film);
+  const judged = (ground ? seen.filter((one) => one !== ground) : seen).map((one) => ({
+    ...one,
+    ...contrastOf(one.colour, ground?.colour ?? behind.colour),
+  }));
   if (judged.length === 0) return undefined;
   const worst = judged.reduce((low, next) => (next.ratio < low.ratio ? next : low));
   const base = {
@@ -76,7 +83,8 @@ export const contrastReading: FitReading = (context) => {
   if (mark.subtle) return { ...base, verdict: 'fine', why: `${worst.name} on ${behind.name} is subtle on purpose.`, cures: [] };
   const verdicts = judged.map((j) => j.verdict);
   const verdict = verdicts.includes('stop') ? 'stop' : verdicts.includes('watch') ? 'watch' : 'fine';
-  if (verdict === 'fine') return { ...base, verdict, why: `${worst.name} stands out from ${behind.name}.`, cures: [] };
+  if (verdict === 'fine')
+    return { ...base, verdict, why: `${worst.name} stands out from ${ground ? `${ground.name} behind it` : behind.name}.`, cures: [] };
   return {
     ...base,
     verdict,
@@ -84,6 +92,7 @@ export const contrastReading: FitReading = (context) => {
       verdict === 'stop'
         ? `${worst.name} vanishes against ${behind.name}.`
         : `${worst.name} is weak against ${behind.name}, above all from a distance.`,
-    cures: cures(context, worst),
+    cures: ground ? [{ label: 'Subtle on purpose', patch: setAt(['marks', mark.id, 'subtle'], true) }] : cures(context, worst),
+    advice: ground ? 'Choose another film for the letters or for the backing.' : undefined,
   };
 };

@@ -4,7 +4,7 @@ import { inspectMark, strokesOf, type LayerInspection } from '../inspectMark';
 import type { Layer } from '../../artwork';
 import type { Thickness } from '../../geometry';
 import { shapeMark, sizeMark } from '../fitMark';
-import { thickenedBy } from '../../artwork';
+import { reshapes, thickenedBy } from '../../artwork';
 import { setAt } from '../../job';
 import { markLabel, type FitContext, type FitReading } from './context';
 
@@ -41,8 +41,8 @@ function cureByThickness(context: FitContext, worst: Measured): number | undefin
   const now = thickenedBy(mark.edits);
   const bare = worst.strokes.least - 2 * sign * now;
   // what the mark loses in size to its thickening is known without drawing it: only promising changes are looked at
-  const promising = (by: number) =>
-    (bare * sizeMark(drawn, outline, withThickness(mark, by), usable).scale) / fitted.scale + 2 * sign * by >= worst.limit * 1.01;
+  const scaleWith = (by: number) => (reshapes(mark.edits) ? fitted.scale : sizeMark(drawn, outline, withThickness(mark, by), usable).scale);
+  const promising = (by: number) => (bare * scaleWith(by)) / fitted.scale + 2 * sign * by >= worst.limit * 1.01;
   let tries = 0;
   for (let more = STEP; more <= MOST && tries < 4; more += STEP) {
     const by = Math.round((now + sign * more) * 100) / 100;

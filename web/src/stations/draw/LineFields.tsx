@@ -1,26 +1,56 @@
-import { FACES } from '@kolleta/core/facts';
-import { setAt, type Mark, type TextLine } from '@kolleta/core/job';
+import type { ClipboardEvent } from 'react';
+import { setAt, type Align, type Mark, type TextLine } from '@kolleta/core/job';
 import { good, refused } from '@kolleta/core/units';
-import { Choice, Sentence, Typed } from '../../ui/tokens';
+import { Choice, Sentence, Switch, Typed } from '../../ui/tokens';
 import type { StationProps } from '../job/station';
 import { newLine } from './blankMark';
+import { OwnFaces } from './OwnFaces';
+import { PairSpacing } from './PairSpacing';
+import { useFaceOptions } from './useFaceOptions';
 
-const FACE_OPTIONS = FACES.map((face) => ({ value: face.id, label: face.name, group: face.family }));
-
-const numberWord = (label: string, least: number, most: number) => (text: string) => {
-  const n = Number(text.replace(',', '.').replace('%', '').trim());
+/** A number typed in a sentence, within bounds. */
+export const numberWord = (label: string, least: number, most: number) => (text: string) => {
+  const n = Number(text.replace(',', '.').replace(/[%°]/, '').trim());
   return Number.isFinite(n) && n >= least && n <= most
     ? good(n)
     : refused(`"${text}" does not fit here.`, `${least} to ${most}`, label, `Type a number from ${least} to ${most}.`);
 };
 
-/** The lines of a mark: words, face, size and spacing. */
+const ALIGNS: { value: Align; label: string }[] = [
+  { value: 'left', label: 'flush left' },
+  { value: 'centre', label: 'centred' },
+  { value: 'right', label: 'flush right' },
+  { value: 'justified', label: 'spread to one width' },
+  { value: 'stacked', label: 'each made as wide as the widest' },
+];
+
+type ArcWay = 'straight' | 'up' | 'down' | 'circle';
+const arcWay = (arc: number | undefined): ArcWay => (!arc ? 'straight' : Math.abs(arc) >= 350 ? 'circle' : arc > 0 ? 'up' : 'down');
+
+/** The lines of a mark: words, face, size and spacing; how they stand to each other. */
 export function LineFields({ mark, edit }: { mark: Mark; edit: StationProps['edit'] }) {
+  const faces = useFaceOptions();
   if (mark.artwork.kind !== 'text') return null;
   const { artwork } = mark;
   const at = (...path: string[]) => ['marks', mark.id, 'artwork', ...path];
   const set = (line: string, field: keyof TextLine, value: unknown) =>
     edit(setAt(at('lines', line, field), value), `Change the ${field === 'text' ? 'words' : field}`);
+  /** Several lines pasted become as many lines. */
+  const paste = (event: ClipboardEvent<HTMLInputElement>, line: TextLine, index: number) => {
+    const rows = event.clipboardData
+      .getData('text')
+      .split(/\r?\n/)
+      .map((row) => row.trim())
+      .filter(Boolean)
+      .slice(0, 60);
+    if (rows.length < 2) return;
+    event.preventDefault();
+    const fresh = rows.map((text, i) =>
+      i === 0 ? { ...line, text } : { ...newLine(line.face), text, scale: line.scale, spacing: line.spacing },
+    );
+    edit(setAt(at('lines'), [...artwork.lines.slice(0, index), ...fresh, ...artwork.lines.slice(index + 1)].slice(0, 200)), 'Paste lines');
+  };
+  const arc = artwork.arc ?? 0;
   return (
     <>
       {artwork.lines.map((line, i) => (
@@ -33,6 +63,7 @@ export function LineFields({ mark, edit }: { mark: Mark; edit: StationProps['edi
               value={line.text}
               maxLength={200}
               onChange={(event) => set(line.id, 'text', event.target.value)}
+              onPaste={(event) => paste(event, line, i)}
             />
             {artwork.lines.length > 1 && (
               <button
@@ -46,13 +77,7 @@ export function LineFields({ mark, edit }: { mark: Mark; edit: StationProps['edi
             )}
           </div>
           <Sentence className="text-[0.95rem]!">
-            in{' '}
-            <Choice
-              label={`Face of line ${i + 1}`}
-              value={line.face}
-              options={FACE_OPTIONS}
-              onChange={(face) => set(line.id, 'face', face)}
-            />
+            in <Choice label={`Face of line ${i + 1}`} value={line.face} options={faces} onChange={(face) => set(line.id, 'face', face)} />
             {artwork.lines.length > 1 && (
               <>
                 ,{' '}
@@ -72,43 +97,82 @@ export function LineFields({ mark, edit }: { mark: Mark; edit: StationProps['edi
               read={numberWord('Spacing', -40, 300)}
               onChange={(n) => set(line.id, 'spacing', n / 100)}
             />{' '}
-            apart
+            apart,{' '}
+            <Switch
+              label={`Letters of line ${i + 1}`}
+              on={line.joined ?? false}
+              yes="closed up where they do not touch"
+              no="as the face sets them"
+              onChange={(on) => set(line.id, 'joined', on)}
+            />
           </Sentence>
+          <PairSpacing line={line} onChange={(pairs) => set(line.id, 'pairs', pairs)} />
         </div>
       ))}
-      <button
-        type="button"
-        className="btn btn-sm btn-ghost border-base-300 mt-1"
-        onClick={() => {
-          const line = newLine(artwork.lines.at(-1)?.face ?? 'montserrat');
-          edit(setAt(at('lines', line.id), line), 'Add a line');
-        }}
-      >
-        Another line
-      </button>
-      {artwork.lines.length > 1 && (
-        <Sentence className="text-[0.95rem]!">
-          Lines stand{' '}
-          <Choice
-            label="Alignment"
-            value={artwork.align}
-            options={[
-              { value: 'left', label: 'flush left' },
-              { value: 'centre', label: 'centred' },
-              { value: 'right', label: 'flush right' },
-            ]}
-            onChange={(align) => edit(setAt(at('align'), align), 'Change the alignment')}
-          />
-          ,{' '}
-          <Typed
-            label="Line spacing, percent"
-            shown={`${Math.round(artwork.lineSpacing * 100)} %`}
-            read={numberWord('Line spacing', 30, 400)}
-            onChange={(n) => edit(setAt(at('lineSpacing'), n / 100), 'Change the line spacing')}
-          />{' '}
-          apart.
-        </Sentence>
-      )}
+      <div className="mt-1 flex flex-wrap gap-1.5">
+        <button
+          type="button"
+          className="btn btn-sm btn-ghost border-base-300"
+          onClick={() => {
+            const line = newLine(artwork.lines.at(-1)?.face ?? 'montserrat');
+            edit(setAt(at('lines', line.id), line), 'Add a line');
+          }}
+        >
+          Another line
+        </button>
+        <OwnFaces />
+      </div>
+      <Sentence className="text-[0.95rem]!">
+        {artwork.lines.length > 1 && (
+          <>
+            Lines stand{' '}
+            <Choice
+              label="Alignment"
+              value={artwork.align}
+              options={ALIGNS}
+              onChange={(align) => edit(setAt(at('align'), align), 'Change the alignment')}
+            />
+            ,{' '}
+            <Typed
+              label="Line spacing, percent"
+              shown={`${Math.round(artwork.lineSpacing * 100)} %`}
+              read={numberWord('Line spacing', 30, 400)}
+              onChange={(n) => edit(setAt(at('lineSpacing'), n / 100), 'Change the line spacing')}
+            />{' '}
+            apart.{' '}
+          </>
+        )}
+        Set{' '}
+        <Choice
+          label="Way of the words"
+          value={arcWay(artwork.arc)}
+          options={[
+            { value: 'straight', label: 'straight' },
+            { value: 'up', label: 'on an arch' },
+            { value: 'down', label: 'on a hanging arc' },
+            { value: 'circle', label: 'round a circle' },
+          ]}
+          onChange={(way) =>
+            edit(
+              way === 'straight' ? [{ op: 'remove', path: at('arc') }] : setAt(at('arc'), way === 'up' ? 120 : way === 'down' ? -120 : 360),
+              'Set the words on an arc',
+            )
+          }
+        />
+        {arc !== 0 && Math.abs(arc) < 350 && (
+          <>
+            {' '}
+            of{' '}
+            <Typed
+              label="Arc, degrees"
+              shown={`${Math.abs(arc)}°`}
+              read={numberWord('Arc', 5, 345)}
+              onChange={(n) => edit(setAt(at('arc'), arc < 0 ? -n : n), 'Change the arc')}
+            />
+          </>
+        )}
+        .
+      </Sentence>
     </>
   );
 }

@@ -70,7 +70,9 @@ const percent = (label: string, least: number, most: number) => (text: string) =
 };
 const areaWord = (label: string) => (text: string) => {
   const n = Number(text.replace(',', '.').replace('mm²', '').trim());
-  return Number.isFinite(n) && n >= 0 && n <= 10_000 ? good(n) : refused(`"${text}" is no area.`, '0 to 10,000 mm²', label, 'Type mm², as in 3.');
+  return Number.isFinite(n) && n >= 0 && n <= 10_000
+    ? good(n)
+    : refused(`"${text}" is no area.`, '0 to 10,000 mm²', label, 'Type mm², as in 3.');
 };
 
 interface EntryProps {
@@ -94,8 +96,16 @@ function Entry({ change, films, system, set }: EntryProps) {
             label="Thicken by"
             shown={formatLength(change.by, system, { digits: 2 })}
             read={(text) => {
-              const n = Number(text.replace(',', '.').replace(/mm|in|"/g, '').trim()) * (/in|"/.test(text) ? 25.4 : 1);
-              return Number.isFinite(n) && Math.abs(n) <= 5 ? good(n) : refused(`"${text}" does not fit here.`, '−5 to 5 mm', 'Thicken', 'Type mm a side, as in 0.2; below 0 it is slimmed.');
+              const n =
+                Number(
+                  text
+                    .replace(',', '.')
+                    .replace(/mm|in|"/g, '')
+                    .trim(),
+                ) * (/in|"/.test(text) ? 25.4 : 1);
+              return Number.isFinite(n) && Math.abs(n) <= 5
+                ? good(n)
+                : refused(`"${text}" does not fit here.`, '−5 to 5 mm', 'Thicken', 'Type mm a side, as in 0.2; below 0 it is slimmed.');
             }}
             onChange={(by) => set('by', by)}
           />{' '}
@@ -105,8 +115,16 @@ function Entry({ change, films, system, set }: EntryProps) {
     case 'dropSmall':
       return (
         <>
-          Parts under <Typed label="Drop parts under" shown={`${change.below} mm²`} read={areaWord('Parts')} onChange={(v) => set('below', v)} /> dropped, counters under{' '}
-          <Typed label="Fill counters under" shown={`${change.fillBelow} mm²`} read={areaWord('Counters')} onChange={(v) => set('fillBelow', v)} /> filled
+          Parts under{' '}
+          <Typed label="Drop parts under" shown={`${change.below} mm²`} read={areaWord('Parts')} onChange={(v) => set('below', v)} />{' '}
+          dropped, counters under{' '}
+          <Typed
+            label="Fill counters under"
+            shown={`${change.fillBelow} mm²`}
+            read={areaWord('Counters')}
+            onChange={(v) => set('fillBelow', v)}
+          />{' '}
+          filled
         </>
       );
     case 'oneOutline':
@@ -114,14 +132,15 @@ function Entry({ change, films, system, set }: EntryProps) {
     case 'showGround':
       return (
         <>
-          Taken out of <Choice label="Plate" value={change.plate} options={PLATES} onChange={(v) => set('plate', v)} /> {length('Margin of the plate', 'margin', change.margin)} larger, so that the ground shows
-          through
+          Taken out of <Choice label="Plate" value={change.plate} options={PLATES} onChange={(v) => set('plate', v)} />{' '}
+          {length('Margin of the plate', 'margin', change.margin)} larger, so that the ground shows through
         </>
       );
     case 'backing':
       return (
         <>
-          Backed with <Choice label="Film of the backing" value={change.film} options={films} onChange={(v) => set('film', v)} />, {length('Backing larger by', 'by', change.by)} larger all round
+          Backed with <Choice label="Film of the backing" value={change.film} options={films} onChange={(v) => set('film', v)} />,{' '}
+          {length('Backing larger by', 'by', change.by)} larger all round
         </>
       );
     case 'silhouette':
@@ -130,21 +149,40 @@ function Entry({ change, films, system, set }: EntryProps) {
       return (
         <>
           Parted by {length('Gap', 'gap', change.gap)} at{' '}
-          <Typed label="Parted at" shown={`${Math.round(change.at * 100)} %`} read={percent('Height', 1, 99)} onChange={(v) => set('at', v)} /> of its height
+          <Typed
+            label="Parted at"
+            shown={`${Math.round(change.at * 100)} %`}
+            read={percent('Height', 1, 99)}
+            onChange={(v) => set('at', v)}
+          />{' '}
+          of its height
         </>
       );
     case 'frame':
       return (
         <>
-          Framed by <Choice label="Frame" value={change.plate} options={PLATES} onChange={(v) => set('plate', v)} /> {length('Frame off the mark', 'margin', change.margin)} off, a line of{' '}
-          {length('Width of the frame', 'width', change.width, 0.1)}
+          Framed by <Choice label="Frame" value={change.plate} options={PLATES} onChange={(v) => set('plate', v)} />{' '}
+          {length('Frame off the mark', 'margin', change.margin)} off, a line of {length('Width of the frame', 'width', change.width, 0.1)}
         </>
       );
     case 'stretch':
       return (
         <>
-          Stretched to <Typed label="Across, percent" shown={`${Math.round(change.across * 100)} %`} read={percent('Across', 20, 500)} onChange={(v) => set('across', v)} /> across and{' '}
-          <Typed label="Up, percent" shown={`${Math.round(change.up * 100)} %`} read={percent('Up', 20, 500)} onChange={(v) => set('up', v)} /> up
+          Stretched to{' '}
+          <Typed
+            label="Across, percent"
+            shown={`${Math.round(change.across * 100)} %`}
+            read={percent('Across', 20, 500)}
+            onChange={(v) => set('across', v)}
+          />{' '}
+          across and{' '}
+          <Typed
+            label="Up, percent"
+            shown={`${Math.round(change.up * 100)} %`}
+            read={percent('Up', 20, 500)}
+            onChange={(v) => set('up', v)}
+          />{' '}
+          up
         </>
       );
     case 'repeat':
@@ -157,12 +195,17 @@ function Entry({ change, films, system, set }: EntryProps) {
     case 'scatter':
       return (
         <>
-          <CountWord label="Count" value={change.count} most={300} onChange={(v) => set('count', v)} /> scattered over {length('Width of the field', 'width', change.width, 1)} by{' '}
-          {length('Height of the field', 'height', change.height, 1)}, at least {length('Least distance', 'least', change.least)} apart,{' '}
+          <CountWord label="Count" value={change.count} most={300} onChange={(v) => set('count', v)} /> scattered over{' '}
+          {length('Width of the field', 'width', change.width, 1)} by {length('Height of the field', 'height', change.height, 1)}, at least{' '}
+          {length('Least distance', 'least', change.least)} apart,{' '}
           <Switch label="Turned" on={change.turn} yes="turned anyhow" no="upright" onChange={(v) => set('turn', v)} />,{' '}
           <Switch label="Over the edge" on={change.over} yes="also over the edge" no="inside the edge" onChange={(v) => set('over', v)} />
           {'; '}
-          <button type="button" className="btn btn-xs btn-ghost border-base-300" onClick={() => set('seed', Math.floor(numbersFrom(change.seed + 7)() * 1e9))}>
+          <button
+            type="button"
+            className="btn btn-xs btn-ghost border-base-300"
+            onClick={() => set('seed', Math.floor(numbersFrom(change.seed + 7)() * 1e9))}
+          >
             Throw again
           </button>
         </>
@@ -176,7 +219,10 @@ export function ShapingCard({ mark, plan, shop, edit }: { mark: Mark; plan: Mark
   const add = (kind: Kind | '') => {
     if (!kind) return;
     const change = { id: newId(), ...beginning(kind, plan, mark, shop) };
-    edit(setAt(['marks', mark.id, 'edits', change.id], change), WANTS.find((w) => w.kind === kind)!.label.replace(/^./, (c) => c.toUpperCase()));
+    edit(
+      setAt(['marks', mark.id, 'edits', change.id], change),
+      WANTS.find((w) => w.kind === kind)!.label.replace(/^./, (c) => c.toUpperCase()),
+    );
   };
   const move = (index: number, by: -1 | 1) =>
     edit((job) => {
@@ -189,20 +235,45 @@ export function ShapingCard({ mark, plan, shop, edit }: { mark: Mark; plan: Mark
     <section aria-label="What is wanted of it" className="sheet px-4 py-3">
       <div className="flex flex-wrap items-center gap-2">
         <h2 className="mr-auto text-[0.98rem] font-bold">What is wanted of it</h2>
-        <Choice label="Add a change" value="" options={[{ value: '' as Kind | '', label: 'I want to …' }, ...WANTS.map(({ kind, label }) => ({ value: kind, label }))]} onChange={add} />
+        <Choice
+          label="Add a change"
+          value=""
+          options={[{ value: '' as Kind | '', label: 'I want to …' }, ...WANTS.map(({ kind, label }) => ({ value: kind, label }))]}
+          onChange={add}
+        />
       </div>
-      {mark.edits.length === 0 && <p className="quiet text-sm">As it is drawn. What you ask for stands here, and can be changed or taken away at any time.</p>}
+      {mark.edits.length === 0 && (
+        <p className="quiet text-sm">As it is drawn. What you ask for stands here, and can be changed or taken away at any time.</p>
+      )}
       {mark.edits.map((change, i) => (
         <div key={change.id} className="border-base-300 flex items-start gap-1 border-b py-0.5 last:border-0">
           <Sentence className="flex-1 text-[0.97rem]!">
-            <Entry change={change} films={films} system={shop.lengths} set={(field, value) => edit(setAt(['marks', mark.id, 'edits', change.id, field], value), 'Change what is wanted')} />.
+            <Entry
+              change={change}
+              films={films}
+              system={shop.lengths}
+              set={(field, value) => edit(setAt(['marks', mark.id, 'edits', change.id, field], value), 'Change what is wanted')}
+            />
+            .
           </Sentence>
           {mark.edits.length > 1 && (
             <>
-              <button type="button" className="btn btn-sm btn-ghost px-2" aria-label="Do it earlier" disabled={i === 0} onClick={() => move(i, -1)}>
+              <button
+                type="button"
+                className="btn btn-sm btn-ghost px-2"
+                aria-label="Do it earlier"
+                disabled={i === 0}
+                onClick={() => move(i, -1)}
+              >
                 ↑
               </button>
-              <button type="button" className="btn btn-sm btn-ghost px-2" aria-label="Do it later" disabled={i === mark.edits.length - 1} onClick={() => move(i, 1)}>
+              <button
+                type="button"
+                className="btn btn-sm btn-ghost px-2"
+                aria-label="Do it later"
+                disabled={i === mark.edits.length - 1}
+                onClick={() => move(i, 1)}
+              >
                 ↓
               </button>
             </>

@@ -14,6 +14,7 @@ import { Choice, LengthWord, Sentence, Switch } from '../../ui/tokens';
 import { DrawingHead, MarkTabs, Readings, StationLayout, type StationProps } from '../job/station';
 import { JigCard } from './JigCard';
 import { Movable } from './Movable';
+import { OnPhoto } from './OnPhoto';
 import { PlaceWords } from './PlaceWords';
 import { SpreadWords } from './SpreadWords';
 
@@ -96,12 +97,13 @@ export function FitStation({ job, plan, shop, edit, mark, chooseMark }: StationP
         <div className="flex flex-col gap-2 px-3 pb-3">
           <h3 className="text-[0.86rem] font-bold">As it is seen</h3>
           <FrontView piece={job.piece} marks={plan.marks} shop={shop} className={round ? 'h-56' : 'h-36'} turn={turn} />
+          {job.photo && <OnPhoto job={job} photo={job.photo} marks={plan.marks} shop={shop} />}
           {round && (
-            <label className="quiet flex items-center gap-2 text-[0.8rem]">
-              Turn
+            <label className="quiet flex items-center gap-2 text-[0.8rem] whitespace-nowrap">
+              Turn it
               <input
                 type="range"
-                className="range range-xs"
+                className="range range-xs min-w-0 flex-1"
                 aria-label="Turn the piece"
                 min={-180}
                 max={180}
@@ -231,6 +233,7 @@ export function FitStation({ job, plan, shop, edit, mark, chooseMark }: StationP
         edit={edit}
         mark={mark}
         stations={['fit', 'draw']}
+        preview={{ job, shop }}
         shown={shown}
         onShow={(r) => setShown(shown === r.id ? undefined : r.id)}
       />

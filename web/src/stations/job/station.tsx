@@ -1,9 +1,10 @@
 import type { ReactNode } from 'react';
-import { setAt, type Job, type Mark, type Patch, type Reading, type Shop, type StationId } from '@kolleta/core/job';
+import { setAt, type Cure, type Job, type Mark, type Patch, type Reading, type Shop, type StationId } from '@kolleta/core/job';
 import type { JobPlan } from '@kolleta/core/plan';
 import type { JobChange } from '../../storage/editJob';
 import { logOverride } from '../../storage/logEvent';
 import { ReadingCard } from '../../ui/ReadingCard';
+import { CurePreview } from './CurePreview';
 
 /** What every station of a job gets. */
 export interface StationProps {
@@ -45,10 +46,15 @@ interface ReadingsProps extends Pick<StationProps, 'plan' | 'edit' | 'mark'> {
   stations: readonly StationId[];
   shown?: string;
   onShow?: (reading: Reading) => void;
+  /** What a preview of a cure needs; without it there is none. */
+  preview?: Pick<StationProps, 'job' | 'shop'>;
 }
 
+/** Readings whose cures change what is seen of a mark. */
+const PREVIEWED = ['size', 'thin', 'small', 'contrast', 'bend', 'seen', 'bulb', 'snips', 'glyphs', 'kind', 'joined', 'names'];
+
 /** The readings of some stations: of the mark in hand and of the whole piece, the gravest first. */
-export function Readings({ plan, edit, stations, mark, shown, onShow }: ReadingsProps) {
+export function Readings({ plan, edit, stations, mark, shown, onShow, preview }: ReadingsProps) {
   const others = plan.marks.filter((m) => m.mark.id !== mark?.id).map((m) => m.mark.id);
   const own = plan.readings.filter((r) => stations.includes(r.station) && !others.some((id) => r.id.split(':').includes(id)));
   const sorted = own.toSorted((a, b) => ORDER[a.verdict] - ORDER[b.verdict]);
@@ -65,6 +71,13 @@ export function Readings({ plan, edit, stations, mark, shown, onShow }: Readings
           }}
           onShow={onShow}
           shown={shown === reading.id}
+          {...(preview && PREVIEWED.includes(reading.id.split(':')[0]!) && mark
+            ? {
+                preview: (cure: Cure) => (
+                  <CurePreview job={preview.job} plan={plan} shop={preview.shop} cure={cure} mark={mark.id} reading={reading.id} />
+                ),
+              }
+            : {})}
         />
       ))}
     </>

@@ -17,8 +17,10 @@ const wide = ({ shape }: Blank) => (shape.kind === 'flat' ? shape.width : Math.m
 
 /** Blanks to begin a job with, shelf by shelf, each shelf to one scale, and whether film holds on them. */
 export function BlankShelf({ shop, onBegin }: { shop: Shop; onBegin: (blank: Blank) => void }) {
-  const [kind, setKind] = useState<Kind>('glass');
-  const own = BLANKS.filter((blank) => blank.kind === kind);
+  const [kind, setKind] = useState<Kind | 'own'>('glass');
+  const kept = (shop.blanks ?? []).map((blank): Blank => ({ ...blank, kind: 'glass' }));
+  const own = kind === 'own' ? kept : BLANKS.filter((blank) => blank.kind === kind);
+  const shelves = [...(Object.entries(BLANK_KINDS) as [Kind, string][]), ...(kept.length > 0 ? [['own', 'Your own'] as const] : [])];
   const scale = Math.min(MOST_SCALE, TALL_PX / Math.max(...own.map((blank) => blank.shape.height)));
   return (
     <section aria-label="A new job">
@@ -28,7 +30,7 @@ export function BlankShelf({ shop, onBegin }: { shop: Shop; onBegin: (blank: Bla
         that has to stay holds on it, before you buy it.
       </p>
       <div className="mb-2 flex flex-wrap gap-1.5" role="group" aria-label="Shelves">
-        {(Object.entries(BLANK_KINDS) as [Kind, string][]).map(([id, name]) => (
+        {shelves.map(([id, name]) => (
           <button
             key={id}
             type="button"

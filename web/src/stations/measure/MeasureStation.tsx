@@ -10,6 +10,8 @@ import { FrontView } from '../../drawing/FrontView';
 import { Rulers } from '../../drawing/Rulers';
 import { Scaled } from '../../drawing/Scaled';
 import { WallDrawing } from '../../drawing/WallDrawing';
+import { FileButton } from '../../ui/FileButton';
+import { useTell } from '../../ui/toasts';
 import { Choice, CountWord, Sentence, Switch, TextWord } from '../../ui/tokens';
 import { DrawingHead, Readings, StationLayout, type StationProps } from '../job/station';
 import { FeatureWords } from './FeatureWords';
@@ -17,6 +19,8 @@ import { HelpMeasuring } from './HelpMeasuring';
 import { MovableFeature } from './MovableFeature';
 import { OutlineWords } from './OutlineWords';
 import { OwnBlank } from './OwnBlank';
+import { PhotoStation } from './PhotoStation';
+import { photoFrom } from './usePhoto';
 import { ShapeWords } from './ShapeWords';
 import { TwoMeasures } from './TwoMeasures';
 import { UseWords } from './UseWords';
@@ -47,12 +51,32 @@ export function MeasureStation({ job, plan, shop, edit, mark }: StationProps) {
   const system = shop.lengths;
   const set = (field: string, value: unknown, label: string) => edit(setAt(['piece', field], value), label);
   const reshape = (next: typeof shape) => edit(zonesFor(job, next), 'Measure the piece');
+  const [onPhoto, setOnPhoto] = useState(false);
   const [chosen, chooseZone] = useState<string>();
   const zone = job.zones.find((z) => z.id === (chosen ?? mark?.zone)) ?? job.zones.find((z) => z.id === mark?.zone) ?? job.zones[0]!;
   const clear = GROUNDS[piece.ground].clear;
   const wall = wallBox(shape);
   const sector = shape.kind === 'taper' ? sectorOf(shape) : undefined;
-  const drawing = (
+  const tell = useTell();
+  const takePhoto = async (file: File) => {
+    try {
+      edit(setAt(['photo'], await photoFrom(file)), 'Take a photo of the piece');
+      setOnPhoto(true);
+    } catch {
+      tell(`"${file.name}" is not a picture that the browser can read. Take a JPEG or PNG. Nothing was changed.`, { tone: 'error' });
+    }
+  };
+  const photo = onPhoto ? job.photo : undefined;
+  const drawing = photo ? (
+    <>
+      <DrawingHead title="On the photo">
+        <button type="button" className="btn btn-xs btn-ghost border-base-300" onClick={() => setOnPhoto(false)}>
+          Back to the drawing
+        </button>
+      </DrawingHead>
+      <PhotoStation job={job} shop={shop} edit={edit} photo={photo} />
+    </>
+  ) : (
     <>
       <DrawingHead
         title={shape.kind === 'flat' ? 'Face, to scale' : 'Wall laid flat, to scale'}
@@ -63,7 +87,17 @@ export function MeasureStation({ job, plan, shop, edit, mark }: StationProps) {
               ? `a part of a ring: its straight ends meet at the back${sector ? ` · apex ${formatLength(rhoAt(sector, shape, sector.up === 1 ? 0 : shape.height), system, { digits: 0 })} ${sector.up === 1 ? 'below the foot' : 'above the rim'}` : ''}`
               : undefined
         }
-      />
+      >
+        {job.photo ? (
+          <button type="button" className="btn btn-sm btn-outline btn-primary" onClick={() => setOnPhoto(true)}>
+            On its photo
+          </button>
+        ) : (
+          <FileButton label="Photo of the piece" accept=".jpg,.jpeg,.png,.webp,image/*" onFile={(file) => void takePhoto(file)}>
+            Measure on a photo
+          </FileButton>
+        )}
+      </DrawingHead>
       <div className="grid flex-1 grid-cols-1 sm:grid-cols-[minmax(0,1fr)_9.5rem]">
         <Scaled
           box={growBox(flatBox(wall, shape), 0)}

@@ -1,0 +1,257 @@
+import { useState } from 'react';
+import { partWord, readList } from '@kolleta/core/artwork';
+import { setAt, type Mark, type PieceList } from '@kolleta/core/job';
+import type { MarkPlan } from '@kolleta/core/plan';
+import { formatLength } from '@kolleta/core/units';
+import { newId } from '../../storage/newId';
+import { FileButton } from '../../ui/FileButton';
+import { Choice, LengthWord, Sentence, TextWord } from '../../ui/tokens';
+import type { StationProps } from '../job/station';
+
+/** The list as it would be typed. */
+const asText = (list: PieceList): string =>
+  list.columns.length === 1
+    ? list.rows.map((row) => row.cells[0]).join('\n')
+    : [list.columns.join(', '), ...list.rows.map((row) => row.cells.join(', '))].join('\n');
+
+/** One row's size against the widest, drawn. */
+function Bars({
+  plan,
+  list,
+  system,
+  shown,
+  onShow,
+}: {
+  plan: MarkPlan;
+  list: PieceList;
+  system: 'mm' | 'inch';
+  shown: string | undefined;
+  onShow: (row: string) => void;
+}) {
+  const widest = Math.max(...plan.variants.map((v) => v.fitted.width), 1);
+  return (
+    <ol className="max-h-64 overflow-y-auto" aria-label="The list as it fits">
+      {plan.variants.map((v) => {
+        const row = list.rows.find((r) => r.id === v.row);
+        return (
+          <li key={v.row}>
+            <button
+              type="button"
+              aria-pressed={shown === v.row}
+              className={`grid w-full grid-cols-[minmax(0,1fr)_5.5rem] items-center gap-2 rounded px-1 py-0.5 text-left text-sm ${shown === v.row ? 'bg-base-200' : ''}`}
+              onClick={() => onShow(v.row)}
+            >
+              <span className="relative block truncate">
+                <span className="bg-primary absolute bottom-0 left-0 h-0.5" style={{ width: `${(100 * v.fitted.width) / widest}%` }} />
+                {v.words || row?.cells.join(' ') || '(nothing)'}
+                {v.missing.length > 0 && <span className="text-error"> — no {v.missing.join(' ')}</span>}
+              </span>
+              <span className="measure text-right text-[0.78rem]">
+                {v.fitted.layers.length > 0 ? formatLength(v.fitted.width, system) : '–'}
+              </span>
+            </button>
+          </li>
+        );
+      })}
+    </ol>
+  );
+}
+
+/** Words that differ from piece to piece: typed, pasted, from a CSV file, or one word parted over the pieces. */
+export function ListCard({
+  job,
+  mark,
+  plan,
+  shop,
+  edit,
+  shown,
+  onShow,
+}: Pick<StationProps, 'job' | 'shop' | 'edit'> & {
+  mark: Mark;
+  plan: MarkPlan | undefined;
+  shown: string | undefined;
+  onShow: (row: string) => void;
+}) {
+  const { list } = job;
+  const [draft, setDraft] = useState<string>();
+  const [problem, setProblem] = useState<string>();
+  const [parting, setParting] = useState(false);
+  const take = (next: PieceList) => {
+    const column = next.columns[0]!;
+    const [first] = mark.artwork.kind === 'text' ? mark.artwork.lines : [];
+    const placed =
+      mark.artwork.kind === 'text' &&
+      mark.artwork.lines.some((line) => next.columns.some((c) => line.text.toLowerCase().includes(`{${c.toLowerCase()}}`)));
+    edit(
+      [
+        ...setAt(['list'], next),
+        ...setAt(['count'], Math.max(1, next.rows.length)),
+        // the first line takes the first column, unless the words ask for one already
+        ...(first && !placed ? setAt(['marks', mark.id, 'artwork', 'lines', first.id, 'text'], `{${column}}`) : []),
+      ],
+      'Take a list',
+    );
+    setDraft(undefined);
+    setProblem(undefined);
+  };
+  const read = (text: string) => {
+    const found = readList(text, newId);
+    if (found.ok) take(found.value);
+    else setProblem(`${found.problem.found} ${found.problem.wayOut}`);
+  };
+  const personal = plan && plan.variants.length > 0;
+  const chosen = list?.rows.find((row) => row.id === shown);
+  return (
+    <section aria-label="A list of names" className="sheet px-4 py-3">
+      <h2 className="text-[0.98rem] font-bold">{list ? `A list of ${list.rows.length}, one a piece` : 'Different words on every piece'}</h2>
+      {!list && draft === undefined && !parting && (
+        <>
+          <p className="quiet text-sm">One layout and many names: each is filled in, fitted to its piece and checked.</p>
+          <div className="mt-1 flex flex-wrap gap-1.5">
+            <button type="button" className="btn btn-sm btn-ghost border-base-300" onClick={() => setDraft('')}>
+              Type or paste a list
+            </button>
+            <FileButton
+              label="List file"
+              accept=".csv,.txt,.tsv,text/csv,text/plain"
+              className="btn btn-sm btn-ghost border-base-300"
+              onFile={(file) => void file.text().then(read)}
+            >
+              From a CSV file
+            </FileButton>
+            <button type="button" className="btn btn-sm btn-ghost border-base-300" onClick={() => setParting(true)}>
+              Part one word over the pieces
+            </button>
+          </div>
+        </>
+      )}
+      {parting && (
+        <Sentence className="text-[0.97rem]!">
+          The word{' '}
+          <TextWord
+            label="Word over the pieces"
+            value=""
+            empty="…"
+            onChange={(word) => {
+              setParting(false);
+              const next = partWord(word, newId);
+              if (next.rows.length > 0) take(next);
+            }}
+          />
+          , a letter a piece; bars part it otherwise, as in TERN|POINT.
+        </Sentence>
+      )}
+      {draft !== undefined && (
+        <form
+          onSubmit={(event) => {
+            event.preventDefault();
+            read(draft);
+          }}
+        >
+          <textarea
+            className="textarea mt-1 w-full"
+            rows={6}
+            aria-label="One name a line"
+            placeholder={'One name a line.\nSeveral columns: a first row of headings, with commas between.'}
+            value={draft}
+            onChange={(event) => setDraft(event.target.value)}
+            autoFocus
+          />
+          <div className="mt-1 flex gap-1.5">
+            <button type="submit" className="btn btn-sm btn-primary">
+              Take this list
+            </button>
+            <button
+              type="button"
+              className="btn btn-sm btn-ghost"
+              onClick={() => {
+                setDraft(undefined);
+                setProblem(undefined);
+              }}
+            >
+              Leave it
+            </button>
+          </div>
+        </form>
+      )}
+      {problem && (
+        <p role="alert" className="bg-error text-error-content mt-1 rounded px-2 py-1 text-sm">
+          {problem}
+        </p>
+      )}
+      {list && draft === undefined && (
+        <>
+          {!personal && <p className="text-sm">Put a column into the words, in braces: {list.columns.map((c) => `{${c}}`).join(', ')}.</p>}
+          <Sentence className="text-[0.97rem]!">
+            The words are{' '}
+            <Choice
+              label="Sizes of the list"
+              value={mark.sizes ?? 'same'}
+              options={[
+                { value: 'same', label: 'all of one size, set by the tightest' },
+                { value: 'each', label: 'each as large as fits' },
+              ]}
+              onChange={(sizes) => edit(setAt(['marks', mark.id, 'sizes'], sizes), 'Choose the sizes')}
+            />
+            .
+          </Sentence>
+          {personal && <Bars plan={plan} list={list} system={shop.lengths} shown={shown} onShow={onShow} />}
+          {chosen && (
+            <Sentence className="text-[0.95rem]!">
+              This piece{' '}
+              {list.columns.map((column, i) => (
+                <span key={column}>
+                  {i > 0 && ', '}
+                  {column}{' '}
+                  <TextWord
+                    label={`${column} of this piece`}
+                    value={chosen.cells[i] ?? ''}
+                    empty="nothing"
+                    onChange={(text) =>
+                      edit(
+                        setAt(
+                          ['list', 'rows', chosen.id, 'cells'],
+                          chosen.cells.map((c, k) => (k === i ? text : c)),
+                        ),
+                        'Change a row',
+                      )
+                    }
+                  />
+                </span>
+              ))}
+              , with room for marks of{' '}
+              <LengthWord
+                label="Zone width of this piece"
+                value={chosen.width ?? plan?.zone.width ?? 0}
+                system={shop.lengths}
+                least={1}
+                onChange={(mm) => edit(setAt(['list', 'rows', chosen.id, 'width'], mm), 'Measure this piece')}
+              />{' '}
+              by{' '}
+              <LengthWord
+                label="Zone height of this piece"
+                value={chosen.height ?? plan?.zone.height ?? 0}
+                system={shop.lengths}
+                least={1}
+                onChange={(mm) => edit(setAt(['list', 'rows', chosen.id, 'height'], mm), 'Measure this piece')}
+              />
+              {chosen.width !== undefined || chosen.height !== undefined ? ', unlike the others' : ''}.
+            </Sentence>
+          )}
+          <div className="mt-1 flex flex-wrap gap-1.5">
+            <button type="button" className="btn btn-sm btn-ghost border-base-300" onClick={() => setDraft(asText(list))}>
+              Change the list
+            </button>
+            <button
+              type="button"
+              className="btn btn-sm btn-ghost border-base-300"
+              onClick={() => edit([{ op: 'remove', path: ['list'] }], 'Take the list away')}
+            >
+              Take the list away
+            </button>
+          </div>
+        </>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,95 @@
+import { TECHNIQUES, type TechniqueId } from '@kolleta/core/facts';
+import { setAt, type Mark } from '@kolleta/core/job';
+import { Choice, Sentence, Switch, TextWord } from '../../ui/tokens';
+import type { StationProps } from '../job/station';
+
+/** What a mark is: its name, its technique, its film, whether it is flipped. */
+export function MarkWords({ job, mark, shop, edit }: Pick<StationProps, 'job' | 'shop' | 'edit'> & { mark: Mark }) {
+  const filmOptions = shop.films.map((f) => ({ value: f.id, label: f.name }));
+  const several =
+    new Set([mark.film, ...Object.values(mark.colourFilms), ...mark.edits.map((e) => ('film' in e ? e.film : undefined))].filter(Boolean))
+      .size > 1;
+  return (
+    <div className="sheet px-4 py-3">
+      <Sentence>
+        <TextWord
+          label="Name of the mark"
+          value={mark.name}
+          onChange={(name) => edit(setAt(['marks', mark.id, 'name'], name), 'Name the mark')}
+        />{' '}
+        is a{' '}
+        <Choice
+          label="Technique"
+          value={mark.technique}
+          options={(Object.keys(TECHNIQUES) as TechniqueId[]).map((value) => ({ value, label: TECHNIQUES[value].name }))}
+          onChange={(technique) => {
+            const film =
+              technique === 'stencil' ? shop.films.find((f) => f.kind === 'stencil') : shop.films.find((f) => f.kind === 'permanent');
+            edit(
+              [
+                ...setAt(['marks', mark.id, 'technique'], technique),
+                ...(film ? setAt(['marks', mark.id, 'film'], film.id) : []),
+                ...setAt(['marks', mark.id, 'colourFilms'], {}),
+                ...(technique === 'stencil' && !mark.paint && shop.paints[0] ? setAt(['marks', mark.id, 'paint'], shop.paints[0].id) : []),
+              ],
+              'Change the technique',
+            );
+          }}
+        />{' '}
+        cut from{' '}
+        <Choice
+          label="Film"
+          value={mark.film}
+          options={filmOptions}
+          onChange={(film) => edit(setAt(['marks', mark.id, 'film'], film), 'Choose the film')}
+        />
+        {mark.technique === 'stencil' && (
+          <>
+            , painted with{' '}
+            <Choice
+              label="Paint"
+              value={mark.paint ?? ''}
+              options={[
+                ...(mark.paint ? [] : [{ value: '', label: 'no paint yet' }]),
+                ...shop.paints.filter((p) => p.coat === 'acrylic' || p.coat === 'chalkPaint').map((p) => ({ value: p.id, label: p.name })),
+              ]}
+              onChange={(paint) => edit(setAt(['marks', mark.id, 'paint'], paint), 'Choose the paint')}
+            />
+          </>
+        )}
+        ,{' '}
+        <Switch
+          label="Flip"
+          on={mark.flip}
+          yes="flipped left to right"
+          no="not flipped"
+          onChange={(on) => edit(setAt(['marks', mark.id, 'flip'], on), 'Flip')}
+        />
+        {several && (
+          <>
+            , its films{' '}
+            <Choice
+              label="Lift"
+              value={mark.lift ?? 'one'}
+              options={[
+                { value: 'one', label: 'lifted as one, in register' },
+                { value: 'apart', label: 'laid out apart, placed by eye' },
+              ]}
+              onChange={(lift) => edit(setAt(['marks', mark.id, 'lift'], lift), 'Choose the lift')}
+            />
+          </>
+        )}
+        .
+      </Sentence>
+      {job.marks.length > 1 && (
+        <button
+          type="button"
+          className="btn btn-xs btn-ghost border-base-300 mt-1"
+          onClick={() => edit([{ op: 'remove', path: ['marks', mark.id] }], 'Take the mark away')}
+        >
+          Take this mark away
+        </button>
+      )}
+    </div>
+  );
+}

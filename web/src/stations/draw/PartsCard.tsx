@@ -1,0 +1,169 @@
+import { keepTogether, takeApart } from '@kolleta/core/artwork';
+import { setAt, type Artwork, type DrawnPart, type Mark, type Shop } from '@kolleta/core/job';
+import { newId } from '../../storage/newId';
+import { Choice, Sentence } from '../../ui/tokens';
+import type { StationProps } from '../job/station';
+import { newLine } from './blankMark';
+
+type Drawing = Extract<Artwork, { kind: 'drawing' }>;
+
+interface Props {
+  mark: Mark;
+  artwork: Drawing;
+  shop: Shop;
+  edit: StationProps['edit'];
+  /** Picked parts; undefined while the drawing is not taken apart. */
+  chosen: ReadonlySet<string> | undefined;
+  choose: (ids: ReadonlySet<string> | undefined) => void;
+}
+
+/** Most colours listed one by one. */
+const MOST_COLOURS = 24;
+
+/** A colour for a film that no other film has in this drawing. */
+function colourFor(film: string, mark: Mark, artwork: Drawing, shop: Shop): string {
+  const used = new Map(Object.entries(mark.colourFilms).flatMap(([colour, id]) => (id === null ? [] : [[id, colour] as const])));
+  const known = used.get(film);
+  if (known) return known;
+  const own = shop.films.find((f) => f.id === film)?.colour.toLowerCase() ?? '#808080';
+  const taken = new Set(artwork.parts.map((part) => part.colour));
+  let [r, g, b] = [1, 3, 5].map((at) => Number.parseInt(own.slice(at, at + 2), 16)) as [number, number, number];
+  const hex = () => `#${[r, g, b].map((v) => v.toString(16).padStart(2, '0')).join('')}`;
+  while (taken.has(hex())) [r, g, b] = [(r + 1) % 256, (g + 7) % 256, (b + 13) % 256];
+  return hex();
+}
+
+/** A drawing's colours with their films; and its parts, picked, left out, kept together and given films. */
+export function PartsCard({ mark, artwork, shop, edit, chosen, choose }: Props) {
+  const films = shop.films.map((f) => ({ value: f.id, label: f.name }));
+  const at = (...path: string[]) => ['marks', mark.id, 'artwork', ...path];
+  const dropped = new Set(artwork.dropped ?? []);
+  const setParts = (parts: readonly DrawnPart[], label: string) => edit(setAt(at('parts'), parts), label);
+  const drop = (ids: ReadonlySet<string>, out: boolean) =>
+    edit(
+      setAt(at('dropped'), out ? [...new Set([...dropped, ...ids])] : [...dropped].filter((id) => !ids.has(id))),
+      out ? 'Leave parts out' : 'Take parts back',
+    );
+  const give = (film: string) => {
+    if (!film || !chosen) return;
+    const colour = colourFor(film, mark, artwork, shop);
+    edit(
+      [
+        ...setAt(
+          at('parts'),
+          artwork.parts.map((part) => (chosen.has(part.id) ? { ...part, colour } : part)),
+        ),
+        ...setAt(['marks', mark.id, 'colourFilms', colour], film),
+      ],
+      'Give parts a film',
+    );
+  };
+  const some = chosen && chosen.size > 0;
+  const colours = [...new Set(artwork.parts.filter((part) => !dropped.has(part.id)).map((part) => part.colour))];
+  return (
+    <section aria-label="Parts of the drawing" className="sheet px-4 py-3">
+      <h2 className="text-[0.98rem] font-bold break-words">{artwork.name}</h2>
+      <p className="quiet mb-1 text-sm">Each colour of the drawing is cut from a film, or left to the ground.</p>
+      {colours.slice(0, MOST_COLOURS).map((colour) => (
+        <Sentence key={colour}>
+          <span className="border-base-300 mr-2 inline-block size-4 rounded-sm border align-middle" style={{ background: colour }} />
+          <span className="measure text-sm">{colour}</span> is{' '}
+          <Choice
+            label={`Film for ${colour}`}
+            value={colour in mark.colourFilms ? (mark.colourFilms[colour] ?? 'ground') : mark.film}
+            options={[{ value: 'ground', label: 'left to the ground' }, ...films]}
+            onChange={(film) =>
+              edit(setAt(['marks', mark.id, 'colourFilms', colour], film === 'ground' ? null : film), 'Choose a film for a colour')
+            }
+          />
+        </Sentence>
+      ))}
+      {colours.length > MOST_COLOURS && (
+        <p className="quiet text-sm">and {colours.length - MOST_COLOURS} more colours: pick parts and give them films together.</p>
+      )}
+      <div className="mt-1.5 flex flex-wrap gap-1.5">
+        <button
+          type="button"
+          aria-pressed={chosen !== undefined}
+          className={`btn btn-sm ${chosen ? 'btn-neutral' : 'btn-outline btn-primary'}`}
+          onClick={() => {
+            if (chosen) choose(undefined);
+            else {
+              const parted = takeApart(artwork.parts, newId);
+              if (parted.length > artwork.parts.length) setParts(parted, 'Take the drawing apart');
+              choose(new Set());
+            }
+          }}
+        >
+          {chosen ? 'Done taking apart' : 'Take it apart'}
+        </button>
+        {!chosen && (
+          <button
+            type="button"
+            className="btn btn-sm btn-ghost border-base-300"
+            onClick={() =>
+              edit(
+                setAt(['marks', mark.id, 'artwork'], { kind: 'text', lines: [newLine('montserrat')], align: 'centre', lineSpacing: 1 }),
+                'Use words instead',
+              )
+            }
+          >
+            Use words instead
+          </button>
+        )}
+      </div>
+      {chosen && (
+        <div className="bg-base-200 mt-2 rounded px-3 py-2">
+          <p className="text-sm">
+            {some
+              ? `${chosen.size} ${chosen.size === 1 ? 'part' : 'parts'} picked.`
+              : `${artwork.parts.length} parts. Press one in the drawing, with Shift several, or draw a frame around them.`}
+          </p>
+          <div className="mt-1 flex flex-wrap gap-1.5">
+            <button type="button" className="btn btn-sm" disabled={!some} onClick={() => drop(chosen, true)}>
+              Leave them out
+            </button>
+            <button
+              type="button"
+              className="btn btn-sm"
+              disabled={!some || ![...chosen].some((id) => dropped.has(id))}
+              onClick={() => drop(chosen, false)}
+            >
+              Take them back
+            </button>
+            <button
+              type="button"
+              className="btn btn-sm"
+              disabled={chosen.size < 2}
+              onClick={() => setParts(keepTogether(artwork.parts, chosen), 'Keep parts together')}
+            >
+              Keep them together
+            </button>
+            <button
+              type="button"
+              className="btn btn-sm"
+              disabled={!some}
+              onClick={() => drop(new Set(artwork.parts.filter((p) => !chosen.has(p.id)).map((p) => p.id)), true)}
+            >
+              Only these
+            </button>
+            <button type="button" className="btn btn-sm" onClick={() => choose(new Set(artwork.parts.map((p) => p.id)))}>
+              Pick all
+            </button>
+          </div>
+          {some && (
+            <Sentence className="text-[0.97rem]!">
+              Cut them from{' '}
+              <Choice
+                label="Film for the picked parts"
+                value=""
+                options={[{ value: '', label: 'choose a film' }, ...films]}
+                onChange={give}
+              />
+            </Sentence>
+          )}
+        </div>
+      )}
+    </section>
+  );
+}
