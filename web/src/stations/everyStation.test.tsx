@@ -1,8 +1,10 @@
 import { afterEach, beforeAll, describe, expect, it, jest } from '@jest/globals';
 import { cleanup, fireEvent, render, screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { MemoryRouter } from 'react-router';
 import { applyPatch, type Job, type StationId } from '@kolleta/core/job';
+import { readJobFile, writeJobFile } from '@kolleta/core/jobFile';
 import { planWorkshop, type Plan } from '@kolleta/core/plan';
 import type { Workshop } from '@kolleta/core/jobFile';
 import { shippedFaces } from '../../../core/test/faces';
@@ -55,24 +57,26 @@ function show(station: StationId, id: string, markAt = 0) {
   });
   render(
     <MemoryRouter>
-      <WorkshopContext.Provider value={{ shop: demo.shop, jobs: demo.jobs, events: demo.events, isDemo: true }}>
-        <PlanContext.Provider value={plan}>
-          <View
-            job={job}
-            plan={plan.jobs.get(id)!}
-            shop={demo.shop}
-            edit={edit}
-            mark={job.marks[markAt]}
-            chooseMark={() => undefined}
-            station={station}
-          />
-        </PlanContext.Provider>
-      </WorkshopContext.Provider>
+      <QueryClientProvider client={new QueryClient()}>
+        <WorkshopContext.Provider value={{ shop: demo.shop, jobs: demo.jobs, events: demo.events, isDemo: true }}>
+          <PlanContext.Provider value={plan}>
+            <View
+              job={job}
+              plan={plan.jobs.get(id)!}
+              shop={demo.shop}
+              edit={edit}
+              mark={job.marks[markAt]}
+              chooseMark={() => undefined}
+              station={station}
+            />
+          </PlanContext.Provider>
+        </WorkshopContext.Provider>
+      </QueryClientProvider>
     </MemoryRouter>,
   );
   return { job, edits };
 }
-const jobs = ['regatta-prizes', 'honour-board', 'crew-flasks', 'boat-numbers'];
+const jobs = ['regatta-prizes', 'honour-board', 'crew-flasks', 'boat-numbers', 'tankards', 'bailer-buckets', 'door-hours', 'trophy-bowl'];
 
 describe.each(VIEWS.map(([name]) => name))('%s', (station) => {
   it.each(jobs)('has a drawing and words for %s, and names for all that can be changed', (id) => {
@@ -145,6 +149,73 @@ describe('what hands change', () => {
     const { edits } = show('draw', 'boat-numbers', 1);
     await userEvent.selectOptions(screen.getByLabelText('Film for #0e5a61'), 'left to the ground');
     expect(edits[0]!.after.marks[1]!.colourFilms).toEqual({ '#0e5a61': null });
+  });
+  it('what is wanted of a mark is an entry that can be changed, moved and taken away', async () => {
+    const { edits } = show('draw', 'tankards');
+    await userEvent.selectOptions(screen.getByLabelText('Add a change'), 'only the silhouette');
+    expect(edits[0]!.after.marks[0]!.edits.map((e) => e.kind)).toEqual(['backing', 'dropSmall', 'silhouette']);
+    await userEvent.click(screen.getAllByRole('button', { name: 'Do it later' })[0]!);
+    expect(edits[1]!.after.marks[0]!.edits.map((e) => e.kind)).toEqual(['dropSmall', 'backing']);
+    await userEvent.click(screen.getAllByRole('button', { name: 'Take it away' })[0]!);
+    expect(edits[2]!.after.marks[0]!.edits.map((e) => e.kind)).toEqual(['dropSmall']);
+    await userEvent.clear(screen.getByLabelText('Backing larger by'));
+    await userEvent.type(screen.getByLabelText('Backing larger by'), '3{Enter}');
+    expect(edits[3]!.after.marks[0]!.edits[0]).toMatchObject({ kind: 'backing', by: 3 });
+  });
+  it.each([
+    ['make one outline', 'oneOutline'],
+    ['let the ground show through', 'showGround'],
+    ['back it with another film', 'backing'],
+    ['part it for a line', 'part'],
+    ['put a frame around it', 'frame'],
+    ['stretch it a little', 'stretch'],
+    ['repeat it evenly', 'repeat'],
+    ['scatter it', 'scatter'],
+    ['thicken it', 'thicken'],
+    ['drop small parts', 'dropSmall'],
+  ])('“%s” begins with something that the schema takes', async (label, kind) => {
+    const { edits } = show('draw', 'door-hours');
+    await userEvent.selectOptions(screen.getByLabelText('Add a change'), label);
+    expect(edits[0]!.after.marks[0]!.edits.map((e) => e.kind)).toEqual([kind]);
+    expect(readJobFile(writeJobFile(edits[0]!.after), 'job').ok).toBe(true);
+  });
+  it('a list that is pasted is filled in, one row a piece, and can be taken away', async () => {
+    const { edits } = show('draw', 'door-hours');
+    await userEvent.click(screen.getByRole('button', { name: 'Type or paste a list' }));
+    await userEvent.click(screen.getByLabelText('One name a line'));
+    await userEvent.paste('Ada\nFinn\nOrla');
+    await userEvent.click(screen.getByRole('button', { name: 'Take this list' }));
+    const { after } = edits[0]!;
+    expect([after.count, after.list?.rows.map((r) => r.cells[0])]).toEqual([3, ['Ada', 'Finn', 'Orla']]);
+    expect(after.marks[0]!.artwork).toMatchObject({ lines: [{ text: '{name}' }, {}, {}, {}] });
+  });
+  it('a mark is held against a side, turned, and set round the wall', async () => {
+    const { edits } = show('fit', 'bailer-buckets');
+    await userEvent.selectOptions(screen.getByLabelText('Place'), 'in the upper left corner');
+    await userEvent.selectOptions(screen.getByLabelText('Turn of the mark'), 'turned as it becomes largest');
+    await userEvent.selectOptions(screen.getByLabelText('Copies'), 'as a mirrored pair');
+    expect(edits.map((e) => e.after.marks[0]!)).toMatchObject([
+      { hold: { x: 'left', y: 'top' } },
+      { turn: 'best' },
+      { spread: { kind: 'row', count: 2, mirrored: true } },
+    ]);
+  });
+  it('what is on the piece is added, measured, moved by the arrow keys and taken away', async () => {
+    const { edits } = show('measure', 'tankards');
+    await userEvent.selectOptions(screen.getByLabelText('Add what is on the piece'), 'screw');
+    expect(edits[0]!.after.piece.features?.map((f) => f.kind)).toEqual(['handle', 'screw']);
+    fireEvent.keyDown(screen.getByRole('button', { name: /^handle\. Drag it/ }), { key: 'ArrowLeft', shiftKey: true });
+    expect(edits[1]!.after.piece.features![0]!.x).toBeCloseTo(69.6, 6);
+    await userEvent.click(screen.getByRole('button', { name: 'Take the handle away' }));
+    expect(edits[2]!.after.piece.features).toEqual([]);
+  });
+  it('several of a set are measured: the smallest counts, the spread is kept', async () => {
+    const { edits } = show('measure', 'crew-flasks');
+    await userEvent.click(screen.getByRole('button', { name: 'Several of a set' }));
+    await userEvent.type(screen.getByLabelText('Measures of the diameter'), '73, 72.4, 73.2{Enter}');
+    expect(edits[0]!.after.piece).toMatchObject({ shape: { diameter: 72.4 }, spread: 0.8 });
+    await userEvent.type(screen.getByLabelText('Measures of the diameter'), '73, 20{Enter}');
+    expect(screen.getByRole('alert').textContent).toMatch(/do not belong to one set/);
   });
   it('coats, paint and the moment of pulling are the maker’s', async () => {
     const { edits } = show('paint', 'honour-board');
