@@ -13,3 +13,5 @@ export * from './text/face';
 export * from './text/fillIn';
 export * from './text/layoutText';
 export * from './text/readList';
+export * from './text/setTextIn';
+export type { SetText } from './import/svgTree';

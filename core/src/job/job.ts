@@ -89,6 +89,8 @@ export interface Zone {
   lipBand: number;
   /** Not the whole box: this outline in it. */
   outline?: Outline;
+  /** Seen colours here, #rrggbb, where the piece is patterned: the worst of them counts. */
+  colours?: string[];
 }
 
 export interface TextLine {

@@ -1,4 +1,6 @@
-import { applyToRegion, boxAround, boxCentre, boxHeight, boxOf, boxWidth, regionArea, translation } from '../geometry';
+import type { Layer } from '../artwork';
+import { applyToRegion, boxAround, boxCentre, boxHeight, boxOf, boxWidth, pointInRing, regionArea, translation } from '../geometry';
+import type { LayerInspection } from '../fit';
 import { cutOutline, layoutFilm, weedingOf, type CutPart, type FilmLayout, type Weeding } from '../cut';
 import {
   chooseTape,
@@ -48,6 +50,57 @@ export function cutParts(job: Job, marks: readonly MarkPlan[], cut: CutSoFar): {
   return all.flatMap((whole, i) => (begun.has(whole.film.id) ? (rest[i]!.part.copies > 0 ? [rest[i]!] : []) : [whole]));
 }
 
+/** A mark's layers each as one part, that keep their places. */
+export function togetherParts(
+  job: Job,
+  mark: Mark,
+  flat: readonly Layer[],
+  inspections: readonly LayerInspection[],
+  perPiece: number,
+): { film: Film; part: CutPart }[] {
+  const [cx, cy] = boxCentre(boxAround(flat.map((layer) => boxOf(layer.region))));
+  return inspections.map(({ film }) => {
+    const region = applyToRegion(translation(-cx, -cy), flat.find((layer) => layer.film === film.id)!.region);
+    return { film, part: { job: job.id, mark: mark.id, name: mark.name, copies: job.count * perPiece, region: cutOutline(region, mark) } };
+  });
+}
+
+/** No mark is laid out in more parts than this: nobody would place them one by one. */
+const MOST_APART = 60;
+
+/** The parts of a mark that is laid out where it wastes least film: each connected part by itself, what lies within it along with it. */
+export function apartParts(
+  job: Job,
+  mark: Mark,
+  flat: readonly Layer[],
+  inspections: readonly LayerInspection[],
+  perPiece: number,
+): { film: Film; part: CutPart }[] {
+  return inspections.flatMap(({ film }) => {
+    const region = flat.find((layer) => layer.film === film.id)!.region;
+    const outer = region.filter(
+      (part) => !region.some((other) => other !== part && other.holes.some((hole) => pointInRing(part.outer[0]!, hole))),
+    );
+    const groups =
+      outer.length > MOST_APART
+        ? [region]
+        : outer.map((part) => region.filter((p) => p === part || part.holes.some((hole) => pointInRing(p.outer[0]!, hole))));
+    return groups.map((group, i) => {
+      const [cx, cy] = boxCentre(boxOf(group));
+      return {
+        film,
+        part: {
+          job: job.id,
+          mark: groups.length === 1 ? mark.id : `${mark.id}~${i + 1}`.slice(0, 100),
+          name: mark.name,
+          copies: job.count * perPiece,
+          region: cutOutline(applyToRegion(translation(-cx, -cy), group), mark),
+        },
+      };
+    });
+  });
+}
+
 /** How one piece's own mark is told from the others in layouts and the log. */
 export const variantId = (mark: Id, row: Id): Id => `${mark}~${row}`.slice(0, 100);
 
@@ -55,7 +108,7 @@ export const variantId = (mark: Id, row: Id): Id => `${mark}~${row}`.slice(0, 10
 export type CutSoFar = (film: Id) => ReadonlyMap<Id, number>;
 
 function everyPart(job: Job, marks: readonly MarkPlan[]): { film: Film; part: CutPart }[] {
-  return marks.flatMap(({ mark, cutFlat, inspections, perPiece, variants }) => {
+  return marks.flatMap(({ mark, flat, cutFlat, inspections, perPiece, variants }) => {
     const cuts =
       variants.length === 0
         ? [{ id: mark.id, name: mark.name, flat: cutFlat, inspections, copies: job.count * perPiece }]
@@ -66,6 +119,8 @@ function everyPart(job: Job, marks: readonly MarkPlan[]): { film: Film; part: Cu
             inspections: v.inspections,
             copies: perPiece,
           }));
+    if (mark.lift === 'apart' && variants.length === 0 && mark.technique === 'decal')
+      return apartParts(job, mark, flat, inspections, perPiece);
     return cuts.flatMap(({ id, name, flat, inspections: inspected, copies }) => {
       const [cx, cy] = boxCentre(boxAround(flat.map((layer) => boxOf(layer.region))));
       return inspected.map(({ film }) => {

@@ -22,6 +22,7 @@ import { FILM_KINDS, GROUNDS, LAYOUT } from '../facts';
 import type { Id, Job, Mark, PieceList, Reading, Shape, Shop, Zone } from '../job';
 import {
   bestTurn,
+  contrastOf,
   fitReadings,
   inspectMark,
   outerRings,
@@ -257,7 +258,10 @@ export function fitOne(job: Job, mark: Mark, zone: Zone, shop: Shop, faces: Face
   } else main = fitOnce(job, mark, zone, shop, faces, memo, quick);
   const behind = GROUNDS[job.piece.ground].clear
     ? { colour: job.piece.behind, name: 'what stands behind it' }
-    : { colour: job.piece.colour, name: `the ${job.piece.name}` };
+    : {
+        colour: worstGround(mark, zone, job, shop),
+        name: zone.colours?.length ? `the ${zone.name.toLowerCase()} of the ${job.piece.name}` : `the ${job.piece.name}`,
+      };
   const together = main.mirrored && main.flat.length > 0;
   return {
     plan: {
@@ -279,6 +283,16 @@ export function fitOne(job: Job, mark: Mark, zone: Zone, shop: Shop, faces: Face
     shaped: main.shaped,
     key: main.key,
   };
+}
+
+/** The colour of a zone that a mark stands out from least: of a patterned place the worst counts. */
+function worstGround(mark: Mark, zone: Zone, job: Job, shop: Shop): string {
+  const colours = zone.colours?.length ? zone.colours : [job.piece.colour];
+  const seen =
+    mark.technique === 'stencil'
+      ? shop.paints.find((p) => p.id === mark.paint)?.colour
+      : shop.films.find((f) => f.id === mark.film)?.colour;
+  return seen ? colours.reduce((a, b) => (contrastOf(seen, b).ratio < contrastOf(seen, a).ratio ? b : a)) : colours[0]!;
 }
 
 const wordsOf = (artwork: Mark['artwork']): string =>

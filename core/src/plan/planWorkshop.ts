@@ -6,6 +6,7 @@ import { filmTaken, marksCut, type Film, type Id, type Job, type JobId, type Rea
 import { HORIZON_DAYS, scheduleReadings, solveSchedule, workingWindows, type JobSchedule, type Schedule } from '../schedule';
 import { formatLength, MINUTE_MS } from '../units';
 import { benchOf, stepFacts, type Bench } from './bench';
+import { liftReading } from './liftReading';
 import { listReadings, variantReadings } from './listReadings';
 import { keyOf, Memo } from './memo';
 import { cutParts, ownLayouts, planLayers, planRecipe, type CutSoFar, type LayerPlan } from './planJob';
@@ -118,6 +119,7 @@ export function planWorkshop(
       ...listReadings(job),
       ...works.flatMap((work) => drawReadings(work, job, shop, faces)),
       ...works.flatMap((work) => variantReadings(work.plan, job, shop)),
+      ...(quick ? [] : works.flatMap((work) => liftReading(job, work.plan, shop, memo) ?? [])),
       ...works.flatMap((work) => {
         const { job: id, mark, behind } = { job: job.id, ...work.plan };
         const key = keyOf(

@@ -1,5 +1,15 @@
 import { expose } from 'comlink';
-import { importDxf, importSvg, tracePicture, type ImportedDrawing, type Picture, type TraceOptions } from '@kolleta/core/artwork';
+import {
+  importDxf,
+  importSvg,
+  setTextIn,
+  tracePicture,
+  type ImportedDrawing,
+  type Picture,
+  type TraceOptions,
+} from '@kolleta/core/artwork';
+import { FACES } from '@kolleta/core/facts';
+import type { OwnFace } from '@kolleta/core/job';
 import type { Result } from '@kolleta/core/units';
 
 /** Ids within one drawing. */
@@ -10,8 +20,16 @@ const numbered = () => {
 
 const importer = {
   /** Takes in a drawing; nothing in it is run or fetched. */
-  svg(text: string, name: string): Result<ImportedDrawing> {
-    return importSvg(text, name, numbered());
+  async svg(text: string, name: string, own: readonly OwnFace[] = []): Promise<Result<ImportedDrawing>> {
+    if (!/<(svg:)?text\b/.test(text)) return importSvg(text, name, numbered());
+    const { faces, needFace, needWholeFaces } = await import('./faceStore');
+    await needWholeFaces();
+    for (const face of own) await needFace(face.id, own);
+    const named = [...FACES, ...own].flatMap(({ id, name: called }) => {
+      const face = faces.get(id);
+      return face ? [{ name: called, face }] : [];
+    });
+    return importSvg(text, name, numbered(), setTextIn(named));
   },
   dxf(text: string, name: string): Result<ImportedDrawing> {
     return importDxf(text, name, numbered());

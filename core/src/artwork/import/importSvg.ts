@@ -2,7 +2,7 @@ import { DOMParser, type Element } from '@xmldom/xmldom';
 import { good, refused, type Result } from '../../units';
 import { boxHeight, boxOfPoints, boxWidth, controlPoints, mapPath } from '../../geometry';
 import type { DrawnPart } from '../../job';
-import { gatherSvg, MOST_DEPTH, MOST_SEGMENTS } from './svgTree';
+import { gatherSvg, MOST_DEPTH, MOST_SEGMENTS, type SetText } from './svgTree';
 
 /** A drawing taken in: its colours as outlines, and what had to be left out. */
 export interface ImportedDrawing {
@@ -20,10 +20,11 @@ export const SVG_MOST_BYTES = 20 * 1024 * 1024;
  * @param text the file's text
  * @param name its name, for problems
  * @param newId gives an id for each part
+ * @param setText sets live text in a face that is here; without it text is left out
  * @returns outlines in the drawing's own units, y up, in painting order, neighbours of one colour and rule joined; what was left
  *   out is named. A problem when the file is broken, over 20 MB, too intricate, or has nothing to cut.
  */
-export function importSvg(text: string, name: string, newId: () => string): Result<ImportedDrawing> {
+export function importSvg(text: string, name: string, newId: () => string, setText?: SetText): Result<ImportedDrawing> {
   if (text.length > SVG_MOST_BYTES) {
     return refused(
       `"${name}" is larger than 20 MB.`,
@@ -51,7 +52,7 @@ export function importSvg(text: string, name: string, newId: () => string): Resu
       'Save it again as plain SVG and drop it in.',
     );
   }
-  const { painted, leftOut, tooDeep, tooMany } = gatherSvg(root);
+  const { painted, leftOut, tooDeep, tooMany } = gatherSvg(root, setText);
   // SVG runs down, a workshop's drawing runs up
   const drawn = painted.map((one) => ({ ...one, path: mapPath(one.path, [1, 0, 0, -1, 0, 0]) }));
   if (tooDeep)

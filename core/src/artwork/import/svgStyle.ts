@@ -17,6 +17,9 @@ export interface Style {
   readonly 'paint-order': string;
   readonly color: string;
   readonly visibility: string;
+  readonly 'font-family': string;
+  readonly 'font-size': string;
+  readonly 'text-anchor': string;
 }
 
 export const FIRST_STYLE: Style = {
@@ -35,6 +38,9 @@ export const FIRST_STYLE: Style = {
   'paint-order': 'normal',
   color: '#000000',
   visibility: 'visible',
+  'font-family': '',
+  'font-size': '16',
+  'text-anchor': 'start',
 };
 const INHERITED = Object.keys(FIRST_STYLE) as (keyof Style)[];
 

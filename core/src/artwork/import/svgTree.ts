@@ -95,6 +95,9 @@ interface Around {
   readonly clip?: Region;
 }
 
+/** Sets a run of text in the first face of a list of families that is here; undefined when none is. In ems, y up. */
+export type SetText = (text: string, families: string) => { glyphs: Path[]; advance: number; missing: string[] } | undefined;
+
 class Walk {
   readonly painted: Painted[] = [];
   readonly leftOut = new Map<string, number>();
@@ -106,7 +109,10 @@ class Walk {
   /** Working mm a unit of the drawing. */
   readonly #work: number;
 
-  constructor(root: Element) {
+  readonly #setText: SetText | undefined;
+
+  constructor(root: Element, setText?: SetText) {
+    this.#setText = setText;
     const { width, height } = sizeOfDrawing(root);
     const side = Math.max(width, height);
     this.#work = side > 0 && Number.isFinite(side) ? WORK_MM / side : 1;
@@ -140,6 +146,11 @@ class Walk {
     if (value('display') === 'none' || !seen(value('opacity'))) return;
     if (name === 'use') {
       this.#use(element, value, around, depth);
+      return;
+    }
+    if (name === 'text') {
+      const here = this.#enter(element, value, around, depth);
+      if (here) this.#text(element, here, { x: 0, y: 0 }, depth);
       return;
     }
     if (!GROUPS.has(name) && !SHAPES.has(name)) {
@@ -221,6 +232,59 @@ class Walk {
   /** Takes user units to working mm. */
   #working(map: Transform): Transform {
     return then(map, [this.#work, 0, 0, this.#work, 0, 0]);
+  }
+
+  /** Live text: set in a face that is here, run by run; what has no face is left out by name. */
+  #text(element: Element, around: Around, cursor: { x: number; y: number }, depth: number): void {
+    if (depth > MOST_DEPTH) return;
+    const { style } = around;
+    const size = userLength(style['font-size'], 16) ?? 16;
+    const at = (name: string) => userLength((element.getAttribute(name) ?? '').trim().split(/[\s,]+/)[0]);
+    cursor.x = at('x') ?? cursor.x;
+    cursor.y = at('y') ?? cursor.y;
+    cursor.x += at('dx') ?? 0;
+    cursor.y += at('dy') ?? 0;
+    for (let child = element.firstChild as Node | null; child; child = child.nextSibling) {
+      if (child.nodeType === 1) {
+        const inner = child as Element;
+        if (nameOf(inner) !== 'tspan') {
+          this.#leave(`"${inner.nodeName.slice(0, 30)}" within text`);
+          continue;
+        }
+        this.#text(inner, { ...around, style: inherit(ownValues(inner, this.#sheet), style) }, cursor, depth + 1);
+        continue;
+      }
+      if (child.nodeType !== 3 && child.nodeType !== 4) continue;
+      const text = (child.nodeValue ?? '').replace(/\s+/g, ' ');
+      const only = child === element.firstChild && !child.nextSibling ? text.trim() : text;
+      if (only.trim() === '') {
+        if (only !== '') cursor.x += size * 0.28;
+        continue;
+      }
+      const set = this.#setText?.(only, style['font-family']);
+      if (!set || set.missing.length > 0) {
+        const family = style['font-family'].split(',')[0]!.replace(/['"]/g, '').trim();
+        this.#leave(
+          set
+            ? `live text with letters that its face lacks: ${set.missing.join(' ')}`
+            : family && this.#setText
+              ? `live text in ${family}, a face that is not here (turn it into outlines, or bring the face)`
+              : NAMES['text']!,
+        );
+        continue;
+      }
+      const width = set.advance * size;
+      const shift = style['text-anchor'] === 'middle' ? -width / 2 : style['text-anchor'] === 'end' ? -width : 0;
+      const place = then([size, 0, 0, -size, cursor.x + shift, cursor.y], around.map);
+      const colour = this.#colour(style.fill, style['fill-opacity']);
+      for (const glyph of set.glyphs) {
+        this.segments += glyph.length;
+        if (!colour || this.#tooFar(glyph, place)) continue;
+        if (around.clip) this.#put(colour, intersection(regionOf(flatten(glyph, this.#working(place)), 'nonzero'), around.clip));
+        else this.painted.push({ colour, path: mapPath(glyph, place), rule: 'nonzero' });
+      }
+      cursor.x += width;
+    }
   }
 
   #path(element: Element, name: string): Path | undefined {
@@ -384,8 +448,8 @@ class Walk {
 }
 
 /** Walks a drawing and gathers what it paints, in painting order, with clips and masks applied. Nothing in it is run or fetched. */
-export function gatherSvg(root: Element): Gathered {
-  const walk = new Walk(root);
+export function gatherSvg(root: Element, setText?: SetText): Gathered {
+  const walk = new Walk(root, setText);
   walk.visit(root, { map: [1, 0, 0, 1, 0, 0], style: FIRST_STYLE }, 0);
   return { painted: walk.painted, leftOut: walk.leftOut, tooDeep: walk.tooDeep, tooMany: walk.tooMany };
 }

@@ -80,6 +80,8 @@ interface LaidLine {
   glyphs: { path: Path; text: string }[];
   missing: string[];
   closed: { pair: string; by: number | undefined }[];
+  /** Where the next letter would stand. */
+  end: number;
 }
 
 /** One line from x = 0, letter by letter with kerning within a file. */
@@ -134,7 +136,17 @@ function layoutLine(line: TextLine, face: Face, scale: number, extra: number): L
     x += (glyph.advanceWidth ?? 0) * em + (spacing + extra + (pairs?.[one.index] ?? 0)) * scale;
     before = one;
   }
-  return { glyphs, missing, closed };
+  return { glyphs, missing, closed, end: x };
+}
+
+/**
+ * One line from its starting point, as it is: for text in drawings.
+ *
+ * @returns outlines in ems, y up, the baseline at 0; where the next letter would stand; letters that the face lacks
+ */
+export function setLine(text: string, face: Face): { glyphs: Path[]; advance: number; missing: string[] } {
+  const { glyphs, missing, end } = layoutLine({ id: '', text, face: face.id, scale: 1, spacing: 0 }, face, 1, 0);
+  return { glyphs: glyphs.map((glyph) => glyph.path), advance: end, missing };
 }
 
 const inkOf = (glyphs: readonly { path: Path }[]): Box => boxAround(glyphs.map(({ path }) => boxOfPoints(controlPoints(path))));
@@ -151,7 +163,7 @@ export function layoutText(artwork: Extract<Artwork, { kind: 'text' }>, faces: F
   const closedUp: ClosedUp[] = [];
   const lay = (line: TextLine, scale: number, extra: number): LaidLine => {
     const face = faces.get(line.face);
-    return face ? layoutLine(line, face, scale, extra) : { glyphs: [], missing: [...line.text.replace(/\s/g, '')], closed: [] };
+    return face ? layoutLine(line, face, scale, extra) : { glyphs: [], missing: [...line.text.replace(/\s/g, '')], closed: [], end: 0 };
   };
   const first = artwork.lines.map((line) => lay(line, line.scale, 0));
   const widest = Math.max(...first.map(({ glyphs }) => (glyphs.length > 0 ? boxWidth(inkOf(glyphs)) : 0)), 0);

@@ -1,11 +1,23 @@
-import { bendAt, bendRegion, usableOf, wallBox } from '../../blanks';
-import { boxAround, boxOf, boxOfPoints, boxRegion, ringsOf, type Box, type Point, type Region, type Ring } from '../../geometry';
+import { bendAt, bendRegion, keptFree, usableOf, wallBox } from '../../blanks';
+import { FEATURES } from '../../facts';
+import {
+  boxAround,
+  boxOf,
+  boxOfPoints,
+  boxRegion,
+  intersection,
+  ringsOf,
+  type Box,
+  type Point,
+  type Region,
+  type Ring,
+} from '../../geometry';
 import type { Piece, Zone } from '../../job';
 
 /** A line of a jig, mm on the wall laid flat. */
 export interface JigLine {
   /** cut: along it the paper is cut. wall: the piece's edge. Others as they say. */
-  readonly kind: 'cut' | 'wall' | 'zone' | 'mark' | 'centre' | 'stop' | 'check';
+  readonly kind: 'cut' | 'wall' | 'zone' | 'mark' | 'centre' | 'stop' | 'hinge' | 'feature' | 'check';
   readonly points: readonly Point[];
   readonly closed: boolean;
 }
@@ -37,7 +49,7 @@ export interface JigMark {
 }
 
 /**
- * A paper template: the zone, the marks, their centre lines and height stop, and the line along which it is cut. On round pieces it is cut so that it wraps round and
+ * A paper template: the zone, the marks, their centre lines, hinge line and height stop, seam, handle and what else is on the piece, and the line along which it is cut. On round pieces it is cut so that it wraps round and
  * meets itself, with a tab; on flat ones along the zone with some paper around, or along the piece's own edge where that is nearer.
  *
  * @param say a length for a person
@@ -63,13 +75,28 @@ export function jigFor(piece: Piece, zone: Zone, marks: readonly JigMark[], say:
   if (round) {
     lines.push({ kind: 'wall', points: [bend([wall.maxX, 0]), bend([wall.maxX, shape.height])], closed: false });
   }
+  for (const feature of piece.features ?? []) {
+    for (const region of keptFree({ ...feature, clear: 0 }, shape)) {
+      const inPaper = intersection(region, boxRegion(paper));
+      if (inPaper.length > 0) lines.push(...closed('feature', bendRegion(inPaper, shape, half)));
+    }
+  }
   const middle = (clear.minX + clear.maxX) / 2;
   lines.push({ kind: 'centre', points: [bend([middle, paper.minY]), bend([middle, paper.maxY])], closed: false });
-  const words: Jig['words'][number][] = [];
+  const words: Jig['words'][number][] = (piece.features ?? []).flatMap((feature) => {
+    const at = bend([feature.x, feature.y + feature.height / 2]);
+    const inside = feature.x >= paper.minX && feature.x <= paper.maxX && feature.y + feature.height / 2 <= paper.maxY;
+    return inside ? [{ at, text: FEATURES[feature.kind].name }] : [];
+  });
   for (const mark of marks) {
     for (const { region } of mark.flat) lines.push(...closed('mark', region));
     const box = boxAround(mark.flat.map(({ region }) => boxOf(region)));
     if (!Number.isFinite(box.minX)) continue;
+    if (!round) {
+      // the tape is laid over it, and one half is pressed down after the other
+      const y = (box.minY + box.maxY) / 2;
+      lines.push({ kind: 'hinge', points: [[Math.max(paper.minX, box.minX - PAPER), y], [Math.min(paper.maxX, box.maxX + PAPER), y]], closed: false }); // prettier-ignore
+    }
     // the stop runs along the foot, so that a strip of that width under the mark holds its height on every piece
     const across = Array.from({ length: 25 }, (_, i): Point => bend([clear.minX + ((clear.maxX - clear.minX) * i) / 24, mark.foot]));
     lines.push({ kind: 'stop', points: across, closed: false });

@@ -8,6 +8,8 @@ const LOOK: Record<JigLine['kind'], string> = {
   mark: 'stroke="#22302f" stroke-width="0.2"',
   centre: 'stroke="#d98e16" stroke-width="0.25" stroke-dasharray="6 1.5 1 1.5"',
   stop: 'stroke="#ad3f27" stroke-width="0.3"',
+  hinge: 'stroke="#0e5a61" stroke-width="0.3" stroke-dasharray="1 1"',
+  feature: 'stroke="#5c6663" stroke-width="0.3" stroke-dasharray="2 1"',
   check: 'stroke="#000" stroke-width="0.35"',
 };
 const escaped = (text: string) => text.replace(/[&<>"]/g, (c) => ({ '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;' })[c]!);

@@ -60,6 +60,18 @@ function cures(context: FitContext, worst: { name: string; film?: string }): Cur
   return [...offers, subtle];
 }
 
+/** Zones of a patterned piece where the mark would stand out. */
+function otherPlaces({ job, mark, zone }: FitContext, colours: readonly string[]): Cure[] {
+  return job.zones
+    .filter((other) => other.id !== zone.id && (other.colours?.length || zone.colours?.length))
+    .filter((other) => {
+      const grounds = other.colours?.length ? other.colours : [job.piece.colour];
+      return colours.every((colour) => grounds.every((ground) => contrastOf(colour, ground).verdict === 'fine'));
+    })
+    .slice(0, 1)
+    .map((other) => ({ label: `Put it on the ${other.name.toLowerCase()}`, patch: setAt(['marks', mark.id, 'zone'], other.id) }));
+}
+
 /** How a mark stands out from what it is seen against. */
 export const contrastReading: FitReading = (context) => {
   const { mark, behind } = context;
@@ -92,7 +104,15 @@ export const contrastReading: FitReading = (context) => {
       verdict === 'stop'
         ? `${worst.name} vanishes against ${behind.name}.`
         : `${worst.name} is weak against ${behind.name}, above all from a distance.`,
-    cures: ground ? [{ label: 'Subtle on purpose', patch: setAt(['marks', mark.id, 'subtle'], true) }] : cures(context, worst),
+    cures: ground
+      ? [{ label: 'Subtle on purpose', patch: setAt(['marks', mark.id, 'subtle'], true) }]
+      : [
+          ...otherPlaces(
+            context,
+            judged.map((one) => one.colour),
+          ),
+          ...cures(context, worst),
+        ],
     advice: ground ? 'Choose another film for the letters or for the backing.' : undefined,
   };
 };

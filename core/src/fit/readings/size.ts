@@ -1,9 +1,10 @@
 import { formatLength, SAME_MM } from '../../units';
 import { diameterAt, seenWidth } from '../../blanks';
 import { LIMITS } from '../../facts';
-import { difference, edgeLength, partArea, type Region } from '../../geometry';
+import { difference, edgeLength, partArea, type Region, type Ring } from '../../geometry';
 import { setAt, type Cure, type PatchOp } from '../../job';
-import { markLabel, type FitReading } from './context';
+import { largestFitAnywhere } from '../largestFitAnywhere';
+import { markLabel, type FitContext, type FitReading } from './context';
 
 /** How wide a mark on a round piece looks from the front, and whether all of it is seen at once. */
 export const seenReading: FitReading = (context) => {
@@ -32,6 +33,15 @@ export const seenReading: FitReading = (context) => {
     cures: [{ label: `Make it ${say(width)} wide`, patch: setAt(['marks', mark.id, 'size'], { mode: 'width', width }) }],
   };
 };
+
+/** What a box around the mark would allow, where that is less. */
+function boxAlone({ usable, drawn, fitted }: FitContext, say: (mm: number) => string): string {
+  if (!usable.room) return '';
+  const [w, h] = [drawn.width / 2, drawn.height / 2];
+  const box: Ring = [[-w, -h], [w, -h], [w, h], [-w, h]]; // prettier-ignore
+  const width = largestFitAnywhere([box], usable.room, { starts: 120 }).scale * drawn.width;
+  return width < fitted.width * 0.98 ? `; a box around it would only allow ${say(width)}` : '';
+}
 
 /** Whether the mark lies inside its zone with breathing room. */
 export const sizeReading: FitReading = (context) => {
@@ -91,7 +101,7 @@ export const sizeReading: FitReading = (context) => {
     ...base,
     verdict: 'fine',
     why: full
-      ? `The largest whose outline keeps ${say(zone.breathing)} clear all round.`
+      ? `The largest whose outline keeps ${say(zone.breathing)} clear all round${boxAlone(context, say)}.`
       : `Keeps its breathing room of ${say(zone.breathing)}.`,
     cures: [],
   };

@@ -98,6 +98,7 @@ export function DrawStation({ job, plan, shop, edit, mark, chooseMark }: Station
           </FileButton>
         </div>
       </DrawingHead>
+      {inspection && !picking && <InspectLegend map={inspection} limit={limit} shop={shop} />}
       {file.problem && (
         <p role="alert" className="bg-error text-error-content mx-4 mt-2 rounded px-3 py-2">
           {file.problem}
@@ -114,7 +115,10 @@ export function DrawStation({ job, plan, shop, edit, mark, chooseMark }: Station
       {file.picture ? (
         <TraceCard open={file.picture} share={file.share} trace={file.trace} stop={file.stop} leave={file.leavePicture} />
       ) : (
-        <div className="m-4 flex min-h-[20rem] flex-1 rounded-lg" style={{ background: picking ? '#f3f1ea' : ground }}>
+        <div
+          className="relative m-4 flex min-h-[16rem] flex-1 overflow-hidden rounded-lg"
+          style={{ background: picking ? '#f3f1ea' : ground }}
+        >
           {picking && mark?.artwork.kind === 'drawing' ? (
             <PartsDrawing
               parts={mark.artwork.parts}
@@ -141,7 +145,6 @@ export function DrawStation({ job, plan, shop, edit, mark, chooseMark }: Station
           )}
         </div>
       )}
-      {inspection && !picking && <InspectLegend map={inspection} limit={limit} shop={shop} />}
     </div>
   );
   return (

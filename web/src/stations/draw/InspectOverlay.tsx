@@ -57,7 +57,7 @@ export function InspectLegend({ map, limit, shop }: { map: InspectionMap; limit:
   const say = (mm: number) => formatLength(mm, shop.lengths, { digits: 2 });
   const n = (count: number, one: string, many = `${one}s`) => `${count} ${count === 1 ? one : many}`;
   return (
-    <div className="flex flex-wrap items-center gap-x-4 gap-y-1 px-4 pb-3 text-[0.82rem]" role="status">
+    <div className="flex flex-wrap items-center gap-x-4 gap-y-1 px-4 pt-2 text-[0.82rem]" role="status">
       {WIDTHS.map(({ under, colour, word }) => (
         <span key={word} className="flex items-center gap-1.5">
           <span className="inline-block size-3 rounded-full" style={{ background: colour }} />

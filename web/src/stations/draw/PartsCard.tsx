@@ -117,7 +117,7 @@ export function PartsCard({ mark, artwork, shop, edit, chosen, choose }: Props) 
           <p className="text-sm">
             {some
               ? `${chosen.size} ${chosen.size === 1 ? 'part' : 'parts'} picked.`
-              : `${artwork.parts.length} parts. Press one in the drawing, with Shift several, or draw a frame around them.`}
+              : `${artwork.parts.length === 1 ? 'It is one part' : `${artwork.parts.length} parts`}. Press one in the drawing, with Shift several, or draw a frame around them.`}
           </p>
           <div className="mt-1 flex flex-wrap gap-1.5">
             <button type="button" className="btn btn-sm" disabled={!some} onClick={() => drop(chosen, true)}>

@@ -50,7 +50,7 @@ export function PartsDrawing({ parts, dropped, chosen, choose }: Props) {
     <svg
       ref={svg}
       viewBox={`${box.minX - pad} ${-box.maxY - pad} ${boxWidth(box) + 2 * pad} ${boxHeight(box) + 2 * pad}`}
-      className="h-full max-h-[30rem] w-full touch-none"
+      className="absolute inset-0 h-full w-full touch-none"
       role="group"
       aria-label="The parts of the drawing"
       onPointerDown={(event) => {

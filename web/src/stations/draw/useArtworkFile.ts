@@ -1,7 +1,8 @@
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { proxy } from 'comlink';
 import { TRACE_MOST_PIXELS, type ImportedDrawing, type Picture, type TraceOptions } from '@kolleta/core/artwork';
 import type { Result } from '@kolleta/core/units';
+import { useWorkshop } from '../../storage/useWorkshop';
 import { importerWorker } from '../../workers/importerClient';
 
 /** Larger files are not even read. */
@@ -30,10 +31,13 @@ async function decode(file: File): Promise<Picture> {
 
 /** Takes files in as artwork: SVG and DXF at once, pictures by tracing them. */
 export function useArtworkFile(onDrawing: (name: string, drawing: ImportedDrawing) => void) {
+  const faces = useWorkshop().shop.faces ?? [];
   const [reading, setReading] = useState<string>();
   const [share, setShare] = useState<number>();
   const [problem, setProblem] = useState<string>();
   const [picture, setPicture] = useState<OpenPicture>();
+  /** Progress that comes in after the end belongs to nothing. */
+  const runs = useRef(0);
 
   const run = async (name: string, ask: () => Promise<Result<ImportedDrawing>>, keep = true): Promise<ImportedDrawing | undefined> => {
     setProblem(undefined);
@@ -50,6 +54,7 @@ export function useArtworkFile(onDrawing: (name: string, drawing: ImportedDrawin
       setProblem(`${error instanceof Error ? error.message : String(error)} Nothing was changed.`);
       return undefined;
     } finally {
+      runs.current++;
       setReading(undefined);
       setShare(undefined);
     }
@@ -81,7 +86,7 @@ export function useArtworkFile(onDrawing: (name: string, drawing: ImportedDrawin
     const dxf = /\.dxf$/i.test(file.name);
     await run(file.name, () =>
       importerWorker.call(async (importer): Promise<Result<ImportedDrawing>> =>
-        dxf ? importer.dxf(text, file.name) : importer.svg(text, file.name),
+        dxf ? importer.dxf(text, file.name) : importer.svg(text, file.name, faces),
       ),
     );
   };
@@ -89,12 +94,21 @@ export function useArtworkFile(onDrawing: (name: string, drawing: ImportedDrawin
   /** Traces the open picture; taken as artwork when `keep`, else only looked at. */
   const trace = (options: TraceOptions, keep: boolean): Promise<ImportedDrawing | undefined> => {
     if (!picture) return Promise.resolve(undefined);
+    const own = ++runs.current;
     setShare(0);
     return run(
       picture.name,
       () =>
         importerWorker.call(
-          async (importer): Promise<Result<ImportedDrawing>> => importer.trace(picture.picture, options, picture.name, proxy(setShare)),
+          async (importer): Promise<Result<ImportedDrawing>> =>
+            importer.trace(
+              picture.picture,
+              options,
+              picture.name,
+              proxy((done: number) => {
+                if (runs.current === own) setShare(done);
+              }),
+            ),
           TRACE_LIMIT_MS,
         ),
       keep,

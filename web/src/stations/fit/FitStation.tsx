@@ -12,6 +12,7 @@ import { shapeWords } from '../../drawing/pieceLook';
 import { WallDrawing } from '../../drawing/WallDrawing';
 import { Choice, LengthWord, Sentence, Switch } from '../../ui/tokens';
 import { DrawingHead, MarkTabs, Readings, StationLayout, type StationProps } from '../job/station';
+import { BehindWords } from './BehindWords';
 import { JigCard } from './JigCard';
 import { Movable } from './Movable';
 import { OnPhoto } from './OnPhoto';
@@ -51,6 +52,7 @@ export function FitStation({ job, plan, shop, edit, mark, chooseMark }: StationP
   const [shown, setShown] = useState<string>();
   const [whole, setWhole] = useState(false);
   const [turn, setTurn] = useState(0);
+  const [behind, setBehind] = useState<string>();
   const system = shop.lengths;
   const chosen = plan.marks.find((m) => m.mark.id === mark?.id);
   const reading = plan.readings.find((r) => r.id === shown);
@@ -96,7 +98,14 @@ export function FitStation({ job, plan, shop, edit, mark, chooseMark }: StationP
         </Scaled>
         <div className="flex flex-col gap-2 px-3 pb-3">
           <h3 className="text-[0.86rem] font-bold">As it is seen</h3>
-          <FrontView piece={job.piece} marks={plan.marks} shop={shop} className={round ? 'h-56' : 'h-36'} turn={turn} />
+          <FrontView
+            piece={behind ? { ...job.piece, behind } : job.piece}
+            marks={plan.marks}
+            shop={shop}
+            className={round ? 'h-56' : 'h-36'}
+            turn={turn}
+          />
+          <BehindWords job={job} marks={plan.marks} shop={shop} behind={behind} look={setBehind} />
           {job.photo && <OnPhoto job={job} photo={job.photo} marks={plan.marks} shop={shop} />}
           {round && (
             <label className="quiet flex items-center gap-2 text-[0.8rem] whitespace-nowrap">

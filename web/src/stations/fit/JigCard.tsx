@@ -59,7 +59,12 @@ export function JigCard({ job, plan, shop, zone }: Pick<StationProps, 'job' | 'p
   const jig = useMemo(() => {
     const marks = plan.marks
       .filter((m) => m.zone.id === zone.id && m.flat.length > 0)
-      .map((m) => ({ name: m.mark.name, flat: m.flat, foot: m.fitted.box.minY, at: m.fitted.at[1] }));
+      .map((m) => ({
+        name: m.mark.name,
+        flat: [...m.flat, ...m.copies.flatMap((copy) => [...copy.flat])],
+        foot: m.fitted.box.minY,
+        at: m.fitted.at[1],
+      }));
     return jigFor(job.piece, zone, marks, (mm) => formatLength(mm, system));
   }, [job.piece, zone, plan.marks, system]);
   const scale = scaleFromCheck(measured, CHECK_MM);

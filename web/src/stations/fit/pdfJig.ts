@@ -10,6 +10,8 @@ const LOOK: Record<JigLine['kind'], { colour: RGB; width: number; dash?: number[
   mark: { colour: rgb(0.13, 0.19, 0.18), width: 0.2 },
   centre: { colour: rgb(0.85, 0.56, 0.09), width: 0.25, dash: [6, 1.5, 1, 1.5] },
   stop: { colour: rgb(0.68, 0.25, 0.15), width: 0.3 },
+  hinge: { colour: rgb(0.05, 0.35, 0.38), width: 0.3, dash: [1, 1] },
+  feature: { colour: rgb(0.36, 0.4, 0.39), width: 0.3, dash: [2, 1] },
   check: { colour: rgb(0, 0, 0), width: 0.35 },
 };
 

@@ -214,7 +214,7 @@ export function PhotoStation({ job, shop, edit, photo }: Pick<StationProps, 'job
           Close the outline ({points.length} points)
         </button>
       )}
-      <div className="min-h-[18rem] flex-1">
+      <div className="relative min-h-[18rem] flex-1">
         <PhotoView
           photo={photo}
           handles={handles}

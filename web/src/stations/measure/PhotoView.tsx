@@ -41,7 +41,7 @@ export function PhotoView({ photo, handles, onLine, onPoint, children }: Props) 
     <svg
       ref={svg}
       viewBox={`0 0 ${photo.width} ${photo.height}`}
-      className="max-h-full w-full touch-none rounded"
+      className="absolute inset-0 h-full w-full touch-none"
       role="group"
       aria-label={`Photo ${photo.name}`}
       onPointerDown={(event) => {

@@ -4,6 +4,7 @@ import { newId } from '../../storage/newId';
 import { Choice, LengthWord, Sentence, TextWord } from '../../ui/tokens';
 import type { StationProps } from '../job/station';
 import { OutlineWords } from './OutlineWords';
+import { ZoneColours } from './ZoneColours';
 
 /** One zone as a sentence. */
 export function ZoneWords({
@@ -95,6 +96,7 @@ export function ZoneWords({
         breathing room and a lip band of{' '}
         <LengthWord label="Lip band" value={zone.lipBand} system={system} onChange={(mm) => setZone('lipBand', mm)} />.
       </Sentence>
+      <ZoneColours zone={zone} piece={job.piece.colour} edit={edit} />
       {job.zones.length > 1 && (
         <button
           type="button"
