@@ -1,12 +1,14 @@
 import { writeFileSync } from 'node:fs';
 import { parseArgs } from 'node:util';
 import type { Figure } from './figure';
+import { dragFigures } from './drag';
 import { fitFigures } from './fit';
 import { faultFigures } from './faults';
 import { fuzzFigures } from './fuzz';
 import { importFigures } from './import';
 import { planFigures } from './plan';
 import { startFigures } from './start';
+import { traceFigures } from './trace';
 
 const { values } = parseArgs({ options: { json: { type: 'string' }, only: { type: 'string' } } });
 const parts: [string, () => Figure[] | Promise<Figure[]>][] = [
@@ -14,6 +16,8 @@ const parts: [string, () => Figure[] | Promise<Figure[]>][] = [
   ['plan/', planFigures],
   ['import/', importFigures],
   ['fit/', fitFigures],
+  ['trace/', traceFigures],
+  ['drag/', dragFigures],
   ['fuzz/', fuzzFigures],
   ['fault/', faultFigures],
 ];

@@ -41,7 +41,7 @@ for (const [name, file, says] of [
     await drop(page, 'Drawing or picture', 'bad.svg', file);
     await expect(page.getByRole('alert')).toContainText(says);
     await expect(page.getByRole('alert')).toContainText('Nothing was changed');
-    await expect(page.getByLabel('Line 1', { exact: true })).toHaveValue('Fionn');
+    await expect(page.getByLabel('Line 1', { exact: true })).toHaveValue('{name}');
   });
 }
 

@@ -15,12 +15,12 @@ test('the stencil on stained wood: steps with hands, waits corrected for the roo
   await page.getByRole('link', { name: /^Place/ }).click();
   await expect(page.getByRole('heading', { name: 'Lay the stencil of title and mask around it' })).toBeVisible();
   await page.getByRole('link', { name: /^Cure/ }).click();
-  await expect(page.getByText(/adhesive dwells — 3.4 d/)).toBeVisible();
+  await expect(page.getByText(/adhesive dwells — 3.4 d/).first()).toBeVisible();
 });
 
 for (const [job, title, caution] of [
   ['regatta-prizes', 'Wipe the 12 tapered pint glasses with alcohol', 'no flame or spark'],
-  ['crew-flasks', 'Wipe the powder-coated flask', 'no flame or spark'],
+  ['crew-flasks', 'Wipe the 6 powder-coated flasks', 'no flame or spark'],
   ['boat-numbers', 'Peel the cover sheet and wipe', 'no flame or spark'],
 ] as const) {
   test(`preparing ${job}`, async ({ page }) => {

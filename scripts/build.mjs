@@ -10,7 +10,7 @@ function hashOf(paths) {
   const visit = (path) => {
     if (!existsSync(path)) return;
     if (statSync(path).isDirectory()) {
-      for (const name of readdirSync(path).sort()) if (name !== 'dist' && name !== 'node_modules') visit(resolve(path, name));
+      for (const name of readdirSync(path).sort()) if (!['dist', 'node_modules', 'generated'].includes(name)) visit(resolve(path, name));
     } else hash.update(path).update(readFileSync(path));
   };
   paths.forEach((path) => visit(resolve(root, path)));
@@ -20,9 +20,10 @@ function hashOf(paths) {
 export async function build() {
   await setup();
   const stamp = resolve(root, 'node_modules/.kolleta-build');
-  const wanted = hashOf(['core/src', 'web', 'server', 'demo', 'package-lock.json']);
+  const wanted = hashOf(['core/src', 'core/test', 'web', 'server', 'demo', 'scripts/demoBench.ts', 'package-lock.json']);
   const built = existsSync(resolve(root, 'web/dist/index.html')) && existsSync(resolve(root, 'server/dist/main.js'));
   if (built && existsSync(stamp) && readFileSync(stamp, 'utf8') === wanted) return;
+  run(process.execPath, ['--import', 'tsx', resolve(root, 'scripts/demoBench.ts')]);
   const vite = resolve(root, 'node_modules/vite/bin/vite.js');
   run(process.execPath, [vite, 'build', 'web', '--logLevel', 'warn']);
   run(process.execPath, [vite, 'build', 'server', '--logLevel', 'warn']);

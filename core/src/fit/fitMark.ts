@@ -18,6 +18,7 @@ import {
   rotation,
   scaling,
   signedArea,
+  simplifyRing,
   translation,
   type Box,
   type Point,
@@ -101,14 +102,18 @@ export function bestTurn(outline: readonly Point[], rings: readonly Ring[], usab
   return best;
 }
 
+/** A convex zone is rounded off by so little, mm. */
+const CONVEX_FINE_MM = 0.02;
+
 /** A zone shrunk once more, with its ring where it is convex. */
 function zoneFor(usable: Usable, margin: number): { region: Region; convex?: Ring } | undefined {
   if (!usable.inner) return undefined;
   const region = usable.room ?? boxRegion(usable.inner);
   const [only, ...others] = region;
   if (only && others.length === 0 && only.holes.length === 0) {
-    const hull = convexHull(only.outer);
-    if (Math.abs(signedArea(hull)) - Math.abs(signedArea(only.outer)) < 1e-4 * Math.abs(signedArea(hull))) return { region, convex: hull };
+    // corners taken off lie inside: what fits still does
+    const hull = simplifyRing(convexHull(only.outer), CONVEX_FINE_MM);
+    if (Math.abs(Math.abs(signedArea(hull)) - Math.abs(signedArea(only.outer))) < 2e-3 * Math.abs(signedArea(hull))) return { region, convex: hull };
   }
   const shrunk = margin > 0 ? offset(region, -margin) : region;
   return shrunk.length > 0 ? { region: shrunk } : undefined;
@@ -164,7 +169,7 @@ export function sizeMark(
   const thick = uneven ? 0 : thickenedBy(mark.edits);
   const rings = () => outerRings(drawn.layers);
   const plain = largestIn(outline, rings, usable, thick);
-  if (uneven) return sizeUneven(mark, usable, plain.scale, shapeAt);
+  if (uneven) return sizeUneven(drawn, mark, usable, plain.scale, shapeAt);
   const sized = (scale: number): Sizing => {
     const [width, height] = [scale * drawn.width + 2 * thick, scale * drawn.height + 2 * thick];
     const heavy: Point = mark.optical ? heavyOf(drawn.layers, scale) : [0, 0];
@@ -199,8 +204,32 @@ function heavyOf(layers: readonly Layer[], scale: number): Point {
   );
 }
 
+/** Hulls are kept with this much of their size off at most. */
+const HULL_FINE = 2e-4;
+
+/**
+ * The changes made to the hulls of the layers only: where a mark lies in a convex zone is decided by its hull, and changes treat a hull as they treat what is in it. Not for a
+ * mark that is parted, whose halves move.
+ */
+function lightShapes(drawn: DrawnMark, mark: Mark, usable: Usable): ((scale: number) => readonly Layer[]) | undefined {
+  if (mark.optical || mark.edits.some((edit) => edit.kind === 'part') || (usable.inner && !zoneFor(usable, 0)?.convex)) return undefined;
+  const fine = Math.max(drawn.width, drawn.height) * HULL_FINE;
+  const layers = drawn.layers.map(({ film, region }) => {
+    const outer = simplifyRing(convexHull(region.flatMap((part) => part.outer)), fine);
+    return { film, region: outer.length >= 3 ? [{ outer, holes: [] }] : region };
+  });
+  return (scale) => shapeMark({ ...drawn, layers }, scale, mark);
+}
+
 /** Sizes a mark whose changes add mm of their own: each side of it is a times the scale and b more, found from two scales and checked at a third. */
-function sizeUneven(mark: Mark, usable: Usable, start: number, shapeAt: (scale: number) => readonly Layer[]): Sizing {
+function sizeUneven(
+  drawn: DrawnMark,
+  mark: Mark,
+  usable: Usable,
+  start: number,
+  fullShapeAt: (scale: number) => readonly Layer[],
+): Sizing {
+  const shapeAt = lightShapes(drawn, mark, usable) ?? fullShapeAt;
   const boxAt = (scale: number) => boxAround(shapeAt(scale).filter((l) => l.region.length > 0).map((l) => boxOf(l.region))); // prettier-ignore
   const fitAt = (scale: number) => {
     const layers = shapeAt(scale);

@@ -1,3 +1,4 @@
+import { boxOfPoints } from './box';
 import { partArea } from './area';
 import { edgeLength, ringLength } from './perimeter';
 import { distance, type Part, type Point, type Region, type Ring } from './point';
@@ -151,13 +152,30 @@ function thinPlacesOfPart(part: Part, step: number, under: number): ThinPlace[] 
   return found;
 }
 
+/** Parts of one number of points, area, edge and box are one shape: a letter that comes again is not measured again. */
+function shapeOf(part: Part, edge: number): { key: string; at: Point } {
+  const box = boxOfPoints(part.outer);
+  const points = part.holes.reduce((sum, hole) => sum + hole.length, part.outer.length);
+  const sizes = [partArea(part), edge, box.maxX - box.minX, box.maxY - box.minY].map((n) => n.toPrecision(4));
+  return { key: `${points} ${part.holes.length} ${sizes.join(' ')}`, at: [box.minX, box.minY] };
+}
+
 /** Every thin place, in no order. */
 function everyThinPlace(region: Region, under: number): ThinPlace[] {
+  const known = new Map<string, { at: Point; places: ThinPlace[] }>();
   return region.flatMap((part) => {
     const edge = edgeLength([part]);
+    const { key, at } = shapeOf(part, edge);
+    const same = known.get(key);
+    if (same) {
+      const [dx, dy] = [at[0] - same.at[0], at[1] - same.at[1]];
+      return same.places.map((place) => ({ ...place, at: [place.at[0] + dx, place.at[1] + dy] as const }));
+    }
     // a part that is slim as a whole is sampled finer, or nothing of it would be measured
     const own = Math.max(edge / MOST_SAMPLES, 0.004, Math.min(under / 16, partArea(part) / edge / 3));
-    return thinPlacesOfPart(part, own, under);
+    const places = thinPlacesOfPart(part, own, under);
+    known.set(key, { at, places });
+    return places;
   });
 }
 

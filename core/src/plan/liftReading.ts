@@ -8,7 +8,7 @@ import type { MarkPlan } from './planMark';
 /** Minutes that one part takes to be placed by eye. */
 const BY_EYE = 1.2;
 /** More boxes than this are not laid out only to compare. */
-const MOST_BOXES = 400;
+const MOST_BOXES = 150;
 
 /**
  * The two schools of lifting side by side: all parts as one, in register, or laid out where they waste least film and placed by eye.

@@ -24,6 +24,11 @@ export async function loadBench(): Promise<void> {
 /** The Bench as it was last laid out for just this state of the workshop. */
 export const benchOfState = (state: WorkshopState): Bench | undefined => (kept?.signature === signatureOf(state) ? kept.bench : undefined);
 
+/** Takes a Bench that was laid out ahead of time for a state of the workshop. */
+export function assumeBench(state: WorkshopState, bench: Bench): void {
+  kept = { signature: signatureOf(state), bench };
+}
+
 let timer: ReturnType<typeof setTimeout> | undefined;
 /** Keeps the Bench of a whole plan for the next start. */
 export function keepBench(state: WorkshopState, plan: Plan): void {

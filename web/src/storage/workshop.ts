@@ -1,6 +1,7 @@
 import type { Workshop } from '@kolleta/core/jobFile';
 import { assumeClock, now, readClock, setClock } from './clock';
-import { loadBench } from './benchCache';
+import type { Bench } from '@kolleta/core/plan';
+import { assumeBench, loadBench } from './benchCache';
 import { db } from './db';
 import { keep } from './keeping';
 import { readWorkshop, type WorkshopState } from './useWorkshop';
@@ -67,6 +68,14 @@ async function readDemo(): Promise<Workshop> {
   return read.value;
 }
 
+/** The demo's Bench as it was laid out when Kolleta was built; a convenience, and left out where it is not there. */
+const readDemoBench = async (): Promise<Bench | undefined> => {
+  const found = await Promise.all(
+    Object.values(import.meta.glob<Bench>('../generated/demoBench.json', { import: 'default' })).map((load) => load()),
+  );
+  return found[0];
+};
+
 /** Puts the demo workshop in the place of what is there. */
 export const loadDemo = async (): Promise<void> => replaceWorkshop(await readDemo(), true);
 
@@ -98,9 +107,12 @@ export const forgetOpened = (): void => localStorage.removeItem('opened');
  */
 export async function openWorkshop(expect: (state: WorkshopState) => void = () => undefined): Promise<WorkshopState> {
   const fresh = localStorage.getItem('opened') === null;
-  const ahead = fresh ? readDemo().then((demo) => ({ demo, state: demoState(demo) })) : undefined;
+  const ahead = fresh
+    ? Promise.all([readDemo(), readDemoBench()]).then(([demo, bench]) => ({ demo, bench, state: demoState(demo) }))
+    : undefined;
   ahead?.then(
-    ({ state }) => {
+    ({ state, bench }) => {
+      if (bench) assumeBench(state, bench);
       assumeClock(DEMO_START);
       expect(state);
     },

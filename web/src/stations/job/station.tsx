@@ -99,7 +99,7 @@ export function MarkTabs({
           <button
             key={m.id}
             type="button"
-            className={`btn btn-sm ${m.id === mark?.id ? 'btn-neutral' : 'btn-ghost border-base-300'}`}
+            className={`btn btn-sm h-auto min-h-8 max-w-full py-1 text-left whitespace-normal ${m.id === mark?.id ? 'btn-neutral' : 'btn-ghost border-base-300'}`}
             aria-pressed={m.id === mark?.id}
             onClick={() => chooseMark(m.id)}
           >

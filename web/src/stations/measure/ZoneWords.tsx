@@ -42,7 +42,7 @@ export function ZoneWords({
               key={z.id}
               type="button"
               aria-pressed={z.id === zone.id}
-              className={`btn btn-xs ${z.id === zone.id ? 'btn-neutral' : 'btn-ghost border-base-300'}`}
+              className={`btn btn-xs h-auto max-w-full py-0.5 text-left whitespace-normal ${z.id === zone.id ? 'btn-neutral' : 'btn-ghost border-base-300'}`}
               onClick={() => chooseZone(z.id)}
             >
               {z.name}

@@ -1,0 +1,114 @@
+import { expect, kept, openStation, reading, test, type } from './workshop';
+import type { Page } from '@playwright/test';
+
+/** A PNG that the page itself draws. */
+async function picture(page: Page, draw: string, width = 800, height = 600): Promise<Buffer> {
+  const data = await page.evaluate(
+    ([code, w, h]) => {
+      const canvas = document.createElement('canvas');
+      [canvas.width, canvas.height] = [w as number, h as number];
+      const g = canvas.getContext('2d')!;
+      g.fillStyle = '#ffffff';
+      g.fillRect(0, 0, canvas.width, canvas.height);
+      // the drawing is the test's own
+      (code as string).split(';').forEach((step) => {
+        const [kind, colour, ...n] = step.trim().split(/\s+/);
+        if (!kind) return;
+        g.fillStyle = colour!;
+        g.beginPath();
+        const v = n.map(Number);
+        if (kind === 'disc') g.arc(v[0]!, v[1]!, v[2]!, 0, 2 * Math.PI);
+        else for (let i = 0; i < v.length; i += 2) g.lineTo(v[i]!, v[i + 1]!);
+        g.fill();
+      });
+      return canvas.toDataURL('image/png').split(',')[1]!;
+    },
+    [draw, width, height] as const,
+  );
+  return Buffer.from(data, 'base64');
+}
+
+test('a picture is traced into colours, with what can be chosen beside it', async ({ page }) => {
+  await openStation(page, 'tankards', 'draw');
+  const png = await picture(page, 'disc #a03020 250 300 150; disc #1f5060 560 300 120; disc #000000 700 60 3');
+  await page.getByLabel('Drawing or picture', { exact: true }).setInputFiles({ name: 'badge.png', mimeType: 'image/png', buffer: png });
+  await expect(page.getByText('What would be cut, 1 colour')).toBeVisible();
+  await type(page, 'Colours to trace', '2');
+  await expect(page.getByText('What would be cut, 2 colours')).toBeVisible();
+  await page.getByRole('button', { name: 'Take this trace' }).click();
+  await expect(page.getByText('badge.png is in: 2 shapes.')).toBeVisible();
+  await expect(page.getByLabel(/^Film for #/)).toHaveCount(2);
+  await page.getByRole('button', { name: 'Take it apart' }).click();
+  await page.getByRole('button', { name: /^Part 1,/ }).press('Enter');
+  await page.getByRole('button', { name: 'Leave them out' }).click();
+  await expect(page.getByLabel(/^Film for #/)).toHaveCount(1);
+  await page.getByRole('button', { name: 'Undo' }).first().click();
+  await expect(page.getByLabel(/^Film for #/)).toHaveCount(2);
+  await page
+    .getByLabel('Drawing or picture', { exact: true })
+    .setInputFiles({ name: 'no.png', mimeType: 'image/png', buffer: Buffer.from('no') });
+  await expect(page.getByRole('alert')).toContainText('not a picture that the browser can read');
+});
+
+test('a DXF drawing comes in; an open one is refused with the way out', async ({ page }) => {
+  await openStation(page, 'tankards', 'draw');
+  const dxf = (entity: string) => Buffer.from(['0', 'SECTION', '2', 'ENTITIES', entity, '0', 'ENDSEC', '0', 'EOF', ''].join('\n'));
+  const field = page.getByLabel('Drawing or picture', { exact: true });
+  await field.setInputFiles({ name: 'open.dxf', mimeType: 'application/dxf', buffer: dxf('0\nLINE\n8\n0\n10\n0\n20\n0\n11\n9\n21\n9') });
+  await expect(page.getByRole('alert')).toContainText('no closed outline');
+  await field.setInputFiles({ name: 'disc.dxf', mimeType: 'application/dxf', buffer: dxf('0\nCIRCLE\n8\n0\n10\n0\n20\n0\n40\n25') });
+  await expect(page.getByText('disc.dxf is in: 1 shape.')).toBeVisible();
+});
+
+test('a photo with a sheet of paper measures the piece, gives its outline and shows the mark on it', async ({ page }) => {
+  await openStation(page, 'boat-numbers', 'measure');
+  // straight from above, 2 pixels a mm: an A4 sheet, and a plate of 150 by 100 mm
+  const png = await picture(page, 'poly #dddddd 60 60 654 60 654 480 60 480; poly #334455 700 100 1000 100 1000 300 700 300', 1100, 560);
+  await page.getByLabel('Photo of the piece', { exact: true }).setInputFiles({ name: 'plate.png', mimeType: 'image/png', buffer: png });
+  const photo = page.getByRole('group', { name: 'Photo plate.png' });
+  await expect(photo).toBeVisible();
+  const to = async (x: number, y: number) => {
+    const place = await photo.evaluate((svg, [px, py]) => {
+      const p = new DOMPoint(px, py).matrixTransform((svg as SVGSVGElement).getScreenCTM()!);
+      return [p.x, p.y] as const;
+    }, [x, y] as const); // prettier-ignore
+    return place;
+  };
+  const drag = async (from: readonly [number, number], end: readonly [number, number]) => {
+    await page.mouse.move(...from);
+    await page.mouse.down();
+    await page.mouse.move(...end, { steps: 4 });
+    await page.mouse.up();
+  };
+  for (const [name, x, y] of [
+    ['Upper left', 60, 60],
+    ['Upper right', 654, 60],
+    ['Lower right', 654, 480],
+    ['Lower left', 60, 480],
+  ] as const) {
+    const handle = (await page.getByRole('button', { name: `${name} corner. Drag it` }).boundingBox())!;
+    await drag([handle.x + handle.width / 2, handle.y + handle.height / 2], await to(x, y));
+  }
+  await page.getByRole('button', { name: '2 Measure' }).click();
+  await drag(await to(700, 200), await to(1000, 200));
+  const said = page.getByText(/It measures/);
+  await expect(said).toContainText(/1(49|50)(\.\d)? mm/);
+  await page.getByRole('button', { name: '3 Outline' }).click();
+  for (const [x, y] of [
+    [700, 100],
+    [1000, 100],
+    [1000, 300],
+    [700, 300],
+  ] as const)
+    await page.mouse.click(...(await to(x, y)));
+  await page.getByRole('button', { name: 'Close the outline (4 points)' }).click();
+  await expect(page.getByLabel('Width', { exact: true })).toHaveValue(/1(49|50)(\.\d)? mm/);
+  await kept(page);
+  await page.getByRole('link', { name: /^Fit/ }).click();
+  await expect(page.getByRole('img', { name: /^The marks on plate\.png/ })).toBeVisible();
+  await expect(reading(page, 'Size · number')).toBeVisible();
+  await page.getByRole('link', { name: /^Measure/ }).click();
+  await page.getByRole('button', { name: 'On its photo' }).click();
+  await drag(await to(60, 60), await to(700, 520));
+  await expect(page.getByRole('alert')).toContainText('cross');
+});
