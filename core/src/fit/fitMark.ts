@@ -113,7 +113,8 @@ function zoneFor(usable: Usable, margin: number): { region: Region; convex?: Rin
   if (only && others.length === 0 && only.holes.length === 0) {
     // corners taken off lie inside: what fits still does
     const hull = simplifyRing(convexHull(only.outer), CONVEX_FINE_MM);
-    if (Math.abs(Math.abs(signedArea(hull)) - Math.abs(signedArea(only.outer))) < 2e-3 * Math.abs(signedArea(hull))) return { region, convex: hull };
+    if (Math.abs(Math.abs(signedArea(hull)) - Math.abs(signedArea(only.outer))) < 2e-3 * Math.abs(signedArea(hull)))
+      return { region, convex: hull };
   }
   const shrunk = margin > 0 ? offset(region, -margin) : region;
   return shrunk.length > 0 ? { region: shrunk } : undefined;
@@ -222,13 +223,7 @@ function lightShapes(drawn: DrawnMark, mark: Mark, usable: Usable): ((scale: num
 }
 
 /** Sizes a mark whose changes add mm of their own: each side of it is a times the scale and b more, found from two scales and checked at a third. */
-function sizeUneven(
-  drawn: DrawnMark,
-  mark: Mark,
-  usable: Usable,
-  start: number,
-  fullShapeAt: (scale: number) => readonly Layer[],
-): Sizing {
+function sizeUneven(drawn: DrawnMark, mark: Mark, usable: Usable, start: number, fullShapeAt: (scale: number) => readonly Layer[]): Sizing {
   const shapeAt = lightShapes(drawn, mark, usable) ?? fullShapeAt;
   const boxAt = (scale: number) => boxAround(shapeAt(scale).filter((l) => l.region.length > 0).map((l) => boxOf(l.region))); // prettier-ignore
   const fitAt = (scale: number) => {

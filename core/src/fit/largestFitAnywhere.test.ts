@@ -1,6 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
-import { applyToRegion, boxRegion, difference, regionArea, regionInside, rotation, scaling, then, translation, type Point, type Region, type Ring } from '../geometry'; // prettier-ignore
+import { applyToRegion, boxRegion, difference, regionArea, regionInside, rotation, scaling, then, translation, union, type Point, type Region, type Ring } from '../geometry'; // prettier-ignore
 import { largestFitAnywhere } from './largestFitAnywhere';
 
 const polygon = (n: number, r: number, [cx, cy]: Point = [0, 0]): Ring =>
@@ -17,6 +17,13 @@ describe('the largest fit in a zone of any shape', () => {
     ['a circle beside a post', [polygon(240, 1)], difference(box(-50, -50, 50, 50), [{ outer: polygon(400, 20), holes: [] }]), (50 * Math.SQRT2 - 20) / (1 + Math.SQRT2), false], // prettier-ignore
     ['a circle in a ring', [polygon(240, 1)], difference([{ outer: polygon(600, 50), holes: [] }], [{ outer: polygon(400, 20), holes: [] }]), 15, false], // prettier-ignore
     ['a bar turned to the diagonal', [box(-4, -0.5, 4, 0.5)[0]!.outer], box(0, 0, 90, 90), (90 * Math.SQRT2) / 9, true],
+    [
+      'a square in a cross, from whose corners no place may start',
+      [square],
+      union(box(-50, -20, 50, 20), box(-20, -50, 20, 50)),
+      20,
+      false,
+    ],
     ['a square in the larger of two parts', [square], [...box(0, 0, 20, 20), ...box(40, 0, 80, 40)], 20, false],
   ] as const)('%s, within half a percent', (_name, art, zone, best, turn) => {
     const { scale } = largestFitAnywhere([...art], zone, { turn });

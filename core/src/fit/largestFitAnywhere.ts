@@ -46,31 +46,57 @@ function edgesOf(rings: readonly Ring[]): Edges {
   return { ax, ay, dx, dy };
 }
 
+/** Corners that meet corners are not missed by rounding: an edge counts as so much longer at its ends, as a share. */
+const ENDS = 1e-9;
+
+/** How far a place is from an edge, squared. */
+function squaredDistance(zone: Edges, j: number, x: number, y: number): number {
+  const [dx, dy] = [zone.dx[j]!, zone.dy[j]!];
+  const [px, py] = [x - zone.ax[j]!, y - zone.ay[j]!];
+  const length = dx * dx + dy * dy;
+  const t = length > 0 ? Math.max(0, Math.min(1, (px * dx + py * dy) / length)) : 0;
+  return (px - t * dx) ** 2 + (py - t * dy) ** 2;
+}
+
 /**
  * The scale at which an outline that grows out of a place first touches a zone's edge: where a corner of the outline meets an edge of the zone, or a corner of the zone
- * an edge of the outline.
+ * an edge of the outline. Edges that are further off than the outline reaches at the least scale so far are passed over.
  *
  * @param art edges of the outline around its origin, already turned
+ * @param radius of the outline about its origin
  * @param enough answers early when the scale is sure to be under this
  */
-function firstTouch(art: Edges, zone: Edges, x: number, y: number, enough: number): number {
+function firstTouch(art: Edges, radius: number, zone: Edges, x: number, y: number, enough: number): number {
   let least = Infinity;
   const zn = zone.ax.length;
   const an = art.ax.length;
-  for (let i = 0; i < an; i++) {
-    const vx = art.ax[i]!;
-    const vy = art.ay[i]!;
-    for (let j = 0; j < zn; j++) {
-      const dx = zone.dx[j]!;
-      const dy = zone.dy[j]!;
+  let [nearest, near] = [0, Infinity];
+  const away = new Float64Array(zn);
+  for (let j = 0; j < zn; j++) {
+    away[j] = squaredDistance(zone, j, x, y);
+    if (away[j]! < near) [nearest, near] = [j, away[j]!];
+  }
+  // on the edge itself there is no room, and no ray to tell so
+  if (near < 1e-12) return 0;
+  const reach = () => (least * radius) ** 2;
+  for (let k = 0; k < zn; k++) {
+    // the nearest edge first: it rules out most of the others
+    const j = k === 0 ? nearest : k === nearest ? 0 : k;
+    if (away[j]! >= reach()) continue;
+    const dx = zone.dx[j]!;
+    const dy = zone.dy[j]!;
+    const px = zone.ax[j]! - x;
+    const py = zone.ay[j]! - y;
+    const pd = px * dy - py * dx;
+    for (let i = 0; i < an; i++) {
+      const vx = art.ax[i]!;
+      const vy = art.ay[i]!;
       const cross = vx * dy - vy * dx;
       if (cross === 0) continue;
-      const px = zone.ax[j]! - x;
-      const py = zone.ay[j]! - y;
-      const s = (px * dy - py * dx) / cross;
+      const s = pd / cross;
       if (s <= 0 || s >= least) continue;
       const u = (px * vy - py * vx) / cross;
-      if (u >= 0 && u <= 1) {
+      if (u >= -ENDS && u <= 1 + ENDS) {
         least = s;
         if (least <= enough) return least;
       }
@@ -80,6 +106,7 @@ function firstTouch(art: Edges, zone: Edges, x: number, y: number, enough: numbe
   for (let j = 0; j < zn; j++) {
     const wx = zone.ax[j]! - x;
     const wy = zone.ay[j]! - y;
+    if (wx * wx + wy * wy >= reach()) continue;
     let most = 1 / least;
     for (let i = 0; i < an; i++) {
       const dx = art.dx[i]!;
@@ -89,7 +116,7 @@ function firstTouch(art: Edges, zone: Edges, x: number, y: number, enough: numbe
       const k = (art.ax[i]! * dy - art.ay[i]! * dx) / cross;
       if (k <= most) continue;
       const u = (art.ax[i]! * wy - art.ay[i]! * wx) / cross;
-      if (u >= 0 && u <= 1) {
+      if (u >= -ENDS && u <= 1 + ENDS) {
         most = k;
         if (1 / most <= enough) return 1 / most;
       }
@@ -120,11 +147,11 @@ export interface AnywhereOptions {
 }
 
 /** Places kept for a closer look. */
-const KEPT = 8;
+const KEPT = 6;
 /** Turns that are looked at first when any is allowed. */
 const TURNS = 24;
 /** The outline is searched with corners no finer than this share of its size. */
-const COARSE = 0.004;
+const COARSE = 0.008;
 
 /**
  * The largest scale at which the true outline lies in a zone of any shape, with holes or in several parts. From many places the outline grows until it first touches
@@ -145,6 +172,7 @@ export function largestFitAnywhere(outline: readonly Ring[], zone: Region, optio
   const exactZone = edgesOf(ringsOf(zone));
   const coarse = outline.map((ring) => simplifyRing(ring, size * COARSE)).filter((ring) => ring.length >= 3);
   const cache = new Map<number, Edges>();
+  const radius = outline.flat().reduce((most, [x, y]) => Math.max(most, Math.hypot(x, y)), 0);
   const artAt = (turn: number): Edges => {
     let edges = cache.get(turn);
     if (!edges) {
@@ -154,9 +182,9 @@ export function largestFitAnywhere(outline: readonly Ring[], zone: Region, optio
     return edges;
   };
   const value = (x: number, y: number, turn: number, enough: number): number =>
-    pointInside([x, y], zone) ? firstTouch(artAt(turn), zoneEdges, x, y, enough) : 0;
+    pointInside([x, y], zone) ? firstTouch(artAt(turn), radius, zoneEdges, x, y, enough) : 0;
   const exact = (at: Point, turn: number): AnywhereFit => {
-    const scale = pointInside(at, zone) ? firstTouch(edgesOf(turned(outline, turn)), exactZone, at[0], at[1], 0) : 0;
+    const scale = pointInside(at, zone) ? firstTouch(edgesOf(turned(outline, turn)), radius, exactZone, at[0], at[1], 0) : 0;
     return { scale: Number.isFinite(scale) ? scale * (1 - 1e-6) : 0, at, turn };
   };
   const angles = options.turn ? Array.from({ length: TURNS }, (_, i) => (i * Math.PI * 2) / TURNS) : [0];
@@ -178,7 +206,7 @@ export function largestFitAnywhere(outline: readonly Ring[], zone: Region, optio
     if (!pointInside([x, y], zone)) continue;
     for (const turn of angles) {
       const enough = found.length >= KEPT ? found[KEPT - 1]!.scale * (angles.length > 1 ? 1 : 0.8) : 0;
-      const scale = firstTouch(artAt(turn), zoneEdges, x, y, enough);
+      const scale = firstTouch(artAt(turn), radius, zoneEdges, x, y, enough);
       if (scale <= enough) continue;
       found.push({ x, y, turn, scale });
       found.sort((a, b) => b.scale - a.scale);

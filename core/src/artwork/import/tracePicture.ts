@@ -41,27 +41,32 @@ const ROUNDS = 12;
 type Colour = readonly [number, number, number];
 const squared = (a: Colour, r: number, g: number, b: number) => 2 * (a[0] - r) ** 2 + 4 * (a[1] - g) ** 2 + 3 * (a[2] - b) ** 2;
 
-/** The colours that a picture is made of: k-means (Lloyd, 1982) from starts far apart. */
+/** So many more colours than wanted are learned, and the least told apart joined again: specks and soft edges then take no place of their own. */
+const SPARE = 5;
+
+/** The colours that a picture is made of: k-means (Lloyd, 1982) from starts far apart, then the nearest joined by Ward's cost (1963). */
 function palette({ data, width, height }: Picture, k: number): Colour[] {
   const n = width * height;
   const step = Math.max(1, Math.floor(n / SAMPLE));
   const pixels: Colour[] = [];
   for (let i = 0; i < n; i += step) if (data[4 * i + 3]! > 127) pixels.push([data[4 * i]!, data[4 * i + 1]!, data[4 * i + 2]!]);
-  if (pixels.length === 0) return [];
-  const mean = pixels.reduce<[number, number, number]>(
-    (s, p) => [s[0] + p[0] / pixels.length, s[1] + p[1] / pixels.length, s[2] + p[2] / pixels.length],
-    [0, 0, 0],
-  );
+  const [first] = pixels;
+  if (!first) return [];
   const far = (chosen: readonly Colour[]) =>
     pixels.reduce<{ p: Colour; d: number }>(
       (best, p) => {
         const d = Math.min(...chosen.map((c) => squared(c, ...p)));
         return d > best.d ? { p, d } : best;
       },
-      { p: pixels[0]!, d: -1 },
-    ).p;
-  let centres: Colour[] = [far([mean])];
-  while (centres.length < k) centres.push(far(centres));
+      { p: first, d: -1 },
+    );
+  let centres: Colour[] = [first];
+  while (centres.length < k + SPARE) {
+    const next = far(centres);
+    if (next.d < 12) break;
+    centres.push(next.p);
+  }
+  let counts = centres.map(() => 0);
   for (let round = 0; round < ROUNDS; round++) {
     const sums = centres.map(() => [0, 0, 0, 0]);
     for (const p of pixels) {
@@ -76,11 +81,26 @@ function palette({ data, width, height }: Picture, k: number): Colour[] {
       s[2]! += p[2];
       s[3]! += 1;
     }
+    counts = sums.map((s) => s[3]!);
     centres = centres.map((c, i) =>
-      sums[i]![3]! > 0 ? [sums[i]![0]! / sums[i]![3]!, sums[i]![1]! / sums[i]![3]!, sums[i]![2]! / sums[i]![3]!] : c,
+      counts[i]! > 0 ? [sums[i]![0]! / counts[i]!, sums[i]![1]! / counts[i]!, sums[i]![2]! / counts[i]!] : c,
     );
   }
-  return centres;
+  let groups = centres.map((c, i) => ({ c, n: counts[i]! })).filter((g) => g.n > 0);
+  while (groups.length > k) {
+    let best = { i: 0, j: 1, cost: Infinity };
+    groups.forEach((a, i) =>
+      groups.slice(0, i).forEach((b, j) => {
+        const cost = ((a.n * b.n) / (a.n + b.n)) * squared(a.c, ...(b.c as [number, number, number]));
+        if (cost < best.cost) best = { i, j, cost };
+      }),
+    );
+    const [a, b] = [groups[best.i]!, groups[best.j]!];
+    // the colour of the larger is kept: what joins it is an edge or a speck of it
+    const joined = { c: a.n >= b.n ? a.c : b.c, n: a.n + b.n };
+    groups = [...groups.filter((_, i) => i !== best.i && i !== best.j), joined];
+  }
+  return groups.map((g) => g.c);
 }
 
 const hex = (c: Colour) =>

@@ -2,6 +2,9 @@ import { bulbExcess, bulbReach, bulbSnips, type Bulb } from '../../blanks';
 import { BULB, TECHNIQUES } from '../../facts';
 import { setAt, type Cure } from '../../job';
 import { formatLength } from '../../units';
+import { reshapes } from '../../artwork';
+import { boxAround, boxHeight, boxOf, boxWidth } from '../../geometry';
+import { shapeMark } from '../fitMark';
 import { markLabel, type FitContext, type FitReading } from './context';
 
 /** Tape beyond the mark all round, mm. */
@@ -10,9 +13,22 @@ const TAPE = 8;
 const percent = (share: number) => `${(share * 100).toFixed(1)} %`;
 
 /** The mark made so small that its corners lie within a radius. */
-function smaller({ mark, fitted, shop }: FitContext, reach: number): Cure[] {
-  const width = Math.floor(((fitted.width * 2 * reach) / Math.hypot(fitted.width, fitted.height)) * 0.998 * 10) / 10;
-  if (width <= 5) return [];
+function smaller({ mark, fitted, shop, drawn }: FitContext, reach: number): Cure[] {
+  const sizeAt = (scale: number) => {
+    const box = boxAround(shapeMark(drawn, scale, mark).filter((l) => l.region.length > 0).map((l) => boxOf(l.region))); // prettier-ignore
+    return { width: boxWidth(box), half: Math.hypot(boxWidth(box), boxHeight(box)) / 2 };
+  };
+  // frames and backings do not shrink with the mark: its size is tried out where there are any
+  let [low, high] = [0, fitted.scale];
+  if (!reshapes(mark.edits)) low = (fitted.scale * reach) / (Math.hypot(fitted.width, fitted.height) / 2);
+  else
+    for (let i = 0; i < 14; i++) {
+      const scale = (low + high) / 2;
+      if (sizeAt(scale).half <= reach) low = scale;
+      else high = scale;
+    }
+  const width = Math.floor(sizeAt(low).width * 0.995 * 10) / 10;
+  if (low <= 0 || width <= 5) return [];
   const label = `Make it ${formatLength(width, shop.lengths)} wide`;
   return [{ label, patch: setAt(['marks', mark.id, 'size'], { mode: 'width', width }) }];
 }
