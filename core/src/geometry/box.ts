@@ -1,4 +1,4 @@
-import { ringsOf, type Point, type Region } from './point';
+import type { Point, Region } from './point';
 
 /** An upright rectangle, mm. */
 export interface Box {
@@ -20,8 +20,28 @@ export function boxOfPoints(points: Iterable<Point>): Box {
   return minX > maxX ? { minX: 0, minY: 0, maxX: 0, maxY: 0 } : { minX, minY, maxX, maxY };
 }
 
-/** The least box around a region; of an empty one, a box of no size at the origin. */
-export const boxOf = (region: Region): Box => boxOfPoints(ringsOf(region).flat());
+const boxes = new WeakMap<Region, Box>();
+
+/** The least box around a region; of an empty one, a box of no size at the origin. Regions are never changed, so each is looked at once. */
+export function boxOf(region: Region): Box {
+  const known = boxes.get(region);
+  if (known) return known;
+  let [minX, minY, maxX, maxY] = [Infinity, Infinity, -Infinity, -Infinity];
+  for (const { outer, holes } of region) {
+    // holes lie within, unless a region is not yet sound
+    for (const ring of [outer, ...holes]) {
+      for (const [x, y] of ring) {
+        if (x < minX) minX = x;
+        if (x > maxX) maxX = x;
+        if (y < minY) minY = y;
+        if (y > maxY) maxY = y;
+      }
+    }
+  }
+  const box = minX > maxX ? { minX: 0, minY: 0, maxX: 0, maxY: 0 } : { minX, minY, maxX, maxY };
+  boxes.set(region, box);
+  return box;
+}
 
 export const boxWidth = (box: Box): number => box.maxX - box.minX;
 export const boxHeight = (box: Box): number => box.maxY - box.minY;

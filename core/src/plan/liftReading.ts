@@ -1,7 +1,7 @@
 import { layoutFilm } from '../cut';
 import type { Job, Reading, Shop } from '../job';
 import { formatDuration, formatLength } from '../units';
-import { keyOf, type Memo } from './memo';
+import { identityOf, keyOf, type Memo } from './memo';
 import { apartParts, togetherParts } from './planJob';
 import type { MarkPlan } from './planMark';
 
@@ -15,17 +15,33 @@ const MOST_BOXES = 150;
  *
  * @returns undefined where there is nothing to choose
  */
-export function liftReading(job: Job, plan: MarkPlan, shop: Shop, memo: Memo): Reading | undefined {
+export const liftReading = (job: Job, plan: MarkPlan, shop: Shop, memo: Memo): Reading | undefined =>
+  memo.get(
+    keyOf(
+      'lift',
+      identityOf(plan.flat),
+      job.count,
+      job.marks.length,
+      plan.perPiece,
+      plan.mark.lift,
+      plan.mark.seenThrough,
+      shop.machines,
+      shop.lengths,
+    ),
+    () =>
+      // prettier-ignore
+      compare(job, plan, shop),
+  );
+
+function compare(job: Job, plan: MarkPlan, shop: Shop): Reading | undefined {
   const { mark, flat, inspections, perPiece, variants } = plan;
   if (mark.technique !== 'decal' || variants.length > 0 || flat.length === 0) return undefined;
   const apart = apartParts(job, mark, flat, inspections, perPiece);
   const places = apart.length * perPiece;
   if (apart.length < 2 * inspections.length || apart.length > 40 || apart.length * job.count * perPiece > MOST_BOXES) return undefined;
-  const taken = memo.get(keyOf('lift', flat, job.count, perPiece, mark.seenThrough, shop.machines), () => {
-    const total = (parts: ReturnType<typeof apartParts>) =>
-      inspections.reduce((sum, { film }) => sum + layoutFilm(film, parts.filter((p) => p.film.id === film.id).map((p) => p.part), shop.machines).taken, 0); // prettier-ignore
-    return { one: total(togetherParts(job, mark, flat, inspections, perPiece)), apart: total(apart) };
-  });
+  const total = (parts: ReturnType<typeof apartParts>) =>
+    inspections.reduce((sum, { film }) => sum + layoutFilm(film, parts.filter((p) => p.film.id === film.id).map((p) => p.part), shop.machines).taken, 0); // prettier-ignore
+  const taken = { one: total(togetherParts(job, mark, flat, inspections, perPiece)), apart: total(apart) };
   const say = (mm: number) => formatLength(mm, shop.lengths, { digits: 0 });
   const minutes = Math.round(places * BY_EYE * job.count);
   const isApart = mark.lift === 'apart';

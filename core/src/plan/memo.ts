@@ -29,3 +29,15 @@ export function keyOf(...data: unknown[]): string {
   }
   return `${text.length.toString(36)}.${(a >>> 0).toString(36)}.${(b >>> 0).toString(36)}`;
 }
+
+const identities = new WeakMap<object, number>();
+let lastIdentity = 0;
+
+/** A number for an object that is never changed: for keys in which its contents would take long to read. */
+export function identityOf(object: object): number {
+  const known = identities.get(object);
+  if (known !== undefined) return known;
+  lastIdentity += 1;
+  identities.set(object, lastIdentity);
+  return lastIdentity;
+}

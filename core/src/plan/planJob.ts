@@ -1,5 +1,17 @@
 import type { Layer } from '../artwork';
-import { applyToRegion, boxAround, boxCentre, boxHeight, boxOf, boxWidth, pointInRing, regionArea, translation } from '../geometry';
+import {
+  applyToRegion,
+  boxAround,
+  boxCentre,
+  boxHeight,
+  boxOf,
+  boxWidth,
+  pointInRing,
+  regionArea,
+  translation,
+  type Point,
+  type Region,
+} from '../geometry';
 import type { LayerInspection } from '../fit';
 import { cutOutline, layoutFilm, weedingOf, type CutPart, type FilmLayout, type Weeding } from '../cut';
 import {
@@ -19,7 +31,7 @@ import { formatLength } from '../units';
 import type { Film, Id, Job, Mark, Reading, Shop } from '../job';
 import { recipeFor, type Recipe, type RecipeLayer } from '../finish';
 import type { MarkPlan } from './planMark';
-import { keyOf, type Memo } from './memo';
+import { identityOf, keyOf, type Memo } from './memo';
 
 /** One layer through weeding and tape. */
 export interface LayerPlan {
@@ -107,6 +119,29 @@ export const variantId = (mark: Id, row: Id): Id => `${mark}~${row}`.slice(0, 10
 /** Whole marks of a film that are cut already, by mark. */
 export type CutSoFar = (film: Id) => ReadonlyMap<Id, number>;
 
+const outlines = new WeakMap<Region, Map<string, Region>>();
+
+/** What the knife follows of a layer, around a middle; the same object for the same layer, so that layouts know it again. */
+function outlineToCut(region: Region, [cx, cy]: Point, mark: Mark): Region {
+  const key = `${cx} ${cy} ${mark.seenThrough} ${mark.technique}`;
+  const own = outlines.get(region) ?? new Map<string, Region>();
+  outlines.set(region, own);
+  const known = own.get(key);
+  if (known) return known;
+  const made = cutOutline(applyToRegion(translation(-cx, -cy), region), mark);
+  own.set(key, made);
+  return made;
+}
+
+/** The key of a film's layout. */
+export const layoutKey = (film: Film, parts: readonly CutPart[], machines: Shop['machines']): string =>
+  keyOf(
+    'layout',
+    film,
+    parts.map((part) => ({ ...part, region: identityOf(part.region) })),
+    machines,
+  );
+
 function everyPart(job: Job, marks: readonly MarkPlan[]): { film: Film; part: CutPart }[] {
   return marks.flatMap(({ mark, flat, cutFlat, inspections, perPiece, variants }) => {
     const cuts =
@@ -127,7 +162,7 @@ function everyPart(job: Job, marks: readonly MarkPlan[]): { film: Film; part: Cu
         const region = flat.find((layer) => layer.film === film.id)!.region;
         return {
           film,
-          part: { job: job.id, mark: id, name, copies, region: cutOutline(applyToRegion(translation(-cx, -cy), region), mark) },
+          part: { job: job.id, mark: id, name, copies, region: outlineToCut(region, [cx, cy], mark) },
         };
       });
     });
@@ -140,7 +175,7 @@ export function ownLayouts(job: Job, marks: readonly MarkPlan[], cut: CutSoFar, 
   const films = [...new Map(parts.map(({ film }) => [film.id, film])).values()];
   return films.map((film) => {
     const own = parts.filter((p) => p.film.id === film.id).map((p) => p.part);
-    return memo.get(keyOf('layout', film, own, shop.machines), () => layoutFilm(film, own, shop.machines));
+    return memo.get(layoutKey(film, own, shop.machines), () => layoutFilm(film, own, shop.machines));
   });
 }
 

@@ -182,7 +182,7 @@ function fitOnce(job: Job, mark: Mark, zone: Zone, shop: Shop, faces: Faces, mem
   const shaped = shapeAt(sizing.scale);
   const kinds = shaped.map((layer) => shop.films.find((f) => f.id === layer.film));
   const inspections = memo.get(keyOf('inspect', key, kinds), () => inspectMark(shaped, shop.films));
-  const placed = placeMark(shaped, sizing);
+  const placed = memo.get(keyOf('place', key, sizing.at, sizing.largestWidth), () => placeMark(shaped, sizing));
   const trim = (layers: readonly Layer[]): readonly Layer[] =>
     mark.overEdge ? layers.map(({ film, region }) => ({ film, region: intersection(region, wallRegion(shape)) })) : layers;
   const fitted = mark.overEdge ? { ...placed, layers: trim(placed.layers) } : placed;

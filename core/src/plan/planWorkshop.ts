@@ -9,7 +9,7 @@ import { benchOf, stepFacts, type Bench } from './bench';
 import { liftReading } from './liftReading';
 import { listReadings, variantReadings } from './listReadings';
 import { keyOf, Memo } from './memo';
-import { cutParts, ownLayouts, planLayers, planRecipe, type CutSoFar, type LayerPlan } from './planJob';
+import { cutParts, layoutKey, ownLayouts, planLayers, planRecipe, type CutSoFar, type LayerPlan } from './planJob';
 import { drawReadings, fitOne, markReadings, seenAgainst, type MarkPlan } from './planMark';
 
 /** Everything derived for one job. */
@@ -62,7 +62,7 @@ function sharedLayouts(
     }
   }
   return [...byFilm.values()].map(({ film, parts }) =>
-    memo.get(keyOf('layout', film, parts, shop.machines), () => layoutFilm(film, parts, shop.machines)),
+    memo.get(layoutKey(film, parts, shop.machines), () => layoutFilm(film, parts, shop.machines)),
   );
 }
 
