@@ -103,7 +103,7 @@ export function bestTurn(outline: readonly Point[], rings: readonly Ring[], usab
 }
 
 /** A convex zone is rounded off by so little, mm. */
-const CONVEX_FINE_MM = 0.02;
+const CONVEX_FINE_MM = 0.05;
 
 /** A zone shrunk once more, with its ring where it is convex. */
 function zoneFor(usable: Usable, margin: number): { region: Region; convex?: Ring } | undefined {
@@ -214,6 +214,11 @@ const HULL_FINE = 2e-4;
  */
 function lightShapes(drawn: DrawnMark, mark: Mark, usable: Usable): ((scale: number) => readonly Layer[]) | undefined {
   if (mark.optical || mark.edits.some((edit) => edit.kind === 'part') || (usable.inner && !zoneFor(usable, 0)?.convex)) return undefined;
+  return hullShapes(drawn, mark);
+}
+
+/** The layers of a mark as hulls, with their changes, at a scale: all that its box depends on. */
+export function hullShapes(drawn: DrawnMark, mark: Mark): (scale: number) => readonly Layer[] {
   const fine = Math.max(drawn.width, drawn.height) * HULL_FINE;
   const layers = drawn.layers.map(({ film, region }) => {
     const outer = simplifyRing(convexHull(region.flatMap((part) => part.outer)), fine);

@@ -4,7 +4,7 @@ import { setAt, type Cure } from '../../job';
 import { formatLength } from '../../units';
 import { reshapes } from '../../artwork';
 import { boxAround, boxHeight, boxOf, boxWidth } from '../../geometry';
-import { shapeMark } from '../fitMark';
+import { hullShapes } from '../fitMark';
 import { markLabel, type FitContext, type FitReading } from './context';
 
 /** Tape beyond the mark all round, mm. */
@@ -14,8 +14,9 @@ const percent = (share: number) => `${(share * 100).toFixed(1)} %`;
 
 /** The mark made so small that its corners lie within a radius. */
 function smaller({ mark, fitted, shop, drawn }: FitContext, reach: number): Cure[] {
+  const shapeAt = hullShapes(drawn, mark);
   const sizeAt = (scale: number) => {
-    const box = boxAround(shapeMark(drawn, scale, mark).filter((l) => l.region.length > 0).map((l) => boxOf(l.region))); // prettier-ignore
+    const box = boxAround(shapeAt(scale).filter((l) => l.region.length > 0).map((l) => boxOf(l.region))); // prettier-ignore
     return { width: boxWidth(box), half: Math.hypot(boxWidth(box), boxHeight(box)) / 2 };
   };
   // frames and backings do not shrink with the mark: its size is tried out where there are any

@@ -1,0 +1,192 @@
+import { beforeAll, describe, expect, it } from '@jest/globals';
+import fc from 'fast-check';
+import { shippedFaces } from '../../test/faces';
+import { DEMO_START, demoShop, plateJob, textMark } from '../../test/sampleJobs';
+import type { Faces } from '../artwork';
+import { boxOf, intersection, regionArea, regionInside, union, type Region } from '../geometry';
+import { applyPatch, type Job, type Mark, type PieceList, type Reading, type Shop, type Spread } from '../job';
+import { planWorkshop, type JobPlan, type MarkPlan } from './index';
+
+let faces: Faces;
+let shop: Shop;
+beforeAll(() => {
+  faces = shippedFaces();
+  shop = demoShop();
+});
+const plan = (job: Job, own = shop): JobPlan => planWorkshop([job], own, [], DEMO_START, faces).jobs.get('j')!;
+const only = (job: Job): MarkPlan => plan(job).marks[0]!;
+const covered = (m: MarkPlan): Region[] =>
+  [m.fitted.layers, ...m.copies.map((c) => c.layers)].map((layers) => union(...layers.map((l) => l.region)));
+const bucket = (mark: Partial<Mark>): Job => ({
+  ...plateJob(textMark('Tern', mark)),
+  piece: { ...plateJob(textMark('x')).piece, shape: { kind: 'taper', rim: 260, foot: 190, height: 240 } },
+  zones: [{ id: 'z', name: 'Wall', x: 0, y: 60, width: 250, height: 120, breathing: 12, lipBand: 0 }],
+});
+const list = (cells: string[][], columns = ['name']): PieceList => ({ columns, rows: cells.map((c, i) => ({ id: `r${i}`, cells: c })) });
+
+describe('copies of a mark', () => {
+  it('round a wall stand at equal pitch, apart by the breathing room at least, the seam in the middle of a gap', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 2, max: 12 }), fc.integer({ min: -250, max: 250 }), (count, seamAt) => {
+        const job = bucket({ spread: { kind: 'round', count } });
+        job.piece.features = [{ id: 'f', kind: 'seam', x: seamAt, y: 0, width: 2, height: 240, round: false, clear: 0 }];
+        const m = only(job);
+        const boxes = covered(m)
+          .map(boxOf)
+          .toSorted((a, b) => a.minX - b.minX);
+        expect(boxes).toHaveLength(count);
+        const middle = (b: (typeof boxes)[number]) => (b.minX + b.maxX) / 2;
+        const pitch = middle(boxes[1]!) - middle(boxes[0]!);
+        boxes.slice(1).forEach((b, i) => {
+          expect(middle(b) - middle(boxes[i]!)).toBeCloseTo(pitch, 2);
+          expect(b.minX - boxes[i]!.maxX).toBeGreaterThanOrEqual(12 - 0.01);
+        });
+        // all round: the wrap at the mark's height is as many pitches
+        const half = Math.PI * 225;
+        const seam = (seamAt * pitch * count) / half;
+        for (const b of boxes) {
+          const off = Math.abs((((((middle(b) - seam) / pitch) % 1) + 1) % 1) - 0.5);
+          expect(off).toBeLessThan(0.01);
+        }
+      }),
+      { numRuns: 12 },
+    );
+  });
+  it.each([
+    [{ kind: 'row', count: 3, mirrored: false }, 3],
+    [{ kind: 'row', count: 2, mirrored: true }, 2],
+    [{ kind: 'corners', mirrored: false }, 4],
+    [{ kind: 'corners', mirrored: true }, 4],
+  ] as [Spread, number][])('%o lie in the zone, none on another, all of one size', (spread, count) => {
+    const job = plateJob(textMark('Tern', { spread }));
+    const m = only(job);
+    const copies = covered(m);
+    expect(copies).toHaveLength(count);
+    const zone: Region = [{ outer: [[-90, 10], [90, 10], [90, 110], [-90, 110]], holes: [] }]; // prettier-ignore
+    copies.forEach((copy, i) => {
+      expect(regionInside(copy, zone, 0.05)).toBe(true);
+      expect(regionArea(copy) / regionArea(copies[0]!)).toBeCloseTo(1, 4);
+      for (const other of copies.slice(0, i)) expect(regionArea(intersection(copy, other))).toBeLessThan(0.01);
+    });
+    // whatever is mirrored is cut along with its pair; the rest is cut so often
+    const { parts } = plan(job).layouts[0]!;
+    expect(parts).toHaveLength(spread.kind !== 'round' && spread.mirrored ? 1 : count);
+  });
+});
+
+describe('where a mark is held', () => {
+  it('against a side it keeps the breathing room and nothing more', () => {
+    for (const [x, y] of [
+      ['left', 'foot'],
+      ['right', 'top'],
+      ['left', 'top'],
+    ] as const) {
+      // prettier-ignore
+      const { box } = only(plateJob(textMark('Tern', { size: { mode: 'width', width: 60 }, hold: { x, y } }))).fitted;
+      expect(x === 'left' ? box.minX : box.maxX).toBeCloseTo(x === 'left' ? -90 : 90, 2);
+      expect(y === 'foot' ? box.minY : box.maxY).toBeCloseTo(y === 'foot' ? 10 : 110, 2);
+    }
+  });
+  it('turned as it becomes largest, it is at least as large; by weight, its area has its middle there', () => {
+    const upright = only(plateJob(textMark('IIIIIIIIIII'))).fitted;
+    const best = only({ ...plateJob(textMark('IIIIIIIIIII', { turn: 'best' })), zones: [{ id: 'z', name: 'F', x: 0, y: 0, width: 60, height: 120, breathing: 5, lipBand: 0 }] }).fitted; // prettier-ignore
+    const still = only({ ...plateJob(textMark('IIIIIIIIIII')), zones: [{ id: 'z', name: 'F', x: 0, y: 0, width: 60, height: 120, breathing: 5, lipBand: 0 }] }).fitted; // prettier-ignore
+    expect(best.scale).toBeGreaterThan(still.scale);
+    expect(upright.width).toBeGreaterThan(0);
+    const m = only(plateJob(textMark('Ta.', { optical: true, size: { mode: 'width', width: 80 } })));
+    const [region] = covered(m);
+    const share = (cut: Region) => regionArea(intersection(region!, cut)) / regionArea(region!);
+    expect(share([{ outer: [[-200, -50], [0, -50], [0, 300], [-200, 300]], holes: [] }])).toBeGreaterThan(0.4); // prettier-ignore
+  });
+  it('over the edge, what hangs over is trimmed', () => {
+    const m = only(plateJob(textMark('Tern', { size: { mode: 'width', width: 190 }, offset: { x: 80, y: 0 }, overEdge: true })));
+    expect(boxOf(covered(m)[0]!).maxX).toBeLessThanOrEqual(100.001);
+    expect(plan(plateJob(textMark('Tern', { size: { mode: 'width', width: 190 }, offset: { x: 80, y: 0 }, overEdge: true }))).readings.find((r) => r.id === 'size:m')!.verdict).toBe('fine'); // prettier-ignore
+  });
+});
+
+describe('a list', () => {
+  const named = (names: string[], mark: Partial<Mark> = {}): Job => ({
+    ...plateJob(textMark('{name}', mark)),
+    count: names.length,
+    list: list(names.map((n) => [n])),
+  });
+  it('has one mark a row, all of one letter size, none larger than it fits alone', () => {
+    fc.assert(
+      fc.property(fc.uniqueArray(fc.stringMatching(/^[A-Z][a-z]{1,12}$/), { minLength: 2, maxLength: 5 }), (names) => {
+        const { variants } = only(named(names));
+        expect(variants.map((v) => v.words)).toEqual(names);
+        for (const v of variants) expect(v.em / variants[0]!.em).toBeCloseTo(1, 4);
+        for (const v of variants) expect(v.fitted.width).toBeLessThanOrEqual(180.01);
+        const each = only(named(names, { sizes: 'each' })).variants;
+        each.forEach((v, i) => expect(v.em).toBeGreaterThanOrEqual(variants[i]!.em * 0.9999));
+      }),
+      { numRuns: 8 },
+    );
+  });
+  it('is cut once a row, each under its own name', () => {
+    const p = plan(named(['Ada', 'Finn', 'Orla']));
+    expect(p.layouts[0]!.parts).toHaveLength(3);
+    expect(new Set(p.layouts[0]!.parts.map((part) => part.mark)).size).toBe(3);
+  });
+  it('a piece unlike the others has its own size, or sets that of all', () => {
+    const job = named(['A', 'B']);
+    job.list!.rows[1] = { ...job.list!.rows[1]!, height: 40 };
+    const [a, b] = only({ ...job, marks: [{ ...job.marks[0]!, sizes: 'each' }] }).variants;
+    expect(b!.fitted.height).toBeLessThan(a!.fitted.height * 0.5);
+    const [c, d] = only(job).variants;
+    expect(c!.em).toBeCloseTo(d!.em, 4);
+  });
+});
+
+describe('cures of these readings', () => {
+  const bowl = (mark: Partial<Mark>): Job => ({
+    ...plateJob(textMark('TERN', mark)),
+    piece: { ...plateJob(textMark('x')).piece, shape: { kind: 'bulb', diameter: 160, along: 90, height: 120 } },
+    zones: [{ id: 'z', name: 'Belly', x: 0, y: 10, width: 150, height: 100, breathing: 5, lipBand: 0 }],
+  });
+  const uneven = { edits: [{ id: 'e', kind: 'frame', plate: 'ellipse', margin: 5, width: 2 }] } satisfies Partial<Mark>;
+  const cases: [string, string, () => Job, (() => Shop)?][] = [
+    ['bulb', 'film too long at its edge', () => bowl({})],
+    ['bulb', 'and with a frame', () => bowl(uneven)],
+    ['snips', 'tape that has to be snipped', () => bowl({ size: { mode: 'width', width: 70 } })],
+    ['rows', 'fewer pieces than rows', () => ({ ...plateJob(textMark('{name}')), count: 2, list: list([['Ada'], ['Finn'], ['Orla']]) })],
+    ['names', 'names too large', () => ({ ...plateJob(textMark('{name}', { size: { mode: 'height', height: 80 } })), count: 2, list: list([['Ada'], ['Maximiliana Wilhelmina']]) })], // prettier-ignore
+    ['names', 'a name that stands out', () => ({ ...plateJob(textMark('{name}', { sizes: 'each' })), count: 3, list: list([['Ada'], ['Finn'], ['Maximiliana Wilhelmina Theodora']]) })], // prettier-ignore
+    ['eye', 'sizes by eye', () => ({ ...plateJob(textMark('Tern')), piece: { ...plateJob(textMark('x')).piece, byEye: true } })],
+    ['spread', 'a set that differs', () => ({ ...plateJob(textMark('Tern')), piece: { ...plateJob(textMark('x')).piece, spread: 9 } })],
+    ['joined', 'letters that cannot be joined', () => plateJob({ ...textMark('-_'), artwork: { kind: 'text', align: 'left', lineSpacing: 1, lines: [{ id: 'l', text: '-_', face: 'montserrat', scale: 1, spacing: 0, joined: true }] } })], // prettier-ignore
+    [
+      'terms',
+      'private artwork in a job for sale',
+      () => ({ ...plateJob({ ...textMark('x'), artwork: { kind: 'drawing', name: 'd', parts: [{ id: 'p', colour: '#000000', path: [['M', [0, 0]], ['L', [9, 0]], ['L', [9, 9]], ['Z']], fill: 'nonzero' }], leftOut: [], shelf: 's' } }), forSale: true }), // prettier-ignore
+      () => ({ ...shop, shelf: [{ id: 's', name: 'swan', source: 'a friend', permitted: 'private', parts: [] }] }),
+    ],
+  ];
+  it.each(cases)('%s: %s — applying a cure and planning again clears it', (kind, _what, make, own) => {
+    const job = make();
+    const there = own?.() ?? shop;
+    const read = (j: Job): Reading | undefined => plan(j, there).readings.find((r) => r.id.split(':')[0] === kind);
+    const reading = read(job)!;
+    expect(reading.verdict).not.toBe('fine');
+    expect(reading.cures.length).toBeGreaterThan(0);
+    for (const cure of reading.cures) expect(read(applyPatch(job, cure.patch).document)?.verdict ?? 'fine').toBe('fine');
+  });
+  it('features on a plate: the mark goes beside them, and its cure clears a stop', () => {
+    const job = plateJob(textMark('Tern', { size: { mode: 'width', width: 120 } }));
+    job.piece.features = [{ id: 'f', kind: 'screw', x: 0, y: 50, width: 20, height: 20, round: true, clear: 3 }];
+    const size = plan(job).readings.find((r) => r.id === 'size:m')!;
+    expect(size.verdict).toBe('stop');
+    const cured = applyPatch(job, size.cures.at(-1)!.patch).document;
+    expect(plan(cured).readings.find((r) => r.id === 'size:m')!.verdict).toBe('fine');
+    const placed = covered(only(cured))[0]!;
+    expect(regionArea(intersection(placed, [{ outer: Array.from({ length: 60 }, (_, i) => [13 * Math.cos((i * Math.PI) / 30), 60 + 13 * Math.sin((i * Math.PI) / 30)] as const), holes: [] }]))).toBeLessThan(0.1); // prettier-ignore
+  });
+  it('parts laid out apart take no more film than as one', () => {
+    const job = { ...plateJob(textMark('T  N')), count: 6 };
+    const lift = plan(job).readings.find((r) => r.id === 'lift:m')!;
+    const apart = plan(applyPatch(job, lift.cures[0]!.patch).document);
+    expect(apart.layouts[0]!.parts).toHaveLength(12);
+    expect(apart.layouts[0]!.taken).toBeLessThanOrEqual(plan(job).layouts[0]!.taken + 0.01);
+  });
+});
