@@ -1,4 +1,5 @@
 import {
+  applyToPoint,
   applyToRegion,
   boxAround,
   boxCentre,
@@ -18,6 +19,7 @@ import {
   union,
   unionOnce,
   type Path,
+  type Point,
   type Ring,
   type Region,
   type Transform,
@@ -72,6 +74,23 @@ function shapesOf(
   };
 }
 
+/** Regions of paths; one that comes again elsewhere, as letters do, is untangled once. */
+function regionsOfLetters(map: Transform, tolerance: number, once: boolean): (path: Path, fill: 'nonzero' | 'evenodd') => Region {
+  const known = new Map<string, { region: Region; at: Point }>();
+  return (path, fill) => {
+    const first = path[0]?.[1] as Point | undefined;
+    if (!first) return [];
+    const [x, y] = first;
+    const key = `${fill}${path.map(([kind, ...points]) => kind + points.map((p) => `${(p[0] - x).toFixed(7)} ${(p[1] - y).toFixed(7)}`).join(' ')).join('')}`;
+    const at = applyToPoint(map, first);
+    const same = known.get(key);
+    if (same) return applyToRegion(translation(at[0] - same.at[0], at[1] - same.at[1]), same.region);
+    const region = regionOf(flatten(path, map, tolerance), fill, once);
+    known.set(key, { region, at });
+    return region;
+  };
+}
+
 /**
  * Draws a mark as outlines.
  *
@@ -100,15 +119,15 @@ export function drawMark(mark: Mark, reference: { width: number; height: number 
     const regions = group.rings.length > 0 ? [...group.regions, regionOf(group.rings, 'nonzero', true)] : group.regions;
     runs.push({ film: group.film, region: regions.length === 1 ? regions[0]! : joined(...regions) });
   };
+  const letters = regionsOfLetters(map, once ? FLATTEN_LOOK_MM : FLATTEN_MM, once);
   for (const { film, path, fill } of shapes) {
     if (!group || group.film !== film) {
       flush();
       group = { film, rings: [], regions: [] };
     }
-    const rings = flatten(path, map, once ? FLATTEN_LOOK_MM : FLATTEN_MM);
     // a first look untangles all letters together: a counter that another letter covers may then stay open
-    if (once && fill === 'nonzero') group.rings.push(...rings);
-    else group.regions.push(regionOf(rings, fill, once));
+    if (once && fill === 'nonzero') group.rings.push(...flatten(path, map, FLATTEN_LOOK_MM));
+    else group.regions.push(letters(path, fill));
   }
   flush();
   const seen = new Map<Id, Region>();

@@ -172,7 +172,7 @@ function everyThinPlace(region: Region, under: number): ThinPlace[] {
       return same.places.map((place) => ({ ...place, at: [place.at[0] + dx, place.at[1] + dy] as const }));
     }
     // a part that is slim as a whole is sampled finer, or nothing of it would be measured
-    const own = Math.max(edge / MOST_SAMPLES, 0.004, Math.min(under / 16, partArea(part) / edge / 3));
+    const own = Math.max(edge / MOST_SAMPLES, 0.004, Math.min(under / 12, partArea(part) / edge / 3));
     const places = thinPlacesOfPart(part, own, under);
     known.set(key, { at, places });
     return places;

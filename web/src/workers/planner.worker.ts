@@ -16,11 +16,11 @@ const facesIn = (jobs: readonly Job[]) =>
 const planner = {
   /**
    * Plans the workshop, or a draft beside it. Faces are read as they are needed; all of them, with their rarer letters, when letters are missing. The very
-   * first plan is a quick one.
+   * first plan is a quick one, unless the whole is asked for.
    */
-  async plan(which: 'workshop' | 'draft', jobs: Job[], shop: Shop, events: WorkEvent[], now: number): Promise<Plan> {
+  async plan(which: 'workshop' | 'draft', jobs: Job[], shop: Shop, events: WorkEvent[], now: number, whole = false): Promise<Plan> {
     await Promise.all([...new Set(facesIn(jobs))].map((id) => needFace(id, shop.faces)));
-    const effort = which === 'workshop' && first ? 'quick' : 'whole';
+    const effort = which === 'workshop' && first && !whole ? 'quick' : 'whole';
     first = false;
     const plan = planWorkshop(jobs, shop, events, now, faces, memos[which], effort);
     const lacking = [...plan.jobs.values()].some((job) => job.readings.some((reading) => reading.id.startsWith('glyphs:')));

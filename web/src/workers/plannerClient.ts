@@ -18,6 +18,8 @@ interface Request {
   shop: Shop;
   events: WorkEvent[];
   now: number;
+  /** No quick first plan. */
+  whole?: boolean;
 }
 
 /** One line of plans: while one is computed only the newest request waits, and all who wait get its answer. */
@@ -44,8 +46,9 @@ class NewestWins {
       this.#next = undefined;
       try {
         const plan = await plannerWorker.call(
-          (planner) => planner.plan(this.#which, request.jobs, request.shop, request.events, request.now),
-          LIMIT_MS + request.jobs.filter((job) => !job.closed).length * MORE_A_JOB_MS,
+          (planner) => planner.plan(this.#which, request.jobs, request.shop, request.events, request.now, request.whole),
+          LIMIT_MS +
+            request.jobs.filter((job) => !job.closed).reduce((ms, job) => ms + MORE_A_JOB_MS * (1 + (job.list?.rows.length ?? 0) / 4), 0),
         );
         for (const { resolve } of settle) resolve(plan);
       } catch (error) {

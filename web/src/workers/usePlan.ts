@@ -2,7 +2,7 @@ import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { createContext, useContext, useEffect, useState } from 'react';
 import type { Job } from '@kolleta/core/job';
 import type { JobPlan, Plan } from '@kolleta/core/plan';
-import { keepBench } from '../storage/benchCache';
+import { benchOfState, keepBench } from '../storage/benchCache';
 import { now } from '../storage/clock';
 import { useWorkshop, type WorkshopState } from '../storage/useWorkshop';
 import { requestPlan } from './plannerClient';
@@ -29,10 +29,14 @@ function nextTurn(plan: Plan, at: number): number | undefined {
   return moments.length > 0 ? Math.min(...moments) : undefined;
 }
 
+/** Whether hands can begin already: the Bench is what is looked at, and it is known from before. A quick first plan would then only cost time. */
+const benchShown = (state: WorkshopState): boolean => /^(#\/?)?$/.test(location.hash) && benchOfState(state) !== undefined;
+
 /** The query for the plan of a state of the workshop; `turn` counts the waits that ended since. */
 export const planQuery = (state: WorkshopState, turn: number) => ({
   queryKey: ['plan', revisionOf(state), turn],
-  queryFn: () => requestPlan('workshop', { jobs: state.jobs, shop: state.shop, events: state.events, now: now() }),
+  queryFn: () =>
+    requestPlan('workshop', { jobs: state.jobs, shop: state.shop, events: state.events, now: now(), whole: benchShown(state) }),
   staleTime: Infinity,
   gcTime: 10_000,
   retry: false,

@@ -219,6 +219,25 @@ function wayOf(e: Entity): Omit<Way, 'colour'> | undefined {
 
 const hex = (color: number): string => `#${(color & 0xffffff).toString(16).padStart(6, '0')}`;
 
+/**
+ * The first line at which a DXF is not what it has to be: pairs of a whole-number code and a value, and after each x its y. The reader that we use goes round for ever on some
+ * files that are not.
+ *
+ * @returns its number from 1, or 0
+ */
+function faultyLine(text: string): number {
+  const lines = text.split(/\r\n|\r|\n/);
+  while (lines.length > 0 && lines.at(-1)!.trim() === '') lines.pop();
+  let x = false;
+  for (let i = 0; i < lines.length; i += 2) {
+    const code = lines[i]!.trim();
+    if (!/^-?\d{1,5}$/.test(code) || i + 1 >= lines.length) return i + 1;
+    if (x && code !== '20') return i + 1;
+    x = code === '10';
+  }
+  return 0;
+}
+
 /** Joins open ways end to end into closed ones; what stays open is returned apart. */
 function joined(ways: readonly Way[], same: number): { closed: Way[]; open: Way[] } {
   const closed = ways.filter((w) => w.closed || distance(w.from, endOf(w)) <= same);
@@ -270,6 +289,9 @@ export function importDxf(text: string, name: string, newId: () => string): Resu
     return refuse(`"${name}" is larger than 20 MB.`, 'a drawing up to 20 MB', 'Save only what is to be cut, and take it in again.');
   if (text.startsWith('AutoCAD Binary') || text.includes('\0'))
     return refuse(`"${name}" is a binary DXF.`, 'a DXF saved as text', 'Save it again as text (ASCII) DXF, or as SVG.');
+  const fault = faultyLine(text);
+  if (fault > 0)
+    return refused(`"${name}" is not a whole DXF drawing (it breaks off near line ${fault}).`, 'a DXF file', `${name}, line ${fault}`, 'Save it again as DXF or SVG, and take it in again.'); // prettier-ignore
   let read: Read | null = null;
   try {
     read = new DxfParser().parseSync(text) as unknown as Read | null;
