@@ -77,6 +77,7 @@ test('a belly: how far film follows, where the tape is snipped, and a smaller ma
 test('several zones, each with its marks; one that holds a mark stays', async ({ page }) => {
   await openStation(page, 'tankards', 'measure');
   await page.getByRole('button', { name: 'Add a zone' }).click();
+  await expect(page.getByLabel('Name of the zone')).toHaveValue('Zone 2');
   await type(page, 'Name of the zone', 'Back');
   await type(page, 'Zone from the middle', '100');
   await expect(page.getByRole('button', { name: 'Take this zone away' })).toBeEnabled();
@@ -92,7 +93,9 @@ test('on a patterned piece another place is offered', async ({ page }) => {
   await page.getByLabel('Pattern', { exact: true }).selectOption('yes');
   await page.getByLabel('Colour 1 of the zone').fill('#b9bec0');
   await page.getByRole('button', { name: 'Add a zone' }).click();
+  await expect(page.getByLabel('Name of the zone')).toHaveValue('Zone 2');
   await type(page, 'Name of the zone', 'Band');
+  await expect(page.getByRole('button', { name: 'Band', exact: true })).toHaveAttribute('aria-pressed', 'true');
   await page.getByLabel('Colour 1 of the zone').fill('#21384a');
   await page.getByRole('link', { name: /^Fit/ }).click();
   const contrast = reading(page, 'Contrast');

@@ -40,6 +40,8 @@ test('one word over several pieces at one scale, and a piece unlike the others',
   await page.getByRole('link', { name: /^Draw/ }).click();
   const wide = async () => Number.parseFloat((await list.getByRole('listitem').nth(2).innerText()).split('\n').at(-1)!);
   await expect(list.getByRole('listitem').nth(2)).toContainText('mm');
+  // the typed height gives way to the largest
+  await expect.poll(wide).toBeGreaterThan(100);
   const before = await wide();
   await list.getByRole('button').nth(3).click();
   await type(page, 'Zone height of this piece', '60');

@@ -55,6 +55,7 @@ describe('recipes', () => {
     weedText: '',
     tapeText: '',
     tapePieces: 1,
+    perPiece: 1,
   });
   const recipe = (job: (typeof demo.jobs)[number]) =>
     recipeFor({

@@ -34,14 +34,17 @@ export function markSteps(draft: RecipeDraft, taped: ReadonlyMap<Id, readonly La
       ? 'Masking tape across the middle as a hinge: press one half, cut its liner away, then the other.'
       : 'Hold the tape in a curve, touch down in the middle, smooth outward. Steady the piece so that it cannot roll.';
     const stop = !flat && count > 1 ? ` Foot stop ${say(first.foot)} under the mark, the same for every piece.` : '';
-    const hands = minutesFor(flat ? HANDS_ON.hinge : HANDS_ON.centreOut, count, size) * own.length;
+    const often = first.perPiece;
+    const hands = minutesFor(flat ? HANDS_ON.hinge : HANDS_ON.centreOut, count * often, size) * own.length;
+    const copies = often > 1 ? ` ${often} on each piece; mark their places from the jig.` : '';
+    const slats = piece.slats ? ' Over the gaps between slats the film is parted with a sharp blade once it holds.' : '';
     const dryFit = HANDS_ON.dryFit;
     add({
       id: place,
       station: 'place',
       title: mark.technique === 'stencil' ? `Lay the stencil of ${mark.name} and mask around it` : `Place ${mark.name} on ${whole}`,
       short: 'place',
-      text: `Dry fit first, liner still on. ${method}${stop}${own.length > 1 ? ' Lowest and largest film first.' : ''}${mark.technique === 'stencil' ? ` Mask ${say(LAYOUT.maskingBorder)} beyond the film, and press every edge down.` : ''}`,
+      text: `Dry fit first, liner still on. ${method}${stop}${copies}${slats}${own.length > 1 ? ' Lowest and largest film first.' : ''}${mark.technique === 'stencil' ? ` Mask ${say(LAYOUT.maskingBorder)} beyond the film, and press every edge down.` : ''}`,
       hands: hands + dryFit + (mark.technique === 'stencil' ? minutesFor(HANDS_ON.mask, count, size) : 0),
       after: [...(taped.get(mark.id) ?? []), ...before],
       cautions: mark.technique === 'decal' && piece.use.drink ? ['food'] : [],

@@ -18,6 +18,8 @@ export interface RecipeLayer {
   readonly weedText: string;
   readonly tapeText: string;
   readonly tapePieces: number;
+  /** How often the mark goes on a piece. */
+  readonly perPiece: number;
 }
 
 export interface RecipeInput {

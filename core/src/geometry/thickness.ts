@@ -37,43 +37,40 @@ interface Samples {
   readonly along: Float64Array;
 }
 
-function sample(rings: readonly Ring[], step: number): Samples {
-  const counts = rings.map((ring) =>
-    ring.reduce((sum, a, i) => sum + Math.max(1, Math.ceil(distance(a, ring[(i + 1) % ring.length]!) / step)), 0),
-  );
-  const n = counts.reduce((sum, count) => sum + count, 0);
-  const s: Samples = {
-    n,
-    x: new Float64Array(n),
-    y: new Float64Array(n),
-    nx: new Float64Array(n),
-    ny: new Float64Array(n),
-    ring: new Int32Array(n),
-    along: new Float64Array(n),
-  };
-  let at = 0;
-  rings.forEach((ring, r) => {
-    let along = 0;
-    ring.forEach((a, i) => {
-      const b = ring[(i + 1) % ring.length]!;
+/** @param wanted the places along a ring that are of interest; all when left out */
+function sample(rings: readonly Ring[], step: number, wanted: (ring: number, along: number) => boolean = () => true): Samples {
+  const [x, y, nx, ny, ring, along]: number[][] = [[], [], [], [], [], []];
+  rings.forEach((points, r) => {
+    let from = 0;
+    points.forEach((a, i) => {
+      const b = points[(i + 1) % points.length]!;
       const length = distance(a, b);
       const pieces = Math.max(1, Math.ceil(length / step));
       // outer rings run counter-clockwise and holes clockwise: the part lies to the left of both
-      const [nx, ny] = length > 0 ? [-(b[1] - a[1]) / length, (b[0] - a[0]) / length] : [0, 0];
-      for (let k = 0; k < pieces; k++, at++) {
+      const [ux, uy] = length > 0 ? [-(b[1] - a[1]) / length, (b[0] - a[0]) / length] : [0, 0];
+      for (let k = 0; k < pieces; k++) {
         // in the middle of its piece: a corner has no one normal
         const t = (k + 0.5) / pieces;
-        s.x[at] = a[0] + (b[0] - a[0]) * t;
-        s.y[at] = a[1] + (b[1] - a[1]) * t;
-        s.nx[at] = nx;
-        s.ny[at] = ny;
-        s.ring[at] = r;
-        s.along[at] = along + length * t;
+        if (!wanted(r, from + length * t)) continue;
+        x!.push(a[0] + (b[0] - a[0]) * t);
+        y!.push(a[1] + (b[1] - a[1]) * t);
+        nx!.push(ux);
+        ny!.push(uy);
+        ring!.push(r);
+        along!.push(from + length * t);
       }
-      along += length;
+      from += length;
     });
   });
-  return s;
+  return {
+    n: x!.length,
+    x: Float64Array.from(x!),
+    y: Float64Array.from(y!),
+    nx: Float64Array.from(nx!),
+    ny: Float64Array.from(ny!),
+    ring: Int32Array.from(ring!),
+    along: Float64Array.from(along!),
+  };
 }
 
 /** The most cells of the grid that samples are sorted into. */
@@ -117,12 +114,37 @@ function sortIntoCells(s: Samples, reach: number) {
   };
 }
 
+/** A first look is taken at steps of this share of the width that is of interest, and a little beyond that width. */
+const COARSER = 4;
+const BEYOND = 1.12;
+
+/**
+ * Where an edge may be one side of something thin: where the circle that touches it there, a little larger than is of interest, holds another sample of a coarse look. Most of a
+ * stout letter is ruled out so, and only the rest is sampled finely.
+ */
+function suspicious(rings: readonly Ring[], lengths: readonly number[], under: number): (ring: number, along: number) => boolean {
+  const step = under / COARSER;
+  const r = (under / 2) * BEYOND;
+  const s = sample(rings, step);
+  const nearest = sortIntoCells(s, r);
+  const flags = lengths.map((length) => new Uint8Array(Math.max(1, Math.ceil(length / step))));
+  for (let i = 0; i < s.n; i++) {
+    if (nearest(s.x[i]! + r * s.nx[i]!, s.y[i]! + r * s.ny[i]!, r * (1 - 1e-6), i) === -1) continue;
+    const own = flags[s.ring[i]!]!;
+    const at = Math.min(own.length - 1, Math.floor(s.along[i]! / step));
+    for (let d = -2; d <= 2; d++) own[(at + d + own.length) % own.length] = 1;
+  }
+  return (ring, along) => flags[ring]![Math.min(flags[ring]!.length - 1, Math.floor(along / step))] === 1;
+}
+
 /** Thin places of one part: at each sample, the largest circle that touches the edge there and holds no other sample. */
 function thinPlacesOfPart(part: Part, step: number, under: number): ThinPlace[] {
   const rings = [part.outer, ...part.holes];
-  const s = sample(rings, step);
   const lengths = rings.map(ringLength);
   const largest = under / 2;
+  const wanted = step < under / COARSER ? suspicious(rings, lengths, under) : () => true;
+  const s = sample(rings, step, wanted);
+  if (s.n === 0) return [];
   const nearest = sortIntoCells(s, largest);
   const found: ThinPlace[] = [];
   for (let i = 0; i < s.n; i++) {

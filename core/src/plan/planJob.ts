@@ -260,6 +260,7 @@ export function planRecipe(
       weedText: weedWords(plan.mark, layer.weeding),
       tapeText: tapeWords(layer, shop),
       tapePieces: layer.pieces?.pieces ?? 0,
+      perPiece: plan.copies.length + 1,
     };
   });
   return {
