@@ -1,4 +1,4 @@
-import { expect, openBench, openStation, test } from './workshop';
+import { expect, kept, openBench, openStation, test } from './workshop';
 
 test('somebody new makes a real mark of one word', async ({ page }) => {
   await openBench(page);
@@ -16,6 +16,7 @@ test('somebody new makes a real mark of one word', async ({ page }) => {
 
 test('? lists the keys, / finds jobs, films, steps and settings, single keys lead about', async ({ page }) => {
   await openBench(page);
+  await kept(page);
   await page.keyboard.press('?');
   await expect(page.getByRole('dialog', { name: 'Keys' })).toContainText('nudge by 0.5 mm');
   await page.keyboard.press('Escape');

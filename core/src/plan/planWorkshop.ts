@@ -130,6 +130,8 @@ export function planWorkshop(
           work.plan.zone,
           job.piece,
           job.marks.length,
+          // another place on a patterned piece may be the cure
+          job.zones.map((zone) => [zone.id, zone.name, zone.colours]),
           behind,
           shop.films,
           shop.paints,

@@ -5,7 +5,7 @@ import { DEMO_START, demoShop, plateJob, textMark } from '../../test/sampleJobs'
 import type { Faces } from '../artwork';
 import { boxOf, intersection, regionArea, regionInside, union, type Region } from '../geometry';
 import { applyPatch, type Job, type Mark, type PieceList, type Reading, type Shop, type Spread } from '../job';
-import { planWorkshop, type JobPlan, type MarkPlan } from './index';
+import { Memo, planWorkshop, type JobPlan, type MarkPlan } from './index';
 
 let faces: Faces;
 let shop: Shop;
@@ -181,6 +181,19 @@ describe('cures of these readings', () => {
     expect(plan(cured).readings.find((r) => r.id === 'size:m')!.verdict).toBe('fine');
     const placed = covered(only(cured))[0]!;
     expect(regionArea(intersection(placed, [{ outer: Array.from({ length: 60 }, (_, i) => [13 * Math.cos((i * Math.PI) / 30), 60 + 13 * Math.sin((i * Math.PI) / 30)] as const), holes: [] }]))).toBeLessThan(0.1); // prettier-ignore
+  });
+  it('on a patterned piece another place is offered as soon as there is one, and cures it', () => {
+    const memo = new Memo();
+    const read = (job: Job) =>
+      planWorkshop([job], shop, [], DEMO_START, faces, memo)
+        .jobs.get('j')!
+        .readings.find((r) => r.id === 'contrast:m')!;
+    const job = plateJob(textMark('Tern'));
+    job.zones = [{ ...job.zones[0]!, colours: ['#fafafa', '#22302f'] }];
+    expect(read(job).verdict).not.toBe('fine');
+    const two = { ...job, zones: [...job.zones, { ...job.zones[0]!, id: 'y', name: 'Band', colours: ['#22302f'] }] };
+    const cure = read(two).cures.find((c) => c.label === 'Put it on the band')!;
+    expect(read(applyPatch(two, cure.patch).document).verdict).toBe('fine');
   });
   it('parts laid out apart take no more film than as one', () => {
     const job = { ...plateJob(textMark('T  N')), count: 6 };
