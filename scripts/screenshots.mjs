@@ -56,7 +56,10 @@ for (const [name, path] of views) {
     await page.waitForTimeout(9000);
   }
   if (name === 'quick') await page.getByLabel('Word').fill('Galley');
-  await page.waitForTimeout(900);
+  await page.waitForFunction(
+    () => !/Working it out|One moment|Laying out/.test(document.querySelector('main')?.textContent ?? 'One moment'),
+  );
+  await page.waitForTimeout(1500);
   await page.screenshot({ path: resolve(root, `docs/screenshots/${name}.png`) });
   await page.close();
 }

@@ -8,9 +8,11 @@ import { formatLength, MINUTE_MS } from '../units';
 import { benchOf, stepFacts, type Bench } from './bench';
 import { liftReading } from './liftReading';
 import { listReadings, variantReadings } from './listReadings';
+import { markReadings } from './markReadings';
 import { keyOf, Memo } from './memo';
 import { cutParts, layoutKey, ownLayouts, planLayers, planRecipe, type CutSoFar, type LayerPlan } from './planJob';
-import { drawReadings, fitOne, markReadings, seenAgainst, type MarkPlan } from './planMark';
+import { drawReadings } from './drawReadings';
+import { fitOne, seenAgainst, type MarkPlan } from './planMark';
 
 /** Everything derived for one job. */
 export interface JobPlan {

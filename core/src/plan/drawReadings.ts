@@ -1,0 +1,189 @@
+import { findGlyph, type Faces } from '../artwork';
+import { FILM_KINDS } from '../facts';
+import type { Job, Reading, Shop } from '../job';
+import type { FittingWork } from './planMark';
+
+/** What drawing tells: missing letters, things left out of a drawing, nothing to cut, film that does not suit. */
+export function drawReadings(work: FittingWork, job: Job, shop: Shop, faces: Faces): Reading[] {
+  const { mark, missing } = work.plan;
+  const readings: Reading[] = [];
+  const label = job.marks.length > 1 ? ` · ${mark.name}` : '';
+  if (missing.length > 0 && mark.artwork.kind === 'text') {
+    const { lines } = mark.artwork;
+    const has = (id: string, character: string) => {
+      const face = faces.get(id);
+      return face !== undefined && findGlyph(face, character) !== undefined;
+    };
+    const other = [...faces.keys()].find((face) => missing.every((character) => has(face, character)));
+    const stripped = lines.map((line) => ({
+      ...line,
+      text: [...line.text].filter((c) => !missing.includes(c)).join(''),
+    }));
+    const left = stripped.some((line) => line.text.trim() !== '');
+    const setLines = (value: typeof lines) => [{ op: 'set' as const, path: ['marks', mark.id, 'artwork', 'lines'], value }];
+    readings.push({
+      id: `glyphs:${mark.id}`,
+      station: 'draw',
+      verdict: 'stop',
+      title: `Missing letters${label}`,
+      value: missing.map((c) => `“${c}”`).join(' '),
+      limit: 'every letter',
+      why: 'The chosen face cannot draw them, and a gap would be cut instead.',
+      cures: [
+        ...(other
+          ? [
+              {
+                label: 'Use a face that has them',
+                patch: setLines(
+                  lines.map((line) => ({
+                    ...line,
+                    face: [...line.text].some((c) => missing.includes(c)) ? other : line.face,
+                  })),
+                ),
+              },
+            ]
+          : []),
+        ...(left ? [{ label: 'Leave them out', patch: setLines(stripped) }] : []),
+      ],
+      advice: left ? undefined : 'Type other words, or bring the mark as an SVG drawing.',
+    });
+  }
+  if (work.drawn.layers.length === 0) {
+    readings.push({
+      id: `empty:${mark.id}`,
+      station: 'draw',
+      verdict: 'stop',
+      title: `Nothing to cut yet${label}`,
+      value: 'empty',
+      limit: 'a word or a drawing',
+      why: 'The mark has no outline.',
+      cures: [],
+      advice: 'Type a word, or drop an SVG drawing on the piece.',
+    });
+  }
+  if (mark.artwork.kind === 'drawing' && mark.artwork.leftOut.length > 0) {
+    const { artwork } = mark;
+    readings.push({
+      id: `left:${mark.id}`,
+      station: 'draw',
+      verdict: 'watch',
+      title: `Left out of ${artwork.name}`,
+      value: `${artwork.leftOut.length}`,
+      limit: 'nothing',
+      why: `${artwork.leftOut.join('; ')}.`,
+      cures: [
+        {
+          label: 'That is all right',
+          patch: [{ op: 'set', path: ['marks', mark.id, 'artwork', 'leftOut'], value: [] }],
+        },
+      ],
+    });
+  }
+  readings.push(...joinReading(work, label), ...termsReading(work, job, shop, label));
+  const unsuited = work.plan.inspections.filter(({ film }) => FILM_KINDS[film.kind].stays !== (mark.technique === 'decal'));
+  if (unsuited.length > 0 && !(mark.technique === 'decal' && job.piece.use.dryShort)) {
+    const film = unsuited[0]!.film;
+    const stays = mark.technique === 'decal';
+    const better =
+      shop.films.find((f) => FILM_KINDS[f.kind].stays === stays && f.kind !== 'bargain' && (stays || f.kind === 'stencil')) ??
+      shop.films.find((f) => FILM_KINDS[f.kind].stays === stays);
+    const onlyOne = work.plan.inspections.length === 1 && Object.keys(mark.colourFilms).length === 0;
+    readings.push({
+      id: `kind:${mark.id}`,
+      station: 'draw',
+      verdict: 'watch',
+      title: `Kind of film${label}`,
+      value: FILM_KINDS[film.kind].name,
+      limit: stays ? 'film that stays' : 'film that comes off clean',
+      why: stays
+        ? 'It is made to come off again: good for a season, not for washing.'
+        : 'It holds better at the edge, but pulls harder at the ground when it comes off.',
+      cures: [
+        ...(better && onlyOne
+          ? [
+              {
+                label: `Cut it from ${better.name}`,
+                patch: [{ op: 'set' as const, path: ['marks', mark.id, 'film'], value: better.id }],
+              },
+            ]
+          : []),
+        ...(stays
+          ? [
+              {
+                label: 'It is for a short, dry use',
+                patch: [{ op: 'set' as const, path: ['piece', 'use', 'dryShort'], value: true }],
+              },
+            ]
+          : []),
+      ],
+    });
+  }
+  return readings;
+}
+
+/** Where joined letters had to be moved together, and where they could not be. */
+function joinReading(work: FittingWork, label: string): Reading[] {
+  const { closedUp } = work.drawn;
+  const { mark } = work.plan;
+  if (mark.artwork.kind !== 'text' || !mark.artwork.lines.some((line) => line.joined)) return [];
+  const apart = closedUp.filter((c) => c.by === undefined);
+  const closed = closedUp.filter((c) => c.by !== undefined);
+  const named = (list: typeof closedUp) => [...new Set(list.map((c) => `“${c.pair}”`))].slice(0, 12).join(', ');
+  return [
+    {
+      id: `joined:${mark.id}`,
+      station: 'draw',
+      verdict: apart.length > 0 ? 'watch' : 'fine',
+      title: `Letters joined${label}`,
+      value: closed.length === 0 ? 'all touch by themselves' : `${closed.length} moved`,
+      limit: 'every letter touches the next',
+      why:
+        apart.length > 0
+          ? `${named(apart)} cannot be moved together: the word falls into parts there.`
+          : closed.length > 0
+            ? `Closed up until they touch at ${named(closed)}; the rest touched already.`
+            : 'The word is one piece of film.',
+      cures:
+        apart.length > 0
+          ? [
+              {
+                label: 'Let the letters stand as they are',
+                patch: mark.artwork.lines
+                  .filter((l) => l.joined)
+                  .map((l) => ({ op: 'set' as const, path: ['marks', mark.id, 'artwork', 'lines', l.id, 'joined'], value: false })),
+              },
+            ]
+          : [],
+      advice: apart.length > 0 ? 'Or choose a script whose letters reach each other.' : undefined,
+    },
+  ];
+}
+
+/** Whether artwork may be sold: a job for sale stops at a drawing or a face that is for private use. */
+function termsReading(work: FittingWork, job: Job, shop: Shop, label: string): Reading[] {
+  const { artwork, id } = work.plan.mark;
+  if (!job.forSale) return [];
+  const used =
+    artwork.kind === 'drawing'
+      ? (shop.shelf ?? []).filter((item) => item.id === artwork.shelf)
+      : (shop.faces ?? []).filter((face) => artwork.lines.some((line) => line.face === face.id));
+  const bad = used.filter((thing) => thing.permitted !== 'sale');
+  const worst = bad.find((thing) => thing.permitted === 'private') ?? bad[0];
+  if (!worst) return [];
+  const privately = worst.permitted === 'private';
+  return [
+    {
+      id: `terms:${id}`,
+      station: 'draw',
+      verdict: privately ? 'stop' : 'watch',
+      title: `Terms of use${label}`,
+      value: privately ? 'private use only' : 'not known',
+      limit: 'may be sold',
+      why: privately
+        ? `“${worst.name}” may be used in private only, and this job is for sale.`
+        : `Nobody has said whether “${worst.name}” may be sold.`,
+      cures: [{ label: 'This job is not for sale', patch: [{ op: 'set', path: ['forSale'], value: false }] }],
+      advice: 'Ask where it came from for terms that allow a sale, or take another.',
+    },
+  ];
+}
