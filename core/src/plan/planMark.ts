@@ -2,23 +2,20 @@ import { drawMark, fillIn, isPersonal, reshapes, type DrawnMark, type Faces, typ
 import { bendRegion, diameterAt, sectorOf, usableOf, wallRegion, type Usable } from '../blanks';
 import {
   applyToRegion,
-  boxAround,
   boxCentre,
   boxHeight,
-  boxOf,
   boxRegion,
   boxWidth,
   IDENTITY,
   intersection,
   regionArea,
   scaling,
-  translation,
   type Box,
   type Point,
   type Region,
   type Transform,
 } from '../geometry';
-import { GROUNDS, LAYOUT } from '../facts';
+import { GROUNDS } from '../facts';
 import type { Id, Job, Mark, PieceList, Shape, Shop, Zone } from '../job';
 import {
   bestTurn,
@@ -36,6 +33,7 @@ import {
   type Sizing,
 } from '../fit';
 import { keyOf, type Memo } from './memo';
+import { sideBySide } from './sideBySide';
 
 /** A mark through draw and fit. */
 export interface MarkPlan {
@@ -118,24 +116,6 @@ function laidFlat(layers: readonly Layer[], at: number, shape: Shape, mark: Mark
 
 const moved = (layers: readonly Layer[], map: Transform): Layer[] =>
   layers.map(({ film, region }) => ({ film, region: applyToRegion(map, region) }));
-
-/** Copies of which some are mirrored are cut together: side by side, so that none is taken for another. */
-function sideBySide(flats: readonly (readonly Layer[])[]): Layer[] {
-  const films = [...new Set(flats.flatMap((flat) => flat.map((layer) => layer.film)))];
-  const boxes = flats.map((flat) => boxAround(flat.map((layer) => boxOf(layer.region))));
-  let x = 0;
-  const shifts = boxes.map((box) => {
-    const shift: Transform = translation(x - box.minX, -box.minY);
-    x += boxWidth(box) + LAYOUT.gap;
-    return shift;
-  });
-  return films.map((film) => ({
-    film,
-    region: flats.flatMap((flat, i) =>
-      flat.filter((layer) => layer.film === film).flatMap((layer) => applyToRegion(shifts[i]!, layer.region)),
-    ),
-  }));
-}
 
 interface Fitting {
   readonly drawn: DrawnMark;
