@@ -33,7 +33,8 @@ const views = [
   ['bench-dark', '/'],
   ['phone', '/job/regatta-prizes/fit'],
 ];
-for (const [name, path] of views) {
+const only = process.argv.slice(2);
+for (const [name, path] of only.length > 0 ? views.filter(([name]) => only.includes(name)) : views) {
   const page = await browser.newPage({
     viewport: name === 'phone' ? { width: 390, height: 844 } : { width: 1280, height: 800 },
     colorScheme: name.endsWith('dark') ? 'dark' : 'light',
@@ -56,7 +57,7 @@ for (const [name, path] of views) {
     await page.waitForTimeout(9000);
   }
   if (name === 'quick') await page.getByLabel('Word').fill('Galley');
-  await page.waitForFunction(
+  await page.getByText(/Working it out|One moment|Laying out/).waitFor({ state: 'detached' });
     () => !/Working it out|One moment|Laying out/.test(document.querySelector('main')?.textContent ?? 'One moment'),
   );
   await page.waitForTimeout(1500);
