@@ -1,7 +1,6 @@
 import { FEATURES, type FeatureKind } from '../facts';
-import { boxRegion, growBox, type Box, type Region } from '../geometry';
+import { boxRegion, ellipseIn, growBox, type Box, type Region } from '../geometry';
 import type { Feature, Id, Piece, Shape } from '../job';
-import { ellipseIn } from './outline';
 import { wallOf } from './wall';
 
 /** A feature's own box on the wall, mm. */

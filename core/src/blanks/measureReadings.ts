@@ -1,3 +1,4 @@
+import { LIMITS } from '../facts';
 import { formatLength, SAME_MM, type LengthSystem } from '../units';
 import { boxHeight, boxWidth } from '../geometry';
 import type { Piece, Reading, Zone } from '../job';
@@ -33,7 +34,7 @@ function careReadings(piece: Piece, system: LengthSystem): Reading[] {
     });
   if (piece.spread !== undefined && piece.spread > SAME_MM) {
     const wall = wallOf(piece.shape);
-    const wide = piece.spread > Math.max(1.5, Math.min(wall.width, wall.height) * 0.02);
+    const wide = piece.spread > Math.max(LIMITS.setSpread, Math.min(wall.width, wall.height) * LIMITS.setSpreadShare);
     readings.push({
       id: 'spread:piece',
       station: 'measure',
@@ -55,14 +56,15 @@ function roomReading(piece: Piece, zone: Zone, system: LengthSystem): Reading {
   const wall = wallOf(piece.shape);
   const { clear, inner } = usableOf(zone, piece);
   const base = { id: `zone:${zone.id}`, station: 'measure' as const, title: `Room on ${zone.name.toLowerCase()}` };
-  const apart = usableOf({ ...zone, breathing: 0 }, piece);
-  if (!inner && zone.breathing === 0 && apart.free) {
+  // with nothing to keep off there would be room
+  const covered = !inner && (piece.features ?? []).length > 0 && usableOf({ ...zone }, { ...piece, features: [] }).inner !== undefined;
+  if (covered) {
     return {
       ...base,
       verdict: 'stop',
       value: 'none left',
       limit: 'some',
-      why: 'What has to be kept off covers the whole zone.',
+      why: 'What has to be kept off leaves no room inside the breathing room.',
       cures: [],
       advice: 'Make the zone larger, or move or remove what is kept off.',
     };

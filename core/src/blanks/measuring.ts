@@ -1,3 +1,4 @@
+import { LIMITS } from '../facts';
 import { good, refused, type Result } from '../units';
 import { regionCentre, type Point, type Region } from '../geometry';
 
@@ -42,10 +43,10 @@ export function setMeasure(values: readonly number[]): Result<SetMeasure> {
   const [least, greatest] = [Math.min(...values), Math.max(...values)];
   if (values.length === 0)
     return refused('No measure was typed.', 'one or more', 'Several pieces', 'Type them with commas or spaces between.');
-  if (greatest > least * 1.25)
+  if (greatest > least * (1 + LIMITS.setSlip))
     return refused(
       `${least.toFixed(1)} mm and ${greatest.toFixed(1)} mm do not belong to one set.`,
-      'measures within a quarter of each other',
+      `measures within ${Math.round(LIMITS.setSlip * 100)} % of each other`,
       'Several pieces',
       'One of them may be a slip: measure it again, or make a job of its own for the odd piece.',
     );

@@ -5,6 +5,7 @@ import type { DrawnPart, Feature, Piece, Zone } from '../job';
 import { plateJob, textMark } from '../../test/sampleJobs';
 import { bulbDiameterAt, bulbExcess, bulbReach, bulbSnips, bulbUpright, checkBulb } from './unroll/bulb';
 import { featureBox, keptFree, slatGaps, usualFeature } from './feature';
+import { measureReadings } from './measureReadings';
 import { balancePoint, foldedPanel, radiusFromChord, setMeasure } from './measuring';
 import { outlineRegion } from './outline';
 import { outlineFromDrawing } from './outlineFrom';
@@ -119,6 +120,13 @@ describe('what a zone leaves', () => {
     expect(regionInside(offset(room!, 9.9), wallRegion(round.shape), 0.2)).toBe(true);
     expect(regionArea(room!)).toBeGreaterThan(0.98 * Math.PI * 90 * 50 * 0.96);
   });
+});
+
+it('a feature that covers the zone is named as the reason, not the breathing room', () => {
+  const covered = measureReadings(withFeatures(feature({ width: 900, height: 900, x: 0, y: -300 })), [zone], 'mm').find(
+    (r) => r.id === 'zone:z',
+  )!;
+  expect([covered.verdict, covered.why]).toEqual(['stop', 'What has to be kept off leaves no room inside the breathing room.']);
 });
 
 describe('features', () => {

@@ -12,6 +12,8 @@ export const HANDS_ON = {
   seal: { start: 3, piece: 1, squareMetre: 12 },
   tape: { start: 1, piece: 0.8, squareMetre: 20 },
   dryFit: 2,
+  /** One part of a mark placed by itself. */
+  byEye: 1.2,
   hinge: { start: 1, piece: 2.2, squareMetre: 30 },
   centreOut: { start: 1, piece: 2.6, squareMetre: 40 },
   mask: { start: 2, piece: 2, squareMetre: 6 },

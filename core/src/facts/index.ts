@@ -10,3 +10,4 @@ export * from './limits';
 export * from './tapeKinds';
 export * from './techniques';
 export * from './features';
+export * from './seen';

@@ -15,6 +15,13 @@ export const LIMITS = {
   breathingStencil: 1 / 10,
   /** Share of the wrap that is seen at once from the front. */
   seenShare: 0.35,
+  /** Pieces of a set that differ by more than so many mm, or this share of their smaller side, look different. */
+  setSpread: 1.5,
+  setSpreadShare: 0.02,
+  /** Measures of one set lie within this share of the least. */
+  setSlip: 0.25,
+  /** Letters smaller than this share of the middle ones of their list stand out. */
+  listOutlier: 0.7,
   /** A straight line on a taper may leave the level by so much at its ends, mm. */
   sag: 1,
 } as const;

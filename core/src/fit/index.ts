@@ -1,5 +1,8 @@
 export * from './contrast';
 export * from './fitMark';
+export type { Sizing } from './largestIn';
+export * from './shapeMark';
+export * from './turnMark';
 export * from './fitReadings';
 export * from './handySize';
 export * from './inspectMark';

@@ -1,6 +1,6 @@
-import { findGlyph, type Faces } from '../artwork';
+import { findGlyph, unknownColumns, withoutColumns, type Faces } from '../artwork';
 import { FILM_KINDS } from '../facts';
-import type { Job, Reading, Shop } from '../job';
+import { setAt, type Job, type Reading, type Shop } from '../job';
 import type { FittingWork } from './planMark';
 
 /** What drawing tells: missing letters, things left out of a drawing, nothing to cut, film that does not suit. */
@@ -79,7 +79,7 @@ export function drawReadings(work: FittingWork, job: Job, shop: Shop, faces: Fac
       ],
     });
   }
-  readings.push(...joinReading(work, label), ...termsReading(work, job, shop, label));
+  readings.push(...columnReading(work, job, label), ...joinReading(work, label), ...termsReading(work, job, shop, label));
   const unsuited = work.plan.inspections.filter(({ film }) => FILM_KINDS[film.kind].stays !== (mark.technique === 'decal'));
   if (unsuited.length > 0 && !(mark.technique === 'decal' && job.piece.use.dryShort)) {
     const film = unsuited[0]!.film;
@@ -119,6 +119,33 @@ export function drawReadings(work: FittingWork, job: Job, shop: Shop, faces: Fac
     });
   }
   return readings;
+}
+
+/** Words in braces that no column of the list answers to: they would be cut as they stand. */
+function columnReading({ plan: { mark } }: FittingWork, job: Job, label: string): Reading[] {
+  if (mark.artwork.kind !== 'text') return [];
+  const unknown = unknownColumns(mark.artwork, job.list);
+  if (unknown.length === 0) return [];
+  return [
+    {
+      id: `column:${mark.id}`,
+      station: 'draw',
+      verdict: 'watch',
+      title: `Words from a list${label}`,
+      value: unknown.map((name) => `{${name}}`).join(' '),
+      limit: job.list ? job.list.columns.map((name) => `{${name}}`).join(' ') : 'no list yet',
+      why: `${job.list ? 'The list has no such column' : 'There is no list to take it from'}: the braces would be cut as they stand.`,
+      cures: [
+        {
+          label: 'Leave the braces out',
+          patch: mark.artwork.lines.flatMap((line) =>
+            setAt(['marks', mark.id, 'artwork', 'lines', line.id, 'text'], withoutColumns(line.text, unknown)),
+          ),
+        },
+      ],
+      advice: job.list ? 'Or name a column of the list.' : 'Or take a list in, below the words.',
+    },
+  ];
 }
 
 /** Where joined letters had to be moved together, and where they could not be. */

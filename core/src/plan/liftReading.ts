@@ -1,12 +1,11 @@
 import { layoutFilm } from '../cut';
+import { HANDS_ON } from '../facts';
 import type { Job, Reading, Shop } from '../job';
 import { formatDuration, formatLength } from '../units';
 import { identityOf, keyOf, type Memo } from './memo';
 import { apartParts, togetherParts } from './planJob';
 import type { MarkPlan } from './planMark';
 
-/** Minutes that one part takes to be placed by eye. */
-const BY_EYE = 1.2;
 /** More boxes than this are not laid out only to compare. */
 const MOST_BOXES = 150;
 
@@ -19,7 +18,7 @@ export const liftReading = (job: Job, plan: MarkPlan, shop: Shop, memo: Memo): R
   memo.get(
     keyOf(
       'lift',
-      identityOf(plan.flat),
+      identityOf(plan.cutFlat),
       job.count,
       job.marks.length,
       plan.perPiece,
@@ -34,16 +33,16 @@ export const liftReading = (job: Job, plan: MarkPlan, shop: Shop, memo: Memo): R
   );
 
 function compare(job: Job, plan: MarkPlan, shop: Shop): Reading | undefined {
-  const { mark, flat, inspections, perPiece, variants } = plan;
+  const { mark, cutFlat: flat, inspections, perPiece, variants } = plan;
   if (mark.technique !== 'decal' || variants.length > 0 || flat.length === 0) return undefined;
   const apart = apartParts(job, mark, flat, inspections, perPiece);
   const places = apart.length * perPiece;
   if (apart.length < 2 * inspections.length || apart.length > 40 || apart.length * job.count * perPiece > MOST_BOXES) return undefined;
   const total = (parts: ReturnType<typeof apartParts>) =>
     inspections.reduce((sum, { film }) => sum + layoutFilm(film, parts.filter((p) => p.film.id === film.id).map((p) => p.part), shop.machines).taken, 0); // prettier-ignore
-  const taken = { one: total(togetherParts(job, mark, flat, inspections, perPiece)), apart: total(apart) };
+  const taken = { one: total(togetherParts(job, mark, flat, inspections, job.count * perPiece)), apart: total(apart) };
   const say = (mm: number) => formatLength(mm, shop.lengths, { digits: 0 });
-  const minutes = Math.round(places * BY_EYE * job.count);
+  const minutes = Math.round(places * HANDS_ON.byEye * job.count);
   const isApart = mark.lift === 'apart';
   return {
     id: `lift:${mark.id}`,

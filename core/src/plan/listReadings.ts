@@ -1,9 +1,7 @@
+import { LIMITS } from '../facts';
 import type { Job, Reading, Shop } from '../job';
 import { formatLength, SAME_MM } from '../units';
 import type { MarkPlan } from './planMark';
-
-/** A name whose letters are smaller than this share of the middle one stands out from its set. */
-const OUTLIER = 0.7;
 
 const middleOf = (values: readonly number[]): number => values.toSorted((a, b) => a - b)[Math.floor(values.length / 2)] ?? 0;
 
@@ -68,7 +66,7 @@ export function variantReadings(plan: MarkPlan, job: Job, shop: Shop): Reading[]
       },
     ];
   const em = middleOf(drawn.map((v) => v.em));
-  const outliers = drawn.filter((v) => v.em < em * OUTLIER);
+  const outliers = drawn.filter((v) => v.em < em * LIMITS.listOutlier);
   const longest = drawn.reduce((a, b) => (b.fitted.width > a.fitted.width ? b : a));
   if (mark.sizes === 'each' && outliers.length > 0)
     return [
@@ -76,7 +74,7 @@ export function variantReadings(plan: MarkPlan, job: Job, shop: Shop): Reading[]
         ...base,
         verdict: 'watch',
         value: `${outliers.length} stand out`,
-        limit: `letters within ${Math.round(OUTLIER * 100)} % of the others`,
+        limit: `letters within ${Math.round(LIMITS.listOutlier * 100)} % of the others`,
         why: `${outliers
           .slice(0, 4)
           .map((v) => `“${v.words}”`)

@@ -9,6 +9,7 @@ import {
   pointInRing,
   regionArea,
   translation,
+  type Part,
   type Point,
   type Region,
 } from '../geometry';
@@ -62,56 +63,69 @@ export function cutParts(job: Job, marks: readonly MarkPlan[], cut: CutSoFar): {
   return all.flatMap((whole, i) => (begun.has(whole.film.id) ? (rest[i]!.part.copies > 0 ? [rest[i]!] : []) : [whole]));
 }
 
+/** One part of a mark as it is cut, around its own middle. */
+const partOf = (job: Job, mark: Mark, id: Id, name: string, copies: number, region: Region, middle: Point): CutPart => ({
+  job: job.id,
+  mark: id,
+  name,
+  copies,
+  region: outlineToCut(region, middle, mark),
+});
+
+const layerOf = (flat: readonly Layer[], film: Film): Region => flat.find((layer) => layer.film === film.id)!.region;
+
+/** The middle of all layers of a mark: they are lifted together. */
+const middleOf = (flat: readonly Layer[]): Point => boxCentre(boxAround(flat.map((layer) => boxOf(layer.region))));
+
+interface FilmPart {
+  readonly film: Film;
+  readonly part: CutPart;
+}
+
 /** A mark's layers each as one part, that keep their places. */
 export function togetherParts(
   job: Job,
   mark: Mark,
   flat: readonly Layer[],
   inspections: readonly LayerInspection[],
-  perPiece: number,
-): { film: Film; part: CutPart }[] {
-  const [cx, cy] = boxCentre(boxAround(flat.map((layer) => boxOf(layer.region))));
-  return inspections.map(({ film }) => {
-    const region = applyToRegion(translation(-cx, -cy), flat.find((layer) => layer.film === film.id)!.region);
-    return { film, part: { job: job.id, mark: mark.id, name: mark.name, copies: job.count * perPiece, region: cutOutline(region, mark) } };
-  });
+  copies: number,
+  named = { id: mark.id, name: mark.name },
+): FilmPart[] {
+  const middle = middleOf(flat);
+  return inspections.map(({ film }) => ({ film, part: partOf(job, mark, named.id, named.name, copies, layerOf(flat, film), middle) }));
 }
 
 /** No mark is laid out in more parts than this: nobody would place them one by one. */
 const MOST_APART = 60;
 
+const apartKept = new WeakMap<Region, readonly Region[]>();
+
+/** The connected parts of a region, each with what lies within its counters. */
+function connectedParts(region: Region): readonly Region[] {
+  const known = apartKept.get(region);
+  if (known) return known;
+  const within = (part: Part, other: Part) => other.holes.some((hole) => pointInRing(part.outer[0]!, hole));
+  const outer = region.filter((part) => !region.some((other) => other !== part && within(part, other)));
+  const groups = outer.length > MOST_APART ? [region] : outer.map((part) => region.filter((p) => p === part || within(p, part)));
+  apartKept.set(region, groups);
+  return groups;
+}
+
 /** The parts of a mark that is laid out where it wastes least film: each connected part by itself, what lies within it along with it. */
-export function apartParts(
+export const apartParts = (
   job: Job,
   mark: Mark,
   flat: readonly Layer[],
   inspections: readonly LayerInspection[],
   perPiece: number,
-): { film: Film; part: CutPart }[] {
-  return inspections.flatMap(({ film }) => {
-    const region = flat.find((layer) => layer.film === film.id)!.region;
-    const outer = region.filter(
-      (part) => !region.some((other) => other !== part && other.holes.some((hole) => pointInRing(part.outer[0]!, hole))),
-    );
-    const groups =
-      outer.length > MOST_APART
-        ? [region]
-        : outer.map((part) => region.filter((p) => p === part || part.holes.some((hole) => pointInRing(p.outer[0]!, hole))));
-    return groups.map((group, i) => {
-      const [cx, cy] = boxCentre(boxOf(group));
-      return {
-        film,
-        part: {
-          job: job.id,
-          mark: groups.length === 1 ? mark.id : `${mark.id}~${i + 1}`.slice(0, 100),
-          name: mark.name,
-          copies: job.count * perPiece,
-          region: cutOutline(applyToRegion(translation(-cx, -cy), group), mark),
-        },
-      };
+): FilmPart[] =>
+  inspections.flatMap(({ film }) => {
+    const groups = connectedParts(layerOf(flat, film));
+    return groups.map((group, i): FilmPart => {
+      const id = groups.length === 1 ? mark.id : variantId(mark.id, `${i + 1}`);
+      return { film, part: partOf(job, mark, id, mark.name, job.count * perPiece, group, boxCentre(boxOf(group))) };
     });
   });
-}
 
 /** How one piece's own mark is told from the others in layouts and the log. */
 export const variantId = (mark: Id, row: Id): Id => `${mark}~${row}`.slice(0, 100);
@@ -143,29 +157,22 @@ export const layoutKey = (film: Film, parts: readonly CutPart[], machines: Shop[
   );
 
 function everyPart(job: Job, marks: readonly MarkPlan[]): { film: Film; part: CutPart }[] {
-  return marks.flatMap(({ mark, flat, cutFlat, inspections, perPiece, variants }) => {
+  return marks.flatMap(({ mark, cutFlat, inspections, perPiece, variants }) => {
     const cuts =
       variants.length === 0
         ? [{ id: mark.id, name: mark.name, flat: cutFlat, inspections, copies: job.count * perPiece }]
         : variants.slice(0, job.count).map((v) => ({
             id: variantId(mark.id, v.row),
             name: `${mark.name} · ${v.words}`.slice(0, 190),
-            flat: v.flat,
+            flat: v.cutFlat,
             inspections: v.inspections,
             copies: perPiece,
           }));
     if (mark.lift === 'apart' && variants.length === 0 && mark.technique === 'decal')
-      return apartParts(job, mark, flat, inspections, perPiece);
-    return cuts.flatMap(({ id, name, flat, inspections: inspected, copies }) => {
-      const [cx, cy] = boxCentre(boxAround(flat.map((layer) => boxOf(layer.region))));
-      return inspected.map(({ film }) => {
-        const region = flat.find((layer) => layer.film === film.id)!.region;
-        return {
-          film,
-          part: { job: job.id, mark: id, name, copies, region: outlineToCut(region, [cx, cy], mark) },
-        };
-      });
-    });
+      return apartParts(job, mark, cutFlat, inspections, perPiece);
+    return cuts.flatMap(({ id, name, flat, inspections: inspected, copies }) =>
+      togetherParts(job, mark, flat, inspected, copies, { id, name }),
+    );
   });
 }
 

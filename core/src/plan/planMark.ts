@@ -65,6 +65,8 @@ export interface Variant {
   readonly usable: Usable;
   readonly fitted: FittedMark;
   readonly flat: readonly Layer[];
+  /** What one cut of it holds, as `MarkPlan.cutFlat`. */
+  readonly cutFlat: readonly Layer[];
   readonly inspections: readonly LayerInspection[];
   readonly missing: readonly string[];
   /** Size of its letters, mm an em. */
@@ -176,6 +178,10 @@ function fitOnce(job: Job, mark: Mark, zone: Zone, shop: Shop, faces: Faces, mem
   return { drawn, outline, shaped, key, usable, sizing, inspections, fitted, flat, copies: others, mirrored };
 }
 
+/** What one cut holds: the copies side by side where some are mirrored, so that none is forgotten or taken for another; else the mark itself. */
+const cutTogether = ({ mirrored, flat, copies }: Fitting): readonly Layer[] =>
+  mirrored && flat.length > 0 ? sideBySide([flat, ...copies.map((copy) => copy.flat)]) : flat;
+
 /** A mark at the size that another of its variants needs. */
 const sizedAs = (mark: Mark, fitting: Fitting, scale: number): Mark => ({
   ...mark,
@@ -229,6 +235,7 @@ export function fitOne(job: Job, mark: Mark, zone: Zone, shop: Shop, faces: Face
       usable: f.usable,
       fitted: f.fitted,
       flat: f.flat,
+      cutFlat: cutTogether(f),
       inspections: f.inspections,
       missing: [...new Set(f.drawn.missing.map((m) => m.character))],
       em: em(f),
@@ -240,7 +247,6 @@ export function fitOne(job: Job, mark: Mark, zone: Zone, shop: Shop, faces: Face
         colour: worstGround(mark, zone, job, shop),
         name: zone.colours?.length ? `the ${zone.name.toLowerCase()} of the ${job.piece.name}` : `the ${job.piece.name}`,
       };
-  const together = main.mirrored && main.flat.length > 0;
   return {
     plan: {
       mark,
@@ -249,8 +255,8 @@ export function fitOne(job: Job, mark: Mark, zone: Zone, shop: Shop, faces: Face
       fitted: main.fitted,
       flat: main.flat,
       copies: main.copies,
-      perPiece: together ? 1 : main.copies.length + 1,
-      cutFlat: together ? sideBySide([main.flat, ...main.copies.map((copy) => copy.flat)]) : main.flat,
+      perPiece: main.mirrored ? 1 : main.copies.length + 1,
+      cutFlat: cutTogether(main),
       inspections: main.inspections,
       missing: [...new Set([...main.drawn.missing.map((m) => m.character), ...variants.flatMap((v) => v.missing)])],
       behind,

@@ -88,11 +88,9 @@ describe('where a mark is held', () => {
     }
   });
   it('turned as it becomes largest, it is at least as large; by weight, its area has its middle there', () => {
-    const upright = only(plateJob(textMark('IIIIIIIIIII'))).fitted;
     const best = only({ ...plateJob(textMark('IIIIIIIIIII', { turn: 'best' })), zones: [{ id: 'z', name: 'F', x: 0, y: 0, width: 60, height: 120, breathing: 5, lipBand: 0 }] }).fitted; // prettier-ignore
     const still = only({ ...plateJob(textMark('IIIIIIIIIII')), zones: [{ id: 'z', name: 'F', x: 0, y: 0, width: 60, height: 120, breathing: 5, lipBand: 0 }] }).fitted; // prettier-ignore
     expect(best.scale).toBeGreaterThan(still.scale);
-    expect(upright.width).toBeGreaterThan(0);
     const m = only(plateJob(textMark('Ta.', { optical: true, size: { mode: 'width', width: 80 } })));
     const [region] = covered(m);
     const share = (cut: Region) => regionArea(intersection(region!, cut)) / regionArea(region!);
@@ -102,6 +100,31 @@ describe('where a mark is held', () => {
     const m = only(plateJob(textMark('Tern', { size: { mode: 'width', width: 190 }, offset: { x: 80, y: 0 }, overEdge: true })));
     expect(boxOf(covered(m)[0]!).maxX).toBeLessThanOrEqual(100.001);
     expect(plan(plateJob(textMark('Tern', { size: { mode: 'width', width: 190 }, offset: { x: 80, y: 0 }, overEdge: true }))).readings.find((r) => r.id === 'size:m')!.verdict).toBe('fine'); // prettier-ignore
+  });
+});
+
+describe('a scatter', () => {
+  const scattered = (mark: Partial<Mark>, count: number) =>
+    plateJob(
+      textMark('T', {
+        edits: [{ id: 's', kind: 'scatter', count, width: 180, height: 100, least: 4, turn: true, over: false, seed: 5 }],
+        ...mark,
+      }),
+    );
+  it('as large as fits is the largest at which every copy finds its place', () => {
+    for (const count of [3, 12, 30]) {
+      const fits = only(scattered({}, count));
+      expect(fits.fitted.layers[0]!.region).toHaveLength(count);
+      // one copy's width, from its area against that of a T of known width
+      const known = only(plateJob(textMark('T', { size: { mode: 'width', width: 10 } }))).fitted.layers[0]!.region;
+      const width = 10 * Math.sqrt(regionArea([fits.fitted.layers[0]!.region[0]!]) / regionArea(known));
+      const larger = only(scattered({ size: { mode: 'width', width: width * 1.03 } }, count));
+      expect(larger.fitted.layers[0]!.region.length).toBeLessThan(count);
+    }
+  });
+  it('a typed width is that of one copy', () => {
+    const m = only(scattered({ size: { mode: 'width', width: 8 }, edits: [{ id: 's', kind: 'scatter', count: 5, width: 180, height: 100, least: 4, turn: false, over: false, seed: 5 }] }, 5)); // prettier-ignore
+    for (const part of m.fitted.layers[0]!.region) expect(boxOf([part]).maxX - boxOf([part]).minX).toBeCloseTo(8, 2);
   });
 });
 
@@ -129,6 +152,16 @@ describe('a list', () => {
     expect(p.layouts[0]!.parts).toHaveLength(3);
     expect(new Set(p.layouts[0]!.parts.map((part) => part.mark)).size).toBe(3);
   });
+  it('with mirrored copies, each row is cut with all of them', () => {
+    const p = plan(named(['A', 'B'], { spread: { kind: 'corners', mirrored: true } }));
+    const { parts, outlines } = p.layouts[0]!;
+    expect(parts).toHaveLength(2);
+    for (const part of parts) expect(outlines[part.outline]!).toHaveLength(4);
+  });
+  it('laid out apart, mirrored copies are not forgotten', () => {
+    const p = plan(plateJob(textMark('T T', { spread: { kind: 'row', count: 2, mirrored: true }, lift: 'apart' })));
+    expect(p.layouts[0]!.parts).toHaveLength(4);
+  });
   it('a piece unlike the others has its own size, or sets that of all', () => {
     const job = named(['A', 'B']);
     job.list!.rows[1] = { ...job.list!.rows[1]!, height: 40 };
@@ -153,6 +186,17 @@ describe('cures of these readings', () => {
     ['rows', 'fewer pieces than rows', () => ({ ...plateJob(textMark('{name}')), count: 2, list: list([['Ada'], ['Finn'], ['Orla']]) })],
     ['names', 'names too large', () => ({ ...plateJob(textMark('{name}', { size: { mode: 'height', height: 80 } })), count: 2, list: list([['Ada'], ['Maximiliana Wilhelmina']]) })], // prettier-ignore
     ['names', 'a name that stands out', () => ({ ...plateJob(textMark('{name}', { sizes: 'each' })), count: 3, list: list([['Ada'], ['Finn'], ['Maximiliana Wilhelmina Theodora']]) })], // prettier-ignore
+    ['column', 'braces that no list answers to', () => plateJob(textMark('Tern {nobody}'))],
+    [
+      'size',
+      'a scatter over more than there is',
+      () =>
+        plateJob(
+          textMark('T', {
+            edits: [{ id: 's', kind: 'scatter', count: 9, width: 400, height: 300, least: 3, turn: true, over: false, seed: 5 }],
+          }),
+        ),
+    ],
     ['eye', 'sizes by eye', () => ({ ...plateJob(textMark('Tern')), piece: { ...plateJob(textMark('x')).piece, byEye: true } })],
     ['spread', 'a set that differs', () => ({ ...plateJob(textMark('Tern')), piece: { ...plateJob(textMark('x')).piece, spread: 9 } })],
     ['joined', 'letters that cannot be joined', () => plateJob({ ...textMark('-_'), artwork: { kind: 'text', align: 'left', lineSpacing: 1, lines: [{ id: 'l', text: '-_', face: 'montserrat', scale: 1, spacing: 0, joined: true }] } })], // prettier-ignore
@@ -163,6 +207,18 @@ describe('cures of these readings', () => {
       () => ({ ...shop, shelf: [{ id: 's', name: 'swan', source: 'a friend', permitted: 'private', parts: [] }] }),
     ],
   ];
+  it('a face for private use stops a job for sale as well, one without terms is a watch', () => {
+    const made = { ...plateJob(textMark('Tern', {}, 'own-face')), forSale: true };
+    for (const [permitted, verdict] of [
+      ['private', 'stop'],
+      ['unknown', 'watch'],
+      ['sale', undefined],
+    ] as const) {
+      // prettier-ignore
+      const own: Shop = { ...shop, faces: [{ id: 'own-face', name: 'Mine', permitted, data: '' }] };
+      expect(plan(made, own).readings.find((r) => r.id === 'terms:m')?.verdict).toBe(verdict);
+    }
+  });
   it.each(cases)('%s: %s — applying a cure and planning again clears it', (kind, _what, make, own) => {
     const job = make();
     const there = own?.() ?? shop;

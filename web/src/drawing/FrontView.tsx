@@ -14,6 +14,10 @@ export const inViewOrder = (marks: readonly MarkPlan[]): MarkPlan[] => {
   return [...behind, ...marks.filter((m) => !m.mark.seenThrough)];
 };
 
+/** A handle is drawn standing out so far, and so thick, mm. */
+const HANDLE_MM = 30;
+const HANDLE_PEN_MM = 9;
+
 type RoundShape = Exclude<Piece['shape'], { kind: 'flat' }>;
 
 /** A mark's own outline and its copies, on the wall. */
@@ -84,7 +88,7 @@ function Round({ piece, marks, shop, turn }: { piece: Piece; marks: readonly Mar
         const out = Math.sin(angle);
         const half = diameterAt(shape, handle.y + handle.height / 2) / 2;
         // seen from the side it stands out; straight behind it is hidden, straight in front it is a bar
-        const [near, far] = [half * out * 0.98, (half + 30) * out];
+        const [near, far] = [half * out * 0.98, (half + HANDLE_MM) * out];
         if (Math.abs(out) < 0.25) return null;
         return (
           <path
@@ -92,7 +96,7 @@ function Round({ piece, marks, shop, turn }: { piece: Piece; marks: readonly Mar
             d={`M${x(near)} ${y(uprightAt(shape, handle.y + handle.height))} Q${x(far)} ${y(uprightAt(shape, handle.y + handle.height * 0.95))} ${x(far)} ${y(uprightAt(shape, handle.y + handle.height / 2))} T${x(near)} ${y(uprightAt(shape, handle.y))}`}
             fill="none"
             stroke={look.fill}
-            strokeWidth={Math.max(4, 9 * k)}
+            strokeWidth={Math.max(3, HANDLE_PEN_MM * k)}
           />
         );
       })}
@@ -181,7 +185,7 @@ export function FrontView({
   turn?: number;
 }) {
   const { shape } = piece;
-  const handle = shape.kind !== 'flat' && (piece.features ?? []).some((f) => f.kind === 'handle') ? 26 : 0;
+  const handle = shape.kind !== 'flat' && (piece.features ?? []).some((f) => f.kind === 'handle') ? HANDLE_MM + HANDLE_PEN_MM / 2 : 0;
   const half =
     handle + (shape.kind === 'flat' ? shape.width : Math.max(...[0, 0.5, 1].map((at) => diameterAt(shape, at * shape.height)))) / 2;
   const round = shape.kind === 'flat' ? 0 : (half - handle) * 0.18;

@@ -19,6 +19,8 @@ import { JobRibbon } from './job/JobRibbon';
 import type { StationProps } from './job/station';
 import { LogStation } from './log/LogStation';
 import { MeasureStation } from './measure/MeasureStation';
+import { PhotoStation } from './measure/PhotoStation';
+import { sheetOn } from './measure/usePhoto';
 import { StepsStation } from './steps/StepsStation';
 import { TapeStation } from './tape/TapeStation';
 import { WeedStation } from './weed/WeedStation';
@@ -216,6 +218,54 @@ describe('what hands change', () => {
     expect(edits[0]!.after.piece).toMatchObject({ shape: { diameter: 72.4 }, spread: 0.8 });
     await userEvent.type(screen.getByLabelText('Measures of the diameter'), '73, 20{Enter}');
     expect(screen.getByRole('alert').textContent).toMatch(/do not belong to one set/);
+  });
+  it('a clear piece is looked at before drinks and walls, each with how its weakest film stands out', async () => {
+    show('fit', 'regatta-prizes');
+    const before = screen.getByRole('group', { name: 'Seen before' });
+    expect(within(before).getByRole('button', { name: /a white wall/ }).textContent).toMatch(/■ 1\.\d/);
+    expect(within(before).getByRole('button', { name: /a stout/ }).textContent).toMatch(/✓ 1\d\.\d/);
+    await userEvent.click(within(before).getByRole('button', { name: /a stout/ }));
+    expect(
+      within(before)
+        .getByRole('button', { name: /a stout/ })
+        .getAttribute('aria-pressed'),
+    ).toBe('true');
+    cleanup();
+    show('fit', 'tankards');
+    expect(screen.queryByRole('group', { name: 'Seen before' })).toBeNull();
+  });
+  it('single letters are spaced by their own gap', async () => {
+    const { edits } = show('draw', 'door-hours');
+    await userEvent.click(screen.getAllByRole('button', { name: 'Space single letters' })[0]!);
+    await userEvent.click(screen.getByRole('button', { name: 'Between A and T' }));
+    await userEvent.click(screen.getByRole('button', { name: 'Wider' }));
+    expect(edits[0]!.after.marks[0]!.artwork).toMatchObject({ lines: [{ pairs: { 2: 0.02 } }, {}, {}, {}] });
+    await userEvent.selectOptions(screen.getByLabelText('Letters of line 1'), 'closed up where they do not touch');
+    expect(edits[1]!.after.marks[0]!.artwork).toMatchObject({ lines: [{ joined: true }, {}, {}, {}] });
+  });
+  it('a photo brings its sheet, and its known thing can be another', async () => {
+    const job = demo.jobs.find((j) => j.id === 'boat-numbers')!;
+    const photo: NonNullable<Job['photo']> = {
+      name: 'p.jpg',
+      data: 'data:image/jpeg;base64,',
+      width: 800,
+      height: 600,
+      known: sheetOn({ width: 800, height: 600 }, { width: 297, height: 210 }),
+    };
+    const edit = jest.fn();
+    render(<PhotoStation job={job} shop={demo.shop} edit={edit} photo={photo} />);
+    await userEvent.selectOptions(screen.getByLabelText('What is known'), 'a bank card');
+    await userEvent.selectOptions(screen.getByLabelText('What is known'), 'only a length of');
+    fireEvent.keyDown(screen.getByRole('button', { name: /^Upper left corner/ }), { key: 'ArrowRight', shiftKey: true });
+    const known = edit.mock.calls.map(([patch]) => (patch as { value: unknown }[])[0]!.value);
+    expect(known).toMatchObject([
+      { kind: 'sheet', width: 85.6 },
+      { kind: 'length', length: 100 },
+      { kind: 'sheet', corners: [[250, 180], {}, {}, {}] },
+    ]);
+    cleanup();
+    render(<PhotoStation job={job} shop={demo.shop} edit={edit} photo={{ ...photo, known: { ...photo.known, corners: [[0, 0], [9, 9], [9, 0], [0, 9]] } as typeof photo.known }} />); // prettier-ignore
+    expect(screen.getByRole('alert').textContent).toMatch(/corners cross/);
   });
   it('coats, paint and the moment of pulling are the maker’s', async () => {
     const { edits } = show('paint', 'honour-board');

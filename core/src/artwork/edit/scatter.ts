@@ -5,6 +5,7 @@ import {
   boxRegion,
   distance,
   intersection,
+  numbersFrom,
   rotation,
   then,
   translation,
@@ -15,13 +16,6 @@ import type { Layer } from '../drawMark';
 
 /** Tries a place before a scatter counts as full. */
 const TRIES = 60;
-
-/** Numbers that look random and are always the same for a seed (Park and Miller, 1988). */
-export function numbersFrom(seed: number): () => number {
-  let state = (Math.abs(Math.trunc(seed)) % 2147483646) + 1;
-  for (let i = 0; i < 5; i++) state = (state * 48271) % 2147483647;
-  return () => (state = (state * 48271) % 2147483647) / 2147483647;
-}
 
 /** Where a copy goes. */
 export interface Scattered {

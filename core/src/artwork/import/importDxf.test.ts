@@ -32,7 +32,9 @@ const poly = (closed: boolean, ...vertices: [number, number, number?][]) =>
   );
 
 // the reader talks about broken files
-beforeAll(() => void jest.spyOn(console, 'log').mockImplementation(() => undefined));
+beforeAll(() => {
+  for (const way of ['log', 'error'] as const) jest.spyOn(console, way).mockImplementation(() => undefined);
+});
 
 let n = 0;
 const read = (text: string) => importDxf(text, 'test.dxf', () => `p${++n}`);

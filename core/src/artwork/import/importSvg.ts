@@ -2,7 +2,8 @@ import { DOMParser, type Element } from '@xmldom/xmldom';
 import { good, refused, type Result } from '../../units';
 import { boxHeight, boxOfPoints, boxWidth, controlPoints, mapPath } from '../../geometry';
 import type { DrawnPart } from '../../job';
-import { gatherSvg, MOST_DEPTH, MOST_SEGMENTS, type SetText } from './svgTree';
+import type { SetText } from './svgText';
+import { gatherSvg, MOST_DEPTH, MOST_SEGMENTS } from './svgTree';
 
 /** A drawing taken in: its colours as outlines, and what had to be left out. */
 export interface ImportedDrawing {

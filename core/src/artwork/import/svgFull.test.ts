@@ -1,10 +1,15 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
+import { shippedFaces } from '../../../test/faces';
+import { FACES } from '../../facts';
+import { setTextIn } from '../text/setTextIn';
 import {
   boxAround,
   boxHeight,
   boxOf,
+  boxOfPoints,
   boxWidth,
+  controlPoints,
   dashed,
   flatten,
   regionArea,
@@ -178,5 +183,50 @@ describe('symbols, frames, clips, masks and style sheets', () => {
   it('what lies outside the frame of an inner drawing is cut off', () => {
     const cut = painted('<svg width="10" height="10"><rect width="50" height="50"/></svg>');
     expect(boxWidth(boxAround([boxOf(cut)]))).toBeCloseTo(100, 0);
+  });
+});
+
+describe('live text', () => {
+  const faces = shippedFaces();
+  const named = FACES.flatMap(({ id, name }) => (faces.get(id) ? [{ name, face: faces.get(id)! }] : []));
+  const read = (inner: string) => {
+    const found = importSvg(
+      `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 400 100">${inner}</svg>`,
+      't.svg',
+      () => 'p',
+      setTextIn(named),
+    );
+    if (!found.ok) throw new Error(found.problem.found);
+    const box = boxOfPoints(found.value.parts.flatMap((part) => controlPoints(part.path)));
+    return { ...found.value, box };
+  };
+  const text = (attributes: string, words = 'HEN') =>
+    `<text y="50" font-family="Nobody, 'Montserrat'" font-size="40" ${attributes}>${words}</text>`;
+  it('is set in the first face of its list that is here, as large as it says, on its own baseline', () => {
+    const { box, parts } = read(text('x="10" fill="#123456"'));
+    expect(parts[0]!.colour).toBe('#123456');
+    expect(box.minY).toBeCloseTo(-50, 0);
+    // capitals of this face are seven tenths of the em
+    expect((box.maxY - box.minY) / 40).toBeCloseTo(0.7, 1);
+    expect(box.minX).toBeGreaterThan(10);
+  });
+  it('begins, ends or has its middle at its place', () => {
+    const [start, middle, end] = ['start', 'middle', 'end'].map((anchor) => read(text(`x="200" text-anchor="${anchor}"`)).box);
+    expect(middle!.minX + middle!.maxX).toBeCloseTo(400, -1);
+    expect(start!.minX).toBeGreaterThan(199);
+    expect(end!.maxX).toBeLessThan(201);
+    expect(start!.maxX - start!.minX).toBeCloseTo(end!.maxX - end!.minX, 6);
+  });
+  it('spans go on where the words before them end, or at places of their own', () => {
+    const one = read(text('x="10"', 'HENS')).box;
+    const two = read(text('x="10"', 'HE<tspan fill="#ff0000">NS</tspan>'));
+    expect(two.box.maxX).toBeCloseTo(one.maxX, 0);
+    expect(new Set(two.parts.map((part) => part.colour))).toEqual(new Set(['#000000', '#ff0000']));
+    expect(read(text('x="10"', 'H<tspan x="300">H</tspan>')).box.maxX).toBeGreaterThan(300);
+  });
+  it('in a face that is not here, or with letters that it lacks, is named', () => {
+    const other = '<rect width="5" height="5"/><text font-family="Elsewhere" x="1" y="1">hi</text>';
+    expect(read(other).leftOut[0]).toMatch(/live text in Elsewhere, a face that is not here/);
+    expect(read(`<rect width="5" height="5"/>${text('x="1"', '水')}`).leftOut[0]).toMatch(/letters that its face lacks: 水/);
   });
 });

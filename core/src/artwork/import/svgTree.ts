@@ -28,6 +28,7 @@ import { pathFromData, pathOfShape } from './shapes';
 import { frameTransform, sizeOfDrawing, viewBoxOf } from './svgFrame';
 import { strokeRegion } from './svgStrokes';
 import { FIRST_STYLE, inherit, ownValues, readStyleSheet, userLength, type Style, type StyleSheet } from './svgStyle';
+import { textRuns, type SetText } from './svgText';
 import { readTransform } from './svgTransform';
 
 /** A painted area, in the drawing's own units, y down. */
@@ -95,9 +96,6 @@ interface Around {
   readonly clip?: Region;
 }
 
-/** Sets a run of text in the first face of a list of families that is here; undefined when none is. In ems, y up. */
-export type SetText = (text: string, families: string) => { glyphs: Path[]; advance: number; missing: string[] } | undefined;
-
 class Walk {
   readonly painted: Painted[] = [];
   readonly leftOut = new Map<string, number>();
@@ -150,7 +148,7 @@ class Walk {
     }
     if (name === 'text') {
       const here = this.#enter(element, value, around, depth);
-      if (here) this.#text(element, here, { x: 0, y: 0 }, depth);
+      if (here) this.#text(element, here);
       return;
     }
     if (!GROUPS.has(name) && !SHAPES.has(name)) {
@@ -234,56 +232,18 @@ class Walk {
     return then(map, [this.#work, 0, 0, this.#work, 0, 0]);
   }
 
-  /** Live text: set in a face that is here, run by run; what has no face is left out by name. */
-  #text(element: Element, around: Around, cursor: { x: number; y: number }, depth: number): void {
-    if (depth > MOST_DEPTH) return;
-    const { style } = around;
-    const size = userLength(style['font-size'], 16) ?? 16;
-    const at = (name: string) => userLength((element.getAttribute(name) ?? '').trim().split(/[\s,]+/)[0]);
-    cursor.x = at('x') ?? cursor.x;
-    cursor.y = at('y') ?? cursor.y;
-    cursor.x += at('dx') ?? 0;
-    cursor.y += at('dy') ?? 0;
-    for (let child = element.firstChild as Node | null; child; child = child.nextSibling) {
-      if (child.nodeType === 1) {
-        const inner = child as Element;
-        if (nameOf(inner) !== 'tspan') {
-          this.#leave(`"${inner.nodeName.slice(0, 30)}" within text`);
-          continue;
-        }
-        this.#text(inner, { ...around, style: inherit(ownValues(inner, this.#sheet), style) }, cursor, depth + 1);
-        continue;
-      }
-      if (child.nodeType !== 3 && child.nodeType !== 4) continue;
-      const text = (child.nodeValue ?? '').replace(/\s+/g, ' ');
-      const only = child === element.firstChild && !child.nextSibling ? text.trim() : text;
-      if (only.trim() === '') {
-        if (only !== '') cursor.x += size * 0.28;
-        continue;
-      }
-      const set = this.#setText?.(only, style['font-family']);
-      if (!set || set.missing.length > 0) {
-        const family = style['font-family'].split(',')[0]!.replace(/['"]/g, '').trim();
-        this.#leave(
-          set
-            ? `live text with letters that its face lacks: ${set.missing.join(' ')}`
-            : family && this.#setText
-              ? `live text in ${family}, a face that is not here (turn it into outlines, or bring the face)`
-              : NAMES['text']!,
-        );
-        continue;
-      }
-      const width = set.advance * size;
-      const shift = style['text-anchor'] === 'middle' ? -width / 2 : style['text-anchor'] === 'end' ? -width : 0;
-      const place = then([size, 0, 0, -size, cursor.x + shift, cursor.y], around.map);
+  /** Live text, as the outlines of the faces that are here. */
+  #text(element: Element, around: Around): void {
+    const leave = (what: string) => this.#leave(what);
+    for (const { glyphs, place, style } of textRuns(element, around.style, this.#sheet, this.#setText, leave, NAMES['text']!)) {
+      const map = then(place, around.map);
       const colour = this.#colour(style.fill, style['fill-opacity']);
-      for (const glyph of set.glyphs) {
+      for (const glyph of glyphs) {
         this.segments += glyph.length;
-        if (!colour || this.#tooFar(glyph, place)) continue;
-        if (around.clip) this.#put(colour, intersection(regionOf(flatten(glyph, this.#working(place)), 'nonzero'), around.clip));
-        else this.painted.push({ colour, path: mapPath(glyph, place), rule: 'nonzero' });
+        if (!colour || this.#tooFar(glyph, map)) continue;
+        if (around.clip) this.#put(colour, intersection(regionOf(flatten(glyph, this.#working(map)), 'nonzero'), around.clip));
+        else this.painted.push({ colour, path: mapPath(glyph, map), rule: 'nonzero' });
       }
-      cursor.x += width;
     }
   }
 

@@ -2,7 +2,8 @@ import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import { boxOf, flatten, regionArea, regionOf, type Region } from '../../geometry';
 import type { DrawnPart } from '../../job';
-import { TRACE_USUAL, tracePicture, type Picture, type TraceOptions } from './tracePicture';
+import type { Picture } from './palette';
+import { TRACE_USUAL, tracePicture, type TraceOptions } from './tracePicture';
 
 type Shade = (x: number, y: number) => readonly [number, number, number, number?];
 /** A picture of a function, each pixel the mean of sixteen places in it. */

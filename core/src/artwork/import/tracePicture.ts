@@ -3,15 +3,9 @@ import fitCurveModule from 'fit-curve';
 import { signedArea, type Path, type Point, type Ring, type Segment } from '../../geometry';
 import type { DrawnPart } from '../../job';
 import { good, refused, type Result } from '../../units';
+import { palette, squared, type Colour, type Picture } from './palette';
 
 const fitCurve = (fitCurveModule as unknown as { default?: typeof fitCurveModule }).default ?? fitCurveModule;
-
-/** A picture as a canvas gives it: red, green, blue and opacity of each pixel, 0 to 255, row by row from the top. */
-export interface Picture {
-  readonly width: number;
-  readonly height: number;
-  readonly data: Uint8ClampedArray;
-}
 
 export interface TraceOptions {
   /** Colours to cut, 1 to 6; the ground is one more, and is left out. */
@@ -34,74 +28,6 @@ export const TRACE_MOST_PIXELS = 4_200_000;
 const OFF = 0.4;
 /** A run that leaves its chord by less is straight, pixels. */
 const STRAIGHT = 0.3;
-/** Pixels that colours are learned from. */
-const SAMPLE = 20_000;
-const ROUNDS = 12;
-
-type Colour = readonly [number, number, number];
-const squared = (a: Colour, r: number, g: number, b: number) => 2 * (a[0] - r) ** 2 + 4 * (a[1] - g) ** 2 + 3 * (a[2] - b) ** 2;
-
-/** So many more colours than wanted are learned, and the least told apart joined again: specks and soft edges then take no place of their own. */
-const SPARE = 5;
-
-/** The colours that a picture is made of: k-means (Lloyd, 1982) from starts far apart, then the nearest joined by Ward's cost (1963). */
-function palette({ data, width, height }: Picture, k: number): Colour[] {
-  const n = width * height;
-  const step = Math.max(1, Math.floor(n / SAMPLE));
-  const pixels: Colour[] = [];
-  for (let i = 0; i < n; i += step) if (data[4 * i + 3]! > 127) pixels.push([data[4 * i]!, data[4 * i + 1]!, data[4 * i + 2]!]);
-  const [first] = pixels;
-  if (!first) return [];
-  const far = (chosen: readonly Colour[]) =>
-    pixels.reduce<{ p: Colour; d: number }>(
-      (best, p) => {
-        const d = Math.min(...chosen.map((c) => squared(c, ...p)));
-        return d > best.d ? { p, d } : best;
-      },
-      { p: first, d: -1 },
-    );
-  let centres: Colour[] = [first];
-  while (centres.length < k + SPARE) {
-    const next = far(centres);
-    if (next.d < 12) break;
-    centres.push(next.p);
-  }
-  let counts = centres.map(() => 0);
-  for (let round = 0; round < ROUNDS; round++) {
-    const sums = centres.map(() => [0, 0, 0, 0]);
-    for (const p of pixels) {
-      let [best, least] = [0, Infinity];
-      centres.forEach((c, i) => {
-        const d = squared(c, ...p);
-        if (d < least) [best, least] = [i, d];
-      });
-      const s = sums[best]!;
-      s[0]! += p[0];
-      s[1]! += p[1];
-      s[2]! += p[2];
-      s[3]! += 1;
-    }
-    counts = sums.map((s) => s[3]!);
-    centres = centres.map((c, i) =>
-      counts[i]! > 0 ? [sums[i]![0]! / counts[i]!, sums[i]![1]! / counts[i]!, sums[i]![2]! / counts[i]!] : c,
-    );
-  }
-  let groups = centres.map((c, i) => ({ c, n: counts[i]! })).filter((g) => g.n > 0);
-  while (groups.length > k) {
-    let best = { i: 0, j: 1, cost: Infinity };
-    groups.forEach((a, i) =>
-      groups.slice(0, i).forEach((b, j) => {
-        const cost = ((a.n * b.n) / (a.n + b.n)) * squared(a.c, ...(b.c as [number, number, number]));
-        if (cost < best.cost) best = { i, j, cost };
-      }),
-    );
-    const [a, b] = [groups[best.i]!, groups[best.j]!];
-    // the colour of the larger is kept: what joins it is an edge or a speck of it
-    const joined = { c: a.n >= b.n ? a.c : b.c, n: a.n + b.n };
-    groups = [...groups.filter((_, i) => i !== best.i && i !== best.j), joined];
-  }
-  return groups.map((g) => g.c);
-}
 
 const hex = (c: Colour) =>
   `#${c

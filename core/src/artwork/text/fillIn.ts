@@ -10,6 +10,17 @@ export function columnsIn(artwork: Artwork, list: PieceList | undefined): string
   return list.columns.filter((column) => asked.includes(column.trim().toLowerCase()));
 }
 
+/** What stands in braces and names no column of the list. */
+export function unknownColumns(artwork: Extract<Artwork, { kind: 'text' }>, list: PieceList | undefined): string[] {
+  const known = new Set((list?.columns ?? []).map((column) => column.trim().toLowerCase()));
+  const asked = artwork.lines.flatMap((line) => [...line.text.matchAll(PLACE)].map((match) => match[1]!));
+  return [...new Set(asked.filter((name) => !known.has(name.trim().toLowerCase())))];
+}
+
+/** Words without the braces around some names. */
+export const withoutColumns = (text: string, names: readonly string[]): string =>
+  text.replace(PLACE, (whole, name: string) => (names.includes(name) ? name : whole));
+
 /** Whether a mark differs from piece to piece. */
 export const isPersonal = (mark: Pick<Mark, 'artwork'>, list: PieceList | undefined): boolean =>
   list !== undefined &&

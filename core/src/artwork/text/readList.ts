@@ -22,6 +22,14 @@ export function readList(text: string, newId: () => string): Result<PieceList> {
   // one name a line may hold a comma of its own only when other lines do too: a guess that the reader makes
   const hasColumns = /[\t;,]/.test(clean.split(/\r?\n/, 3).join('\n'));
   const parsed = Papa.parse<string[]>(clean, { skipEmptyLines: 'greedy', ...(hasColumns ? {} : { delimiter: '\u0001' }) });
+  const open = parsed.errors.find((error) => error.type === 'Quotes');
+  if (open)
+    return refused(
+      `A quotation mark is opened in row ${(open.row ?? 0) + 1} and not closed where it should be.`,
+      'quotation marks in pairs',
+      `List, row ${(open.row ?? 0) + 1}`,
+      'Close it, or take it away, and take the list in again. Nothing was changed.',
+    );
   const rows = parsed.data.map((row) => row.map((cell) => cell.trim().slice(0, MOST_LETTERS)));
   const [first] = rows;
   if (!first) return refused('The list is empty.', 'one name a line', 'List', 'Type or paste one name a line.');

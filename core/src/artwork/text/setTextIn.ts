@@ -1,4 +1,4 @@
-import type { SetText } from '../import/svgTree';
+import type { SetText } from '../import/svgText';
 import type { Face } from './face';
 import { setLine } from './layoutText';
 

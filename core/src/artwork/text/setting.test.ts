@@ -125,6 +125,10 @@ describe('lists', () => {
     const most = list(Array.from({ length: LIST_MOST_ROWS }, (_, i) => `Name ${i}`).join('\n'));
     expect(most.ok && most.value.rows.length).toBe(LIST_MOST_ROWS);
   });
+  it('a quotation mark that is not closed is refused with its row', () => {
+    const broken = list('name\n"broken, quote\nFinn,2,3\n');
+    expect(!broken.ok && broken.problem.found).toMatch(/quotation mark is opened in row 2/);
+  });
   it('fills words in, and leaves braces that name nothing', () => {
     const read = list('name,boat\nAda,Petrel\nFinn,Gannet');
     if (!read.ok) throw new Error(read.problem.found);

@@ -1,14 +1,11 @@
 import { bulbExcess, bulbReach, bulbSnips, type Bulb } from '../../blanks';
-import { BULB, TECHNIQUES } from '../../facts';
+import { BULB, GRIP_LIMITS, TECHNIQUES } from '../../facts';
 import { setAt, type Cure } from '../../job';
 import { formatLength } from '../../units';
 import { reshapes } from '../../artwork';
 import { boxAround, boxHeight, boxOf, boxWidth } from '../../geometry';
-import { hullShapes } from '../fitMark';
+import { hullShapes } from '../shapeMark';
 import { markLabel, type FitContext, type FitReading } from './context';
-
-/** Tape beyond the mark all round, mm. */
-const TAPE = 8;
 
 const percent = (share: number) => `${(share * 100).toFixed(1)} %`;
 
@@ -82,7 +79,7 @@ export const snipsReading: FitReading = (context) => {
   const bulb = bellyOf(context);
   if (!bulb) return undefined;
   const say = (mm: number) => formatLength(mm, shop.lengths);
-  const r = Math.hypot(fitted.width, fitted.height) / 2 + TAPE;
+  const r = Math.hypot(fitted.width, fitted.height) / 2 + GRIP_LIMITS.margin;
   const base = {
     id: `snips:${mark.id}`,
     station: 'fit' as const,
@@ -96,6 +93,6 @@ export const snipsReading: FitReading = (context) => {
     verdict: 'watch',
     value: `${snips.count} snips, ${say(snips.length)} long`,
     why: `Snip the tape, never the film, from its edge toward the middle, between letters; each snip ends ${say(snips.from)} from the middle. It is the tape that does not follow further.`,
-    cures: smaller(context, bulbReach(bulb, BULB.paperTape) - TAPE),
+    cures: smaller(context, bulbReach(bulb, BULB.paperTape) - GRIP_LIMITS.margin),
   };
 };

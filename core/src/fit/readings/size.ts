@@ -1,7 +1,7 @@
 import { formatLength, SAME_MM } from '../../units';
 import { diameterAt, seenWidth } from '../../blanks';
 import { LIMITS } from '../../facts';
-import { difference, edgeLength, partArea, type Region, type Ring } from '../../geometry';
+import { boxHeight, boxWidth, difference, edgeLength, partArea, type Region, type Ring } from '../../geometry';
 import { setAt, type Cure, type PatchOp } from '../../job';
 import { largestFitAnywhere } from '../largestFitAnywhere';
 import { markLabel, type FitContext, type FitReading } from './context';
@@ -43,6 +43,27 @@ function boxAlone({ usable, drawn, fitted }: FitContext, say: (mm: number) => st
   return width < fitted.width * 0.98 ? `; a box around it would only allow ${say(width)}` : '';
 }
 
+/** A scatter whose field is larger than the room gets the room for its field. */
+function fieldCure({ mark, usable }: FitContext, say: (mm: number) => string): Cure[] {
+  const last = mark.edits.at(-1);
+  const { inner } = usable;
+  if (last?.kind !== 'scatter' || !inner || usable.room) return [];
+  const [width, height] = [boxWidth(inner), boxHeight(inner)].map((mm) => Math.floor(mm * 10) / 10) as [number, number];
+  if (last.width <= width && last.height <= height) return [];
+  const at = (field: string) => ['marks', mark.id, 'edits', last.id, field];
+  return [
+    {
+      label: `Scatter it over ${say(width)} × ${say(height)}`,
+      patch: [
+        ...setAt(at('width'), width),
+        ...setAt(at('height'), height),
+        ...setAt(['marks', mark.id, 'size'], { mode: 'largest' }),
+        ...setAt(['marks', mark.id, 'offset'], { x: 0, y: 0 }),
+      ],
+    },
+  ];
+}
+
 /** Whether the mark lies inside its zone with breathing room. */
 export const sizeReading: FitReading = (context) => {
   const { mark, zone, usable, fitted, shop } = context;
@@ -68,7 +89,7 @@ export const sizeReading: FitReading = (context) => {
     station: 'fit' as const,
     title: `Size${markLabel(context)}`,
     value: `${formatLength(fitted.width, shop.lengths, { unit: false })} × ${say(fitted.height)}`,
-    limit: `${say(fitted.largestWidth)} wide at most`,
+    limit: fitted.largestWidth > 0 ? `${say(fitted.largestWidth)} wide at most` : 'inside the zone',
   };
   if (mark.overEdge)
     return { ...base, verdict: 'fine', why: 'It runs over the edge on purpose and is trimmed there with a sharp blade.', cures: [] };
@@ -93,7 +114,12 @@ export const sizeReading: FitReading = (context) => {
           ? 'It runs over the edge of its zone, or over something that it has to keep off.'
           : `It runs ${say(past(clear))} past the edge of the zone.`
         : `It stands ${usable.room ? '' : `${say(past(inner))} `}inside the ${say(zone.breathing)} of breathing room and will look cramped.`,
-      cures: [...(moved && fitsCentred ? [{ label: 'Centre it', patch: [centre] }] : []), largest],
+      cures: [
+        ...(moved && fitsCentred ? [{ label: 'Centre it', patch: [centre] }] : []),
+        ...fieldCure(context, say),
+        ...(fitted.largestWidth > 0 ? [largest] : []),
+      ],
+      advice: fitted.largestWidth > 0 ? undefined : 'Ask less of it in Draw: a smaller field, frame or backing, or fewer copies.',
     };
   }
   const full = mark.size.mode === 'largest';

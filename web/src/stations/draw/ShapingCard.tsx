@@ -1,5 +1,4 @@
-import { numbersFrom } from '@kolleta/core/artwork';
-import { boxHeight, boxWidth } from '@kolleta/core/geometry';
+import { boxHeight, boxWidth, numbersFrom } from '@kolleta/core/geometry';
 import { setAt, type Change, type Edit, type Mark, type Plate, type Shop } from '@kolleta/core/job';
 import type { MarkPlan } from '@kolleta/core/plan';
 import { formatLength, good, refused, type LengthSystem } from '@kolleta/core/units';

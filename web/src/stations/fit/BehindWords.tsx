@@ -1,17 +1,8 @@
-import { GROUNDS } from '@kolleta/core/facts';
+import { BEHIND, GROUNDS } from '@kolleta/core/facts';
 import { contrastOf } from '@kolleta/core/fit';
 import type { Job, Shop } from '@kolleta/core/job';
 import type { MarkPlan } from '@kolleta/core/plan';
 import { layerColour } from '../../drawing/MarkShapes';
-
-/** What may stand behind a clear piece, besides what was said in Measure. */
-const BEHIND = [
-  { name: 'an ale', colour: '#9a5a1c' },
-  { name: 'a stout', colour: '#1d120c' },
-  { name: 'water, day', colour: '#dfe9ec' },
-  { name: 'a white wall', colour: '#f4f2ec' },
-  { name: 'evening', colour: '#3a3340' },
-] as const;
 
 interface Props {
   job: Job;
@@ -54,7 +45,7 @@ export function BehindWords({ job, marks, shop, behind, look }: Props) {
   return (
     <div className="flex flex-col gap-1" role="group" aria-label="Seen before">
       {button('as measured', undefined, job.piece.behind)}
-      {BEHIND.map(({ name, colour }) => button(name, colour, colour))}
+      {Object.values(BEHIND).map(({ name, colour }) => button(name, colour, colour))}
     </div>
   );
 }

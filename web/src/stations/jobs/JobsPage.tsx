@@ -92,7 +92,7 @@ export function JobsPage() {
                 to={`/job/${job.id}/fit`}
                 className="sheet hover:border-primary grid min-h-36 grid-cols-[10rem_minmax(0,1fr)] gap-3 p-3"
               >
-                {own && <FrontView piece={job.piece} marks={own.marks} shop={shop} className="h-36" pad={[4, 4, 8, 4]} />}
+                <FrontView piece={job.piece} marks={own?.marks ?? []} shop={shop} className="h-36" pad={[4, 4, 8, 4]} />
                 <div className="col-start-2 min-w-0">
                   <div className="flex items-start gap-2">
                     <h2 className="min-w-0 flex-1 text-lg leading-6 font-bold break-words">{job.name}</h2>

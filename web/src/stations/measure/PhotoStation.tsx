@@ -1,12 +1,13 @@
 import { useState } from 'react';
 import { inverseHomography, outlineOf, photoMap, throughHomography, wallOf } from '@kolleta/core/blanks';
 import { regionOf, type Point } from '@kolleta/core/geometry';
+import { KNOWN_SHEETS } from '@kolleta/core/facts';
 import { setAt, type Photo } from '@kolleta/core/job';
 import { formatLength } from '@kolleta/core/units';
 import { Choice, LengthWord, Sentence } from '../../ui/tokens';
 import type { StationProps } from '../job/station';
 import { PhotoView } from './PhotoView';
-import { photoEdits } from './usePhoto';
+import { lengthOn, photoEdits, sheetOn } from './usePhoto';
 import { zonesFor } from './zonesFor';
 
 type Tool = 'known' | 'measure' | 'outline' | 'face';
@@ -16,12 +17,7 @@ const TOOLS: { id: Tool; name: string; help: string }[] = [
   { id: 'outline', name: '3 Outline', help: 'Press round the edge of the piece, point by point; the first point once more closes it.' },
   { id: 'face', name: '4 Where the piece is', help: 'Draw from one corner of the face to the opposite one: marks are shown there in Fit.' },
 ];
-const SHEETS: Record<string, [string, number, number]> = {
-  a4: ['an A4 sheet lying across', 297, 210],
-  a4up: ['an A4 sheet standing', 210, 297],
-  letter: ['a Letter sheet lying across', 279.4, 215.9],
-  card: ['a bank card', 85.6, 53.98],
-};
+const SHEETS = Object.entries(KNOWN_SHEETS);
 const CORNERS = ['Upper left corner', 'Upper right corner', 'Lower right corner', 'Lower left corner'];
 
 const path = (points: readonly Point[]) => `M${points.map((p) => p.join(' ')).join('L')}`;
@@ -91,9 +87,7 @@ export function PhotoStation({ job, shop, edit, photo }: Pick<StationProps, 'job
       ? ([[0, 0], [1, 0], [1, 1], [0, 1]] as const).map(([u, v]) => throughHomography(inverseHomography(map.value), [photo.face!.x + u * photo.face!.width, photo.face!.y + v * photo.face!.height])) // prettier-ignore
       : undefined;
   const sheet =
-    known.kind === 'sheet'
-      ? (Object.entries(SHEETS).find(([, [, w, h]]) => w === known.width && h === known.height)?.[0] ?? 'own')
-      : 'length';
+    known.kind === 'sheet' ? (SHEETS.find(([, s]) => s.width === known.width && s.height === known.height)?.[0] ?? 'own') : 'length';
   const take = (field: 'width' | 'height') => {
     if (length === undefined) return;
     const measured = Math.round(length * 10) / 10;
@@ -131,19 +125,15 @@ export function PhotoStation({ job, shop, edit, photo }: Pick<StationProps, 'job
             label="What is known"
             value={sheet}
             options={[
-              ...Object.entries(SHEETS).map(([value, [label]]) => ({ value, label })),
+              ...SHEETS.map(([value, { name }]) => ({ value, label: name })),
               { value: 'own', label: 'a rectangle of' },
               { value: 'length', label: 'only a length of' },
             ]}
             onChange={(id) => {
-              const [, w, h] = SHEETS[id] ?? ['', 200, 100];
-              if (id === 'length')
-                know({ kind: 'length', ends: [[photo.width * 0.3, photo.height / 2], [photo.width * 0.7, photo.height / 2]], length: 100 }); // prettier-ignore
-              else if (known.kind === 'sheet') know({ ...known, width: w, height: h });
-              else {
-                const [l, r, t, b] = [photo.width * 0.3, photo.width * 0.7, photo.height * 0.3, photo.height * 0.7];
-                know({ kind: 'sheet', corners: [[l, t], [r, t], [r, b], [l, b]], width: w, height: h }); // prettier-ignore
-              }
+              const size = SHEETS.find(([key]) => key === id)?.[1] ?? { width: 200, height: 100 };
+              if (id === 'length') know(lengthOn(photo, 100));
+              else if (known.kind === 'sheet') know({ ...known, width: size.width, height: size.height });
+              else know(sheetOn(photo, size));
             }}
           />
           {known.kind === 'sheet' && sheet === 'own' && (

@@ -1,9 +1,26 @@
+import { KNOWN_SHEETS } from '@kolleta/core/facts';
 import { setAt, type Photo } from '@kolleta/core/job';
 import type { StationProps } from '../job/station';
 
 /** A photo is kept no longer than this on its longer side, pixels. */
 const KEPT_PX = 1400;
 const QUALITY = 0.82;
+
+type Known = Photo['known'];
+type Size = Pick<Photo, 'width' | 'height'>;
+
+/** A sheet in the middle of a photo, to be dragged onto the real one. */
+export function sheetOn(photo: Size, { width, height }: Size): Known {
+  const [l, r, t, b] = [photo.width * 0.3, photo.width * 0.7, photo.height * 0.3, photo.height * 0.7];
+  return { kind: 'sheet', corners: [[l, t], [r, t], [r, b], [l, b]], width, height }; // prettier-ignore
+}
+
+/** A length across the middle of a photo, to be dragged onto the real one. */
+export const lengthOn = (photo: Size, length: number): Known => ({
+  kind: 'length',
+  ends: [[photo.width * 0.3, photo.height / 2], [photo.width * 0.7, photo.height / 2]], // prettier-ignore
+  length,
+});
 
 /** A photo of the piece made small enough to keep; it never leaves the browser. */
 export async function photoFrom(file: File): Promise<Photo> {
@@ -14,14 +31,13 @@ export async function photoFrom(file: File): Promise<Photo> {
   [canvas.width, canvas.height] = [width, height];
   canvas.getContext('2d')!.drawImage(bitmap, 0, 0, width, height);
   bitmap.close();
-  const [l, r, t, b] = [width * 0.3, width * 0.7, height * 0.3, height * 0.7];
   return {
     name: file.name.slice(0, 200),
     data: canvas.toDataURL('image/jpeg', QUALITY),
     width,
     height,
     // an A4 sheet until the user says what lies there
-    known: { kind: 'sheet', corners: [[l, t], [r, t], [r, b], [l, b]], width: 297, height: 210 }, // prettier-ignore
+    known: sheetOn({ width, height }, KNOWN_SHEETS.a4),
   };
 }
 

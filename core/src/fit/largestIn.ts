@@ -1,0 +1,90 @@
+import type { Layer } from '../artwork';
+import type { Usable } from '../blanks';
+import {
+  boxCentre,
+  boxRegion,
+  convexHull,
+  offset,
+  regionArea,
+  regionCentre,
+  signedArea,
+  simplifyRing,
+  type Point,
+  type Region,
+  type Ring,
+} from '../geometry';
+import type { Mark } from '../job';
+import { largestFit } from './largestFit';
+import { largestFitAnywhere } from './largestFitAnywhere';
+
+/** How large a mark is to be made, before it is placed. */
+export interface Sizing {
+  /** Against the drawn mark. */
+  readonly scale: number;
+  /** Where its middle goes on the wall, mm. */
+  readonly at: Point;
+  /** Widest that the true outline allows with the breathing room, mm; 0 when nothing fits. */
+  readonly largestWidth: number;
+}
+
+/** A convex zone is rounded off by so little, mm. */
+const CONVEX_FINE_MM = 0.05;
+
+/** A zone shrunk once more, with its ring where it is convex. */
+export function zoneFor(usable: Usable, margin: number): { region: Region; convex?: Ring } | undefined {
+  if (!usable.inner) return undefined;
+  const region = usable.room ?? boxRegion(usable.inner);
+  const [only, ...others] = region;
+  if (only && others.length === 0 && only.holes.length === 0) {
+    // corners taken off lie inside: what fits still does
+    const hull = simplifyRing(convexHull(only.outer), CONVEX_FINE_MM);
+    if (Math.abs(Math.abs(signedArea(hull)) - Math.abs(signedArea(only.outer))) < 2e-3 * Math.abs(signedArea(hull)))
+      return { region, convex: hull };
+  }
+  const shrunk = margin > 0 ? offset(region, -margin) : region;
+  return shrunk.length > 0 ? { region: shrunk } : undefined;
+}
+
+/** The largest fit of an outline in what a zone leaves, and where. */
+export function largestIn(
+  outline: readonly Point[],
+  rings: () => readonly Ring[],
+  usable: Usable,
+  margin: number,
+  at?: Point,
+): { scale: number; at?: Point } {
+  const zone = zoneFor(usable, margin);
+  if (!zone || outline.length < 3) return { scale: 0 };
+  if (zone.convex) return largestFit(outline, zone.convex, margin, at);
+  const fit = largestFitAnywhere(rings(), zone.region, at ? { at } : {});
+  return { scale: fit.scale, at: fit.at };
+}
+
+/** Where a mark's middle goes: the middle of its zone or the sides that it is held against, and its own shift from there. */
+export function placeOf(mark: Mark, usable: Usable, width: number, height: number, found: Point | undefined, heavy: Point): Point {
+  const box = usable.inner ?? usable.clear;
+  const [mx, my] = boxCentre(box);
+  const { hold, offset: shift } = mark;
+  const moved = shift.x !== 0 || shift.y !== 0;
+  const free = mark.size.mode === 'largest' && usable.room && !moved && !hold && found;
+  const [x, y] = free ? found : [mx - heavy[0], my - heavy[1]];
+  return [
+    (hold?.x === 'left' ? box.minX + width / 2 : hold?.x === 'right' ? box.maxX - width / 2 : x) + shift.x,
+    (hold?.y === 'foot' ? box.minY + height / 2 : hold?.y === 'top' ? box.maxY - height / 2 : y) + shift.y,
+  ];
+}
+
+/** From the middle of the box to the middle of the area, mm. */
+export function heavyOf(layers: readonly Layer[], scale: number): Point {
+  const filled = layers.filter((layer) => layer.region.length > 0);
+  const total = filled.reduce((sum, layer) => sum + regionArea(layer.region), 0);
+  if (!(total > 0)) return [0, 0];
+  return filled.reduce<Point>(
+    ([x, y], { region }) => {
+      const [cx, cy] = regionCentre(region);
+      const share = (regionArea(region) / total) * scale;
+      return [x + cx * share, y + cy * share];
+    },
+    [0, 0],
+  );
+}

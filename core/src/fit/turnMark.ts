@@ -1,0 +1,64 @@
+import type { DrawnMark } from '../artwork';
+import type { Usable } from '../blanks';
+import {
+  applyToPoint,
+  applyToRegion,
+  boxAround,
+  boxCentre,
+  boxHeight,
+  boxOf,
+  boxWidth,
+  rotation,
+  translation,
+  type Point,
+  type Ring,
+} from '../geometry';
+import { largestFit } from './largestFit';
+import { largestFitAnywhere } from './largestFitAnywhere';
+import { zoneFor } from './largestIn';
+
+/** A drawn mark turned counter-clockwise, radians, around its own middle again. */
+export function turnDrawn(drawn: DrawnMark, angle: number): DrawnMark {
+  if (Math.abs(angle) < 1e-9 || drawn.layers.length === 0) return drawn;
+  const turned = drawn.layers.map(({ film, region }) => ({ film, region: applyToRegion(rotation(angle), region) }));
+  const box = boxAround(turned.map((layer) => boxOf(layer.region)));
+  const [cx, cy] = boxCentre(box);
+  return {
+    ...drawn,
+    layers: turned.map(({ film, region }) => ({ film, region: applyToRegion(translation(-cx, -cy), region) })),
+    width: boxWidth(box),
+    height: boxHeight(box),
+  };
+}
+
+/** Turns looked at when any is allowed. */
+const TURNS = 90;
+
+/**
+ * The turn at which a mark becomes largest, radians; upright where that is as good.
+ *
+ * @param outline from `outlinePoints`
+ */
+export function bestTurn(outline: readonly Point[], rings: readonly Ring[], usable: Usable): number {
+  const zone = usable.inner && zoneFor(usable, 0);
+  if (!zone || outline.length < 3) return 0;
+  if (!zone.convex) return largestFitAnywhere(rings, zone.region, { turn: true, starts: 120 }).turn;
+  const scaleAt = (turn: number) =>
+    largestFit(
+      outline.map((p) => applyToPoint(rotation(turn), p)),
+      zone.convex!,
+      0,
+    ).scale;
+  let [best, most] = [0, scaleAt(0) * (1 + 1e-6)];
+  for (let i = 1; i < TURNS; i++) {
+    const scale = scaleAt((i * 2 * Math.PI) / TURNS);
+    if (scale > most) [best, most] = [(i * 2 * Math.PI) / TURNS, scale];
+  }
+  for (let step = Math.PI / TURNS; step > 1e-5; step /= 2) {
+    for (const turn of [best + step, best - step]) {
+      const scale = scaleAt(turn);
+      if (scale > most) [best, most] = [turn, scale];
+    }
+  }
+  return best;
+}
