@@ -3,6 +3,7 @@ import { bendReading } from './readings/bend';
 import { bulbReading, snipsReading } from './readings/bulb';
 import { contrastReading } from './readings/contrast';
 import { foodReading } from './readings/food';
+import { scatterReading } from './readings/scatter';
 import { seenReading, sizeReading } from './readings/size';
 import { smallReading } from './readings/small';
 import { coldReading, stickReading, waxReading } from './readings/stick';
@@ -13,6 +14,7 @@ import type { FitContext } from './readings/context';
 export const fitReadings = (context: FitContext): Reading[] =>
   [
     sizeReading,
+    scatterReading,
     bendReading,
     bulbReading,
     snipsReading,

@@ -197,6 +197,17 @@ describe('cures of these readings', () => {
           }),
         ),
     ],
+    [
+      'scatter',
+      'copies that find no place',
+      () =>
+        plateJob(
+          textMark('T', {
+            size: { mode: 'width', width: 30 },
+            edits: [{ id: 's', kind: 'scatter', count: 40, width: 150, height: 90, least: 5, turn: false, over: false, seed: 5 }],
+          }),
+        ),
+    ],
     ['eye', 'sizes by eye', () => ({ ...plateJob(textMark('Tern')), piece: { ...plateJob(textMark('x')).piece, byEye: true } })],
     ['spread', 'a set that differs', () => ({ ...plateJob(textMark('Tern')), piece: { ...plateJob(textMark('x')).piece, spread: 9 } })],
     ['joined', 'letters that cannot be joined', () => plateJob({ ...textMark('-_'), artwork: { kind: 'text', align: 'left', lineSpacing: 1, lines: [{ id: 'l', text: '-_', face: 'montserrat', scale: 1, spacing: 0, joined: true }] } })], // prettier-ignore

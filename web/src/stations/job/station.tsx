@@ -51,7 +51,7 @@ interface ReadingsProps extends Pick<StationProps, 'plan' | 'edit' | 'mark'> {
 }
 
 /** Readings whose cures change what is seen of a mark. */
-const PREVIEWED = ['size', 'thin', 'small', 'contrast', 'bend', 'seen', 'bulb', 'snips', 'glyphs', 'kind', 'joined', 'names'];
+const PREVIEWED = ['size', 'thin', 'small', 'contrast', 'bend', 'seen', 'bulb', 'snips', 'glyphs', 'kind', 'joined', 'names', 'scatter'];
 
 /** The readings of some stations: of the mark in hand and of the whole piece, the gravest first. */
 export function Readings({ plan, edit, stations, mark, shown, onShow, preview }: ReadingsProps) {
