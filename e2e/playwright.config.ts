@@ -18,6 +18,8 @@ export default defineConfig({
     baseURL: `http://127.0.0.1:${PORT}/`,
     viewport: { width: 1280, height: 800 },
     trace: 'off',
+    // the offline journeys allow it: elsewhere every start would fill a cache anew
+    serviceWorkers: 'block',
     launchOptions: {
       ...(chromium ? { executablePath: chromium } : {}),
       args: CHROMIUM_ARGS,

@@ -28,6 +28,14 @@ describe('words in a sentence', () => {
     expect(screen.queryByRole('alert')).toBeNull();
     expect(change).not.toHaveBeenCalled();
   });
+  it('a value that changes under the hand is replaced by what is typed next, not added to', async () => {
+    const change = jest.fn();
+    const { rerender } = render(<LengthWord label="Width" value={90} system="mm" onChange={change} />);
+    await userEvent.click(screen.getByLabelText('Width'));
+    rerender(<LengthWord label="Width" value={148} system="mm" onChange={change} />);
+    await userEvent.keyboard('75{Enter}');
+    expect(change).toHaveBeenCalledWith(75);
+  });
   it('a count takes whole numbers only, and an empty name is refused where one is wanted', async () => {
     const count = jest.fn();
     const name = jest.fn();

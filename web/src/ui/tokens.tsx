@@ -1,4 +1,4 @@
-import { useId, useState, type KeyboardEvent, type ReactNode } from 'react';
+import { useId, useLayoutEffect, useRef, useState, type KeyboardEvent, type ReactNode } from 'react';
 import { formatLength, parseLength, type LengthSystem, type Problem, type Result } from '@kolleta/core/units';
 
 /** A sentence with words in it that can be changed. */
@@ -52,6 +52,11 @@ export function Typed<T>({ label, shown, read, onChange, plain }: TypedProps<T>)
   const [draft, setDraft] = useState<string>();
   const [problem, setProblem] = useState<Problem>();
   const id = useId();
+  const field = useRef<HTMLInputElement>(null);
+  // what changes under the hand is selected anew, so that typing replaces it and never adds to it
+  useLayoutEffect(() => {
+    if (draft === undefined && document.activeElement === field.current) field.current?.select();
+  }, [shown, draft]);
   const commit = () => {
     if (draft === undefined) return;
     if (draft.trim() === shown.trim()) {
@@ -76,6 +81,7 @@ export function Typed<T>({ label, shown, read, onChange, plain }: TypedProps<T>)
   return (
     <span className="relative">
       <input
+        ref={field}
         className={plain ? 'token' : 'token measure text-[0.94em]'}
         aria-label={label}
         aria-invalid={problem ? true : undefined}
