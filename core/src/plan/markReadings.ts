@@ -15,8 +15,10 @@ export function markReadings(
   const { plan, drawn, outline, shaped } = work;
   if (drawn.layers.length === 0) return [];
   const size = plan.mark.size.mode === 'largest' ? plan.usable : plan.mark.size;
-  const remember = <T>(name: string, compute: () => T): T =>
-    memo.get(keyOf(name, work.key, size, plan.mark.technique, shop.films), compute);
+  const rememberOf =
+    (key: string) =>
+    <T>(name: string, compute: () => T): T =>
+      memo.get(keyOf(name, key, size, plan.mark.technique, shop.films), compute);
   const context: FitContext = {
     job,
     mark: plan.mark,
@@ -30,8 +32,13 @@ export function markReadings(
     shop,
     behind: plan.behind,
     filmLeft,
-    remember,
+    remember: rememberOf(work.key),
     quick,
+    rows: [],
   };
-  return fitReadings(context);
+  const rows = work.rows
+    .filter((row) => row.drawn.layers.length > 0)
+    .map(({ key, ...row }): FitContext => ({ ...context, ...row, remember: rememberOf(key) }));
+  const own = work.rows.find((row) => row.key === work.key);
+  return fitReadings({ ...context, rows, ...(own ? { words: own.words } : {}) });
 }

@@ -81,6 +81,22 @@ export interface FittingWork {
   readonly shaped: readonly Layer[];
   /** Key of the shaped mark. */
   readonly key: string;
+  /** Where the words differ: the same of every row. */
+  readonly rows: readonly RowWork[];
+}
+
+/** What fitting keeps of one row of a list. */
+export interface RowWork {
+  readonly words: string;
+  /** The mark with this row's words, at the size that it has. */
+  readonly mark: Mark;
+  readonly usable: Usable;
+  readonly drawn: DrawnMark;
+  readonly outline: readonly Point[];
+  readonly shaped: readonly Layer[];
+  readonly key: string;
+  readonly fitted: FittedMark;
+  readonly inspections: readonly LayerInspection[];
 }
 
 /** Typed sides larger than the zone are drawn for their own size, so that curves stay fine. */
@@ -210,18 +226,22 @@ export function fitOne(job: Job, mark: Mark, zone: Zone, shop: Shop, faces: Face
   const { list } = job;
   let main: Fitting;
   let variants: Variant[] = [];
+  let works: RowWork[] = [];
   if (list && isPersonal(mark, list)) {
     const rows = list.rows.map((row) => ({ row, ...variantOf(mark, zone, list, row) }));
     const fit = (one: (typeof rows)[number], as: Mark = one.mark) => fitOnce(job, as, one.zone, shop, faces, memo, quick);
+    const as = rows.map((one) => one.mark);
     let fittings = rows.map((one) => fit(one));
     // an em is as large on every piece: the tightest sets it
     const em = ({ drawn, sizing }: Fitting) => drawn.perUnit * sizing.scale;
     const drawn = fittings.filter((f) => f.drawn.layers.length > 0);
     if (mark.sizes !== 'each' && mark.size.mode === 'largest' && drawn.length > 0) {
       const least = Math.min(...drawn.map(em));
-      fittings = fittings.map((f, i) =>
-        f.drawn.layers.length > 0 && em(f) > least * (1 + 1e-6) ? fit(rows[i]!, sizedAs(rows[i]!.mark, f, least / f.drawn.perUnit)) : f,
-      );
+      fittings = fittings.map((f, i) => {
+        if (f.drawn.layers.length === 0 || em(f) <= least * (1 + 1e-6)) return f;
+        as[i] = sizedAs(rows[i]!.mark, f, least / f.drawn.perUnit);
+        return fit(rows[i]!, as[i]);
+      });
     }
     // the smallest letters decide, among equals the longest words
     const tighter = (a: Fitting, b: Fitting) =>
@@ -239,6 +259,9 @@ export function fitOne(job: Job, mark: Mark, zone: Zone, shop: Shop, faces: Face
       inspections: f.inspections,
       missing: [...new Set(f.drawn.missing.map((m) => m.character))],
       em: em(f),
+    }));
+    works = fittings.map(({ usable, drawn: drawnMark, outline, shaped, key, fitted, inspections }, i) => ({
+      ...{ words: variants[i]!.words, mark: as[i]!, usable, drawn: drawnMark, outline, shaped, key, fitted, inspections },
     }));
   } else main = fitOnce(job, mark, zone, shop, faces, memo, quick);
   const behind = GROUNDS[job.piece.ground].clear
@@ -266,6 +289,7 @@ export function fitOne(job: Job, mark: Mark, zone: Zone, shop: Shop, faces: Face
     outline: main.outline,
     shaped: main.shaped,
     key: main.key,
+    rows: works,
   };
 }
 

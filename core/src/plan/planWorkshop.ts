@@ -128,6 +128,7 @@ export function planWorkshop(
           'readings',
           id,
           work.key,
+          work.rows.map((row) => row.key),
           mark,
           work.plan.zone,
           job.piece,

@@ -147,6 +147,26 @@ describe('a list', () => {
       { numRuns: 8 },
     );
   });
+  it('every row is looked at for thin and small parts: the worst is told by its name, its cure clears it', () => {
+    const names = ['WHOLE CREW OF ALL', 'A.B.', 'Ö'];
+    const set: Job = {
+      ...plateJob(textMark('{name}', { size: { mode: 'height', height: 6 }, sizes: 'each' })),
+      count: names.length,
+      list: list(names.map((n) => [n])),
+    };
+    const told = (job: Job, id: string) => plan(job).readings.find((r) => r.id.startsWith(id))!;
+    const alone = (id: string) => names.map((n) => told(plateJob(textMark(n, { size: { mode: 'height', height: 6 } })), id));
+    const figure = ({ value }: Reading) => (value.startsWith('over ') ? Infinity : Number.parseFloat(value));
+    for (const id of ['thin:', 'small:']) {
+      const least = Math.min(...alone(id).map(figure));
+      expect(figure(told(set, id))).toBeCloseTo(least, 6);
+      const which = names[alone(id).findIndex((r) => figure(r) === least)]!;
+      if (told(set, id).verdict !== 'fine') expect(told(set, id).why).toContain(`“${which}”`);
+    }
+    expect(told(set, 'small:').why).toMatch(/^“(A\.B\.|Ö)”: /);
+    const cured = applyPatch(set, told(set, 'small:').cures[0]!.patch).document;
+    expect(told(cured, 'small:').verdict).toBe('fine');
+  });
   it('is cut once a row, each under its own name', () => {
     const p = plan(named(['Ada', 'Finn', 'Orla']));
     expect(p.layouts[0]!.parts).toHaveLength(3);

@@ -26,6 +26,10 @@ export interface FitContext {
   readonly remember: <T>(name: string, compute: () => T) => T;
   /** mm left of each film. */
   readonly filmLeft: (film: string) => number;
+  /** Where the words differ from piece to piece: the same for every row. */
+  readonly rows: readonly FitContext[];
+  /** The words of the row, in a row's context. */
+  readonly words?: string;
 }
 
 /** One kind of reading about a fitted mark. */
@@ -33,3 +37,10 @@ export type FitReading = (context: FitContext) => Reading | undefined;
 
 /** How a mark is called in a reading: by name where there are several. */
 export const markLabel = ({ job, mark }: Pick<FitContext, 'job' | 'mark'>): string => (job.marks.length > 1 ? ` · ${mark.name}` : '');
+
+/** Of a mark and, where there is a list, its rows, the one with the least margin; the mark itself where none has less. */
+export const worstRow = (context: FitContext, margin: (context: FitContext) => number): FitContext =>
+  context.rows.reduce((worst, row) => (margin(row) < margin(worst) * (1 - 1e-6) ? row : worst), context);
+
+/** Whose words a reading speaks of, where there is a list. */
+export const ofRow = ({ words }: FitContext): string => (words ? `“${words}”: ` : '');

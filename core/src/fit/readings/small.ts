@@ -1,6 +1,6 @@
 import { LIMITS } from '../../facts';
 import { setAt, type Cure } from '../../job';
-import { markLabel, type FitReading } from './context';
+import { markLabel, ofRow, worstRow, type FitContext, type FitReading } from './context';
 
 /** Limits of what is kept and of what must come out, for a technique. */
 const limitsFor = (technique: 'decal' | 'stencil') =>
@@ -8,10 +8,22 @@ const limitsFor = (technique: 'decal' | 'stencil') =>
     ? { shape: LIMITS.smallPart, counter: LIMITS.smallCounter }
     : { shape: LIMITS.smallCounter, counter: LIMITS.smallPart };
 
+/** The smallest part or counter of a mark against its limit. */
+function marginOf({ inspections, mark }: FitContext): number {
+  const limit = limitsFor(mark.technique);
+  return Math.min(
+    ...inspections.flatMap(({ pieces }) => [
+      ...pieces.shapes.map((piece) => piece.area / limit.shape),
+      ...pieces.counters.map((piece) => piece.area / limit.counter),
+    ]),
+  );
+}
+
 /** Parts so small that they are lost, and counters so small that they cannot be weeded. */
-export const smallReading: FitReading = (context) => {
+export const smallReading: FitReading = (all) => {
+  if (all.inspections.length === 0) return undefined;
+  const context = worstRow(all, marginOf);
   const { inspections, mark, fitted } = context;
-  if (inspections.length === 0) return undefined;
   const limit = limitsFor(mark.technique);
   const shapes = inspections.flatMap((i) => i.pieces.shapes.filter((piece) => piece.area < limit.shape));
   const counters = inspections.flatMap((i) => i.pieces.counters.filter((piece) => piece.area < limit.counter));
@@ -34,7 +46,7 @@ export const smallReading: FitReading = (context) => {
   const enough =
     shapes.every((p) => p.area * ratio * ratio * 0.98 >= limit.shape) &&
     counters.every((p) => p.area * ratio * ratio * 0.98 >= limit.counter);
-  if (mark.size.mode !== 'largest' && ratio > 1.01 && enough && mark.edits.length === 0) {
+  if (all.rows.length === 0 && mark.size.mode !== 'largest' && ratio > 1.01 && enough && mark.edits.length === 0) {
     cures.push({
       label: 'As large as fits',
       patch: [
@@ -63,9 +75,11 @@ export const smallReading: FitReading = (context) => {
   return {
     ...base,
     verdict: 'watch',
-    why: `${lost} so small that ${mark.technique === 'decal' ? 'they go with the waste or stay shut' : 'they are lost under the sponge'}. Cut the smallest twice, or let them go.`,
+    why: `${ofRow(context)}${lost} so small that ${mark.technique === 'decal' ? 'they go with the waste or stay shut' : 'they are lost under the sponge'}. Cut the smallest twice, or let them go.`,
     cures,
     advice: everything ? 'Make the mark larger, or say less.' : undefined,
-    places: [...shapes, ...counters].slice(0, 24).map(({ at }) => [at[0] + fitted.at[0], at[1] + fitted.at[1]] as const),
+    places: (context === all ? [...shapes, ...counters] : [])
+      .slice(0, 24)
+      .map(({ at }) => [at[0] + fitted.at[0], at[1] + fitted.at[1]] as const),
   };
 };

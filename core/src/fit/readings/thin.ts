@@ -7,7 +7,7 @@ import { sizeMark } from '../fitMark';
 import { shapeMark } from '../shapeMark';
 import { reshapes, thickenedBy } from '../../artwork';
 import { setAt } from '../../job';
-import { markLabel, type FitContext, type FitReading } from './context';
+import { markLabel, ofRow, worstRow, type FitContext, type FitReading } from './context';
 
 const STEP = 0.05;
 const MOST = 1.5;
@@ -56,10 +56,12 @@ function cureByThickness(context: FitContext, worst: Measured): number | undefin
 }
 
 /** The thinnest stroke of the film that stays, against what that film keeps. */
-export const thinReading: FitReading = (context) => {
-  const { inspections, mark, fitted, shop } = context;
-  if (inspections.length === 0 || context.quick) return undefined;
-  const worst = context.remember('strokes', () => leastOf(measure(context.shaped, mark, inspections)));
+export const thinReading: FitReading = (all) => {
+  if (all.inspections.length === 0 || all.quick) return undefined;
+  const strokes = (one: FitContext) => one.remember('strokes', () => leastOf(measure(one.shaped, one.mark, one.inspections)));
+  const context = worstRow(all, (one) => strokes(one).strokes.least / strokes(one).limit);
+  const { mark, fitted, shop } = context;
+  const worst = strokes(context);
   const { least } = worst.strokes;
   const say = (mm: number) => formatLength(mm, shop.lengths, { digits: 2 });
   const base = {
@@ -74,12 +76,12 @@ export const thinReading: FitReading = (context) => {
       ...base,
       verdict: 'fine',
       value: Number.isFinite(least) ? say(least) : `over ${say(worst.limit)}`,
-      why: `Every ${what} is stout enough to stay on its liner.`,
+      why: `Every ${what}${all.rows.length > 0 ? ` of all ${all.rows.length} rows` : ''} is stout enough to stay on its liner.`,
       cures: [],
     };
   }
   const cures: { label: string; patch: Patch }[] = [];
-  if (mark.size.mode !== 'largest' && fitted.largestWidth > fitted.width * 1.01) {
+  if (all.rows.length === 0 && mark.size.mode !== 'largest' && fitted.largestWidth > fitted.width * 1.01) {
     const width = Math.ceil(((fitted.width * worst.limit) / least) * 1.04);
     const larger: Mark = { ...mark, size: { mode: 'width', width } };
     if (width <= fitted.largestWidth && keepsStrokes(context, larger))
@@ -99,10 +101,11 @@ export const thinReading: FitReading = (context) => {
     ...base,
     verdict: least < worst.limit * 0.5 ? 'stop' : 'watch',
     value: say(least),
-    why: `${count === 1 ? `One ${what} is` : `${count >= 24 ? 'Two dozen or more' : count} places of ${what} are`} thinner than this film keeps; ${mark.technique === 'decal' ? 'they lift with the waste' : 'they tear or shift when the paint is dabbed'}.`,
+    why: `${ofRow(context)}${count === 1 ? `One ${what} is` : `${count >= 24 ? 'Two dozen or more' : count} places of ${what} are`} thinner than this film keeps; ${mark.technique === 'decal' ? 'they lift with the waste' : 'they tear or shift when the paint is dabbed'}.`,
     cures,
     advice: cures.length === 0 ? 'Choose a stouter face, fewer words, or a larger place.' : undefined,
-    places: worst.strokes.places
+    // places are shown on the mark that is drawn: a row's own are in Draw, on its name
+    places: (context === all ? worst.strokes.places : [])
       .filter((place) => place.width < worst.limit)
       .map(({ at }) => [at[0] + fitted.at[0], at[1] + fitted.at[1]] as const),
   };
