@@ -60,3 +60,23 @@ test('a wrap jig of a tapered glass takes several sheets, and goes out in one pi
   const text = readFileSync(await (await download).path(), 'utf8');
   expect(text).toMatch(/<svg[^>]* width="2\d\d\.\d+mm"/);
 });
+
+test('with a list there is a jig for every name, in one file, or for one of them', async ({ page }) => {
+  await openStation(page, 'crew-flasks', 'fit');
+  const jig = page.getByRole('region', { name: 'Jig' });
+  await jig.getByLabel('Whose jig').selectOption('each of the 6');
+  const download = page.waitForEvent('download');
+  await jig.getByRole('button', { name: 'Save the jigs (PDF)' }).click();
+  const sheets = Number(/(\d+) sheets/.exec(await jig.innerText())![1]);
+  const folder = mkdtempSync(join(tmpdir(), 'jigs-'));
+  const path = await (await download).path();
+  const words = spawnSync('pdftotext', [path, join(folder, 'jigs.txt')]);
+  expect(words.status).toBe(0);
+  const pages = readFileSync(join(folder, 'jigs.txt'), 'utf8').split('\f').slice(0, -1);
+  expect(pages).toHaveLength(sheets);
+  expect(sheets % 6).toBe(0);
+  const names = await jig.getByLabel('Whose jig').locator('option').allInnerTexts();
+  for (const name of names.slice(2)) expect(pages.some((text) => text.includes(name.split(' · ')[0]!))).toBe(true);
+  await jig.getByLabel('Whose jig').selectOption({ index: 3 });
+  await expect(jig.getByRole('button', { name: 'Save the jig (PDF)' })).toBeEnabled();
+});

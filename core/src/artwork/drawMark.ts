@@ -91,6 +91,35 @@ function regionsOfLetters(map: Transform, tolerance: number, once: boolean): (pa
   };
 }
 
+/** How a drawing is brought to its reference; undefined when it has no size. */
+function toReference(
+  shapes: readonly { path: Path }[],
+  reference: { width: number; height: number },
+): { map: Transform; scale: number } | undefined {
+  const rough = boxAround(shapes.map(({ path }) => boxOfPoints(controlPoints(path))));
+  const scale = Math.min(reference.width / boxWidth(rough), reference.height / boxHeight(rough));
+  if (!Number.isFinite(scale) || scale <= 0) return undefined;
+  const [cx, cy] = boxCentre(rough);
+  return { map: then(translation(-cx, -cy), scaling(scale)), scale };
+}
+
+/**
+ * Every shape of a mark by itself, in painting order, not yet joined.
+ *
+ * @param reference as for `drawMark`
+ */
+export function shapeRegions(
+  mark: Mark,
+  reference: { width: number; height: number },
+  faces: Faces,
+): { film: Id | null; region: Region }[] {
+  const { shapes } = shapesOf(mark, faces);
+  const placed = toReference(shapes, reference);
+  if (!placed) return [];
+  const letters = regionsOfLetters(placed.map, FLATTEN_MM, false);
+  return shapes.map(({ film, path, fill }) => ({ film, region: letters(path, fill) }));
+}
+
 /**
  * Draws a mark as outlines.
  *
@@ -106,11 +135,9 @@ function regionsOfLetters(map: Transform, tolerance: number, once: boolean): (pa
 export function drawMark(mark: Mark, reference: { width: number; height: number }, faces: Faces, once = false): DrawnMark {
   const joined = once ? unionOnce : union;
   const { shapes, missing, closedUp } = shapesOf(mark, faces);
-  const rough = boxAround(shapes.map(({ path }) => boxOfPoints(controlPoints(path))));
-  const scale = Math.min(reference.width / boxWidth(rough), reference.height / boxHeight(rough));
-  if (!Number.isFinite(scale) || scale <= 0) return { layers: [], width: 0, height: 0, missing, closedUp, perUnit: 0 };
-  const [cx, cy] = boxCentre(rough);
-  const map: Transform = then(translation(-cx, -cy), scaling(scale));
+  const placed = toReference(shapes, reference);
+  if (!placed) return { layers: [], width: 0, height: 0, missing, closedUp, perUnit: 0 };
+  const { map, scale } = placed;
   // runs of shapes of one film are joined at once, runs of different films cut each other
   const runs: { film: Id | null; region: Region }[] = [];
   let group: { film: Id | null; rings: Ring[]; regions: Region[] } | undefined;

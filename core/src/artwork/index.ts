@@ -7,6 +7,7 @@ export * from './import/importSvg';
 export type { Picture } from './import/palette';
 export * from './import/tracePicture';
 export * from './import/colour';
+export * from './inspect/overlaps';
 export * from './inspect/parts';
 export * from './simpleShape';
 export * from './takeApart';

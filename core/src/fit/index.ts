@@ -15,3 +15,5 @@ export { blankForFilm, fitForFilm } from './readings/stick';
 export * from './largestFitAnywhere';
 export * from './spread';
 export * from './inspectPlaces';
+export * from './scattered';
+export * from './overlapsOn';

@@ -17,6 +17,8 @@ export interface InspectionMap {
   readonly counters: number;
   /** Pieces of waste that come off. */
   readonly waste: number;
+  /** Where shapes of one film lie over each other and are joined. */
+  readonly overlaps: Region;
 }
 
 const around = (region: Region): { at: Point; radius: number } => {
@@ -29,8 +31,14 @@ const around = (region: Region): { at: Point; radius: number } => {
  *
  * @param layers as they are cut, mm
  * @param films the shop's; layers of unknown film are passed over
+ * @param overlaps from `overlapsOn`
  */
-export function inspectPlaces(layers: readonly Layer[], mark: Pick<Mark, 'technique'>, films: readonly Film[]): InspectionMap {
+export function inspectPlaces(
+  layers: readonly Layer[],
+  mark: Pick<Mark, 'technique'>,
+  films: readonly Film[],
+  overlaps: Region = [],
+): InspectionMap {
   const known = layers.flatMap(({ film: id, region }) => {
     const film = films.find((f) => f.id === id);
     return film && region.length > 0 ? [{ region, limit: FILM_KINDS[film.kind].leastStroke.typical }] : [];
@@ -54,5 +62,6 @@ export function inspectPlaces(layers: readonly Layer[], mark: Pick<Mark, 'techni
     shapes: parts.length,
     counters: holes.length,
     waste: decal ? holes.length + known.length : parts.length,
+    overlaps,
   };
 }

@@ -3,3 +3,4 @@ export { Memo } from './memo';
 export type { LayerPlan } from './planJob';
 export type { MarkPlan } from './planMark';
 export * from './planWorkshop';
+export * from './jigOfZone';

@@ -16,7 +16,7 @@ import {
   type Transform,
 } from '../geometry';
 import { GROUNDS } from '../facts';
-import type { Id, Job, Mark, PieceList, Shape, Shop, Zone } from '../job';
+import type { Artwork, Id, Job, Mark, PieceList, Shape, Shop, Zone } from '../job';
 import {
   bestTurn,
   contrastOf,
@@ -24,6 +24,7 @@ import {
   outerRings,
   outlinePoints,
   placeMark,
+  scatteredCopies,
   shapeMark,
   sizeMark,
   spreadOver,
@@ -40,12 +41,17 @@ export interface MarkPlan {
   readonly mark: Mark;
   readonly zone: Zone;
   readonly usable: Usable;
+  /** What was drawn: the mark's artwork, with the words of its row where there is a list; and the radians that it was turned by. */
+  readonly artwork: Artwork;
+  readonly turn: number;
   /** Layers on the wall, mm. */
   readonly fitted: FittedMark;
   /** The layers as they lie on the film laid flat, mm: bent on a taper, else the same. */
   readonly flat: readonly Layer[];
   /** Further copies on the piece, on the wall and laid flat. */
   readonly copies: readonly { readonly layers: readonly Layer[]; readonly flat: readonly Layer[] }[];
+  /** Of a scatter, where its copies go on the wall, in the order of their numbers on the placing map. */
+  readonly places: readonly Point[];
   /** What one cut of the mark holds: its copies where some are mirrored, else the mark itself; and how often it goes on a piece. */
   readonly perPiece: number;
   readonly cutFlat: readonly Layer[];
@@ -62,9 +68,14 @@ export interface MarkPlan {
 export interface Variant {
   readonly row: Id;
   readonly words: string;
+  /** The zone on this piece: its own size where the piece is unlike the others. */
+  readonly zone: Zone;
   readonly usable: Usable;
+  readonly artwork: Artwork;
+  readonly turn: number;
   readonly fitted: FittedMark;
   readonly flat: readonly Layer[];
+  readonly copies: MarkPlan['copies'];
   /** What one cut of it holds, as `MarkPlan.cutFlat`. */
   readonly cutFlat: readonly Layer[];
   readonly inspections: readonly LayerInspection[];
@@ -136,6 +147,8 @@ const moved = (layers: readonly Layer[], map: Transform): Layer[] =>
   layers.map(({ film, region }) => ({ film, region: applyToRegion(map, region) }));
 
 interface Fitting {
+  readonly artwork: Artwork;
+  readonly turn: number;
   readonly drawn: DrawnMark;
   readonly outline: readonly Point[];
   readonly shaped: readonly Layer[];
@@ -191,7 +204,7 @@ function fitOnce(job: Job, mark: Mark, zone: Zone, shop: Shop, faces: Faces, mem
     });
     return [all[0]!.flat, all.slice(1), maps.some(([a, b, c, d]) => a * d - b * c < 0)];
   });
-  return { drawn, outline, shaped, key, usable, sizing, inspections, fitted, flat, copies: others, mirrored };
+  return { artwork: mark.artwork, turn, drawn, outline, shaped, key, usable, sizing, inspections, fitted, flat, copies: others, mirrored };
 }
 
 /** What one cut holds: the copies side by side where some are mirrored, so that none is forgotten or taken for another; else the mark itself. */
@@ -252,9 +265,13 @@ export function fitOne(job: Job, mark: Mark, zone: Zone, shop: Shop, faces: Face
     variants = fittings.map((f, i) => ({
       row: rows[i]!.row.id,
       words: wordsOf(rows[i]!.mark.artwork),
+      zone: rows[i]!.zone,
       usable: f.usable,
+      artwork: f.artwork,
+      turn: f.turn,
       fitted: f.fitted,
       flat: f.flat,
+      copies: f.copies,
       cutFlat: cutTogether(f),
       inspections: f.inspections,
       missing: [...new Set(f.drawn.missing.map((m) => m.character))],
@@ -275,9 +292,12 @@ export function fitOne(job: Job, mark: Mark, zone: Zone, shop: Shop, faces: Face
       mark,
       zone,
       usable: main.usable,
+      artwork: main.artwork,
+      turn: main.turn,
       fitted: main.fitted,
       flat: main.flat,
       copies: main.copies,
+      places: placesOf(main, mark, memo),
       perPiece: main.mirrored ? 1 : main.copies.length + 1,
       cutFlat: cutTogether(main),
       inspections: main.inspections,
@@ -291,6 +311,14 @@ export function fitOne(job: Job, mark: Mark, zone: Zone, shop: Shop, faces: Face
     key: main.key,
     rows: works,
   };
+}
+
+/** Where the copies of a scatter go on the wall. */
+function placesOf({ drawn, key, sizing, fitted }: Fitting, mark: Mark, memo: Memo): Point[] {
+  const copies = mark.edits.some((edit) => edit.kind === 'scatter')
+    ? memo.get(`scattered ${key}`, () => scatteredCopies(drawn, mark, sizing.scale))
+    : undefined;
+  return copies?.stay && fitted.layers.length > 0 ? copies.places.map(([x, y]): Point => [x + fitted.at[0], y + fitted.at[1]]) : [];
 }
 
 /** The colour of a zone that a mark stands out from least: of a patterned place the worst counts. */

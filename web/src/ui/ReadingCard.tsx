@@ -55,7 +55,8 @@ function WhyForm({ title, onAnswer, onCancel }: { title: string; onAnswer: (reas
 /** One computed result: its verdict, its figure, why, and what cures it. */
 export function ReadingCard({ reading, onCure, onShow, shown, onOverride, preview }: Props) {
   const [asking, setAsking] = useState(false);
-  const [looking, setLooking] = useState(false);
+  const [looking, setLooking] = useState<number>();
+  const seen = looking === undefined ? undefined : reading.cures[Math.min(looking, reading.cures.length - 1)];
   const open = onOverride && reading.verdict === 'stop' && !reading.overridden;
   const quiet = reading.verdict === 'fine';
   return (
@@ -93,8 +94,13 @@ export function ReadingCard({ reading, onCure, onShow, shown, onOverride, previe
                 </button>
               )}
               {preview && reading.cures.length > 0 && (
-                <button type="button" className="btn btn-sm btn-outline" aria-pressed={looking} onClick={() => setLooking(!looking)}>
-                  {looking ? 'Enough seen' : 'See it first'}
+                <button
+                  type="button"
+                  className="btn btn-sm btn-outline"
+                  aria-pressed={seen !== undefined}
+                  onClick={() => setLooking(seen ? undefined : 0)}
+                >
+                  {seen ? 'Enough seen' : 'See it first'}
                 </button>
               )}
               {open && !asking && (
@@ -109,7 +115,23 @@ export function ReadingCard({ reading, onCure, onShow, shown, onOverride, previe
               )}
             </div>
           )}
-          {looking && preview && reading.cures[0] && preview(reading.cures[0])}
+          {seen && preview && reading.cures.length > 1 && (
+            <div className="mt-2 flex flex-wrap items-center gap-1" role="group" aria-label={`Which cure to see: ${reading.title}`}>
+              <span className="quiet text-[0.78rem]">See</span>
+              {reading.cures.map((cure, i) => (
+                <button
+                  key={cure.label}
+                  type="button"
+                  className={`btn btn-xs h-auto min-h-6 py-0.5 leading-tight whitespace-normal ${cure === seen ? 'btn-neutral' : 'btn-ghost border-base-300'}`}
+                  aria-pressed={cure === seen}
+                  onClick={() => setLooking(i)}
+                >
+                  {cure.label}
+                </button>
+              ))}
+            </div>
+          )}
+          {seen && preview?.(seen)}
           {open && asking && (
             <WhyForm
               title={reading.title}

@@ -218,3 +218,25 @@ describe('passing words', () => {
     jest.useRealTimers();
   });
 });
+
+describe('cures seen before they are done', () => {
+  it('any of them can be looked at, one at a time, and nothing is changed by looking', async () => {
+    const cure = jest.fn();
+    const two = reading({
+      cures: [
+        { label: 'Enlarge', patch: [] },
+        { label: 'Thicken', patch: [] },
+      ],
+    });
+    render(<ReadingCard reading={two} onCure={cure} preview={({ label }) => <output>{`as by ${label}`}</output>} />);
+    expect(screen.queryByRole('status')).toBeNull();
+    await userEvent.click(screen.getByRole('button', { name: 'See it first' }));
+    expect(screen.getByRole('status').textContent).toBe('as by Enlarge');
+    const which = within(screen.getByRole('group', { name: 'Which cure to see: Thin parts' }));
+    await userEvent.click(which.getByRole('button', { name: 'Thicken' }));
+    expect(screen.getAllByRole('status').map((e) => e.textContent)).toEqual(['as by Thicken']);
+    await userEvent.click(screen.getByRole('button', { name: 'Enough seen' }));
+    expect(screen.queryByRole('status')).toBeNull();
+    expect(cure).not.toHaveBeenCalled();
+  });
+});

@@ -1,9 +1,8 @@
 import { expose } from 'comlink';
 import { hpglCutFile, svgCutFile, type FilmLayout } from '@kolleta/core/cut';
-import type { Layer } from '@kolleta/core/artwork';
-import { inspectPlaces, type InspectionMap } from '@kolleta/core/fit';
-import type { Film, Job, Machine, Mark, Shop, WorkEvent } from '@kolleta/core/job';
-import { Memo, planWorkshop, type Plan } from '@kolleta/core/plan';
+import { inspectPlaces, overlapsOn, type InspectionMap } from '@kolleta/core/fit';
+import type { Film, Job, Machine, Shape, Shop, WorkEvent } from '@kolleta/core/job';
+import { Memo, planWorkshop, type MarkPlan, type Plan } from '@kolleta/core/plan';
 import { faces, needFace, needWholeFaces, wholeFaces } from './faceStore';
 
 const memos = { workshop: new Memo(), draft: new Memo() };
@@ -31,8 +30,8 @@ const planner = {
     return planWorkshop(jobs, shop, events, now, faces, memos[which]);
   },
   /** What is hard to weed or will not stay, in its place. */
-  inspect(layers: Layer[], mark: Mark, films: Film[]): InspectionMap {
-    return inspectPlaces(layers, mark, films);
+  inspect({ flat, mark, fitted, turn }: Pick<MarkPlan, 'flat' | 'mark' | 'fitted' | 'turn'>, shape: Shape, films: Film[]): InspectionMap {
+    return inspectPlaces(flat, mark, films, overlapsOn(mark, fitted, turn, shape, faces));
   },
   /** The same layout as HPGL for a machine. */
   hpgl(layout: FilmLayout, machine: Machine): string {

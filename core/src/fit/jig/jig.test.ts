@@ -1,10 +1,10 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import { shippedFaces } from '../../../test/faces';
-import { DEMO_START, demoWorkshop } from '../../../test/sampleJobs';
+import { DEMO_START, demoWorkshop, plateJob, textMark } from '../../../test/sampleJobs';
 import { diameterAt } from '../../blanks';
 import { boxHeight, boxOfPoints, boxWidth, distance } from '../../geometry';
-import { planWorkshop } from '../../plan';
+import { jigOfZone, planWorkshop } from '../../plan';
 import { CHECK_MM, jigFor } from './jig';
 import { svgJig } from './svgJig';
 import { PRINT_MARGIN, scaleFromCheck, SHEET_OVERLAP, SHEETS, tileSheets } from './tiles';
@@ -16,6 +16,7 @@ const jigOf = (i: number) => {
   const marks = plan.jobs.get(job.id)!.marks.map((m) => ({ name: m.mark.name, flat: m.flat, foot: m.fitted.box.minY, at: m.fitted.at[1] }));
   return { job, jig: jigFor(job.piece, job.zones[0]!, marks, (mm) => `${mm.toFixed(1)} mm`) };
 };
+const say = (mm: number) => `${mm.toFixed(1)} mm`;
 const lengthOf = (points: readonly (readonly [number, number])[]) =>
   points.slice(1).reduce((sum, p, i) => sum + distance(points[i]!, p), 0);
 
@@ -43,6 +44,40 @@ describe('a jig', () => {
     const arc = foot.findIndex((p, i) => i > 0 && Math.abs(distance(foot[i - 1]!, p)) > 50);
     expect(lengthOf(arc > 0 ? foot.slice(0, arc) : foot)).toBeGreaterThan(wrap * 0.98);
     expect(lengthOf(arc > 0 ? foot.slice(0, arc) : foot)).toBeLessThan(wrap + 12 * shared + 8);
+  });
+  it('of a list is one a row: its own words, and its own zone where the piece is unlike the others', () => {
+    const rows = ['Ada', 'Maximiliana', 'Finn'].map((name, i) => ({ id: `r${i}`, cells: [name], ...(i === 2 ? { height: 30 } : {}) }));
+    const job = { ...plateJob(textMark('{name}', { sizes: 'each' })), count: 3, list: { columns: ['name'], rows } };
+    const own = planWorkshop([job], demo.shop, [], DEMO_START, shippedFaces()).jobs.get(job.id)!;
+    const heightOf = (row: string | undefined) =>
+      boxHeight(boxOfPoints(jigOfZone(job, own, job.zones[0]!, row, say).lines.find((l) => l.kind === 'zone')!.points));
+    own.marks[0]!.variants.forEach((v) => {
+      const jig = jigOfZone(job, own, job.zones[0]!, v.row, say);
+      expect(jig.words.some(({ text }) => text.startsWith(`${v.words}: stop `))).toBe(true);
+      const drawn = boxOfPoints(jig.lines.filter((l) => l.kind === 'mark').flatMap((l) => [...l.points]));
+      expect(boxWidth(drawn)).toBeCloseTo(v.fitted.width, 3);
+    });
+    expect(heightOf('r2')).toBeCloseTo(30, 6);
+    expect(heightOf('r0')).toBeCloseTo(job.zones[0]!.height, 6);
+    expect(heightOf(undefined)).toBeCloseTo(job.zones[0]!.height, 6);
+  });
+  it('of a scatter is its placing map: each number lies on a copy, and there are as many as copies', () => {
+    const scatter = { id: 's', kind: 'scatter', count: 9, width: 120, height: 60, least: 4, turn: true, over: false, seed: 3 } as const;
+    const job = plateJob(textMark('o', { size: { mode: 'width', width: 8 }, edits: [scatter] }));
+    const own = planWorkshop([job], demo.shop, [], DEMO_START, shippedFaces()).jobs.get(job.id)!;
+    const [mark] = own.marks;
+    const jig = jigOfZone(job, own, job.zones[0]!, undefined, say);
+    const numbers = jig.words.filter(({ text }) => /^\d+$/.test(text));
+    const copies = mark!.fitted.layers.flatMap((layer) => layer.region).map((part) => boxOfPoints([...part.outer]));
+    expect(numbers.map(({ text }) => text)).toEqual(copies.map((_, i) => `${i + 1}`));
+    numbers.forEach(({ at: [x, y] }) => {
+      const on = copies.filter((b) => x > b.minX && x < b.maxX && y > b.minY && y < b.maxY);
+      expect(on).toHaveLength(1);
+    });
+    // a change that moves them takes the numbers away rather than leave them where no copy is
+    const moved = { ...job, marks: [{ ...job.marks[0]!, edits: [scatter, { id: 't', kind: 'stretch', across: 1.2, up: 1 } as const] }] };
+    const later = planWorkshop([moved], demo.shop, [], DEMO_START, shippedFaces()).jobs.get(job.id)!;
+    expect(jigOfZone(moved, later, job.zones[0]!, undefined, say).words.some(({ text }) => /^\d+$/.test(text))).toBe(false);
   });
   it('as SVG is as large as its box, in mm', () => {
     const { jig } = jigOf(3);

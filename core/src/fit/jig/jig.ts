@@ -46,6 +46,8 @@ export interface JigMark {
   /** Its lower edge along the wall, mm above the foot, and the height at which its widths are true. */
   readonly foot: number;
   readonly at: number;
+  /** Of a scatter, where its copies go on the wall: they are numbered, so that the jig is their placing map. */
+  readonly places?: readonly Point[];
 }
 
 /**
@@ -92,6 +94,7 @@ export function jigFor(piece: Piece, zone: Zone, marks: readonly JigMark[], say:
     for (const { region } of mark.flat) lines.push(...closed('mark', region));
     const box = boxAround(mark.flat.map(({ region }) => boxOf(region)));
     if (!Number.isFinite(box.minX)) continue;
+    words.push(...(mark.places ?? []).map((place, i) => ({ at: bend(place), text: `${i + 1}` })));
     if (!round) {
       // the tape is laid over it, and one half is pressed down after the other
       const y = (box.minY + box.maxY) / 2;

@@ -24,7 +24,9 @@ const ACCEPT = '.svg,.dxf,.png,.jpg,.jpeg,.webp,image/svg+xml,image/png,image/jp
 /** The mark of one row of the list, in the place of the tightest. */
 const withVariant = (plan: MarkPlan, row: string | undefined): MarkPlan => {
   const variant = plan.variants.find((v) => v.row === row);
-  return variant ? { ...plan, fitted: variant.fitted, flat: variant.flat, inspections: variant.inspections } : plan;
+  if (!variant) return plan;
+  const { fitted, flat, inspections, artwork, turn } = variant;
+  return { ...plan, fitted, flat, inspections, artwork, turn };
 };
 
 /** The words or the drawing of each mark, its technique and its films, and what is wanted of it. */
@@ -36,7 +38,7 @@ export function DrawStation({ job, plan, shop, edit, mark, chooseMark }: Station
   const [apart, setApart] = useState<{ mark: string; ids: ReadonlySet<string> }>();
   const found = plan.marks.find((m) => m.mark.id === mark?.id);
   const fitted = found && withVariant(found, row);
-  const inspection = useInspection(fitted, shop, inspecting);
+  const inspection = useInspection(fitted, job.piece.shape, shop, inspecting);
   const file = useArtworkFile((name, drawing) => {
     if (!mark) return;
     const artwork: Artwork = { kind: 'drawing', name: name.slice(0, 200), ...drawing };

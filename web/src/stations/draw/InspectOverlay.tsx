@@ -1,16 +1,21 @@
 import { useQuery } from '@tanstack/react-query';
 import type { InspectionMap } from '@kolleta/core/fit';
-import type { Shop } from '@kolleta/core/job';
+import type { Shape, Shop } from '@kolleta/core/job';
 import type { MarkPlan } from '@kolleta/core/plan';
 import { formatLength } from '@kolleta/core/units';
 import { useScale } from '../../drawing/Scaled';
 import { plannerWorker } from '../../workers/plannerClient';
 
 /** Looks over a mark in the worker. */
-export function useInspection(plan: MarkPlan | undefined, shop: Shop, on: boolean): InspectionMap | undefined {
+export function useInspection(plan: MarkPlan | undefined, shape: Shape, shop: Shop, on: boolean): InspectionMap | undefined {
   const { data } = useQuery({
     queryKey: ['inspect', plan?.mark.id, plan?.flat, plan?.mark.technique],
-    queryFn: () => plannerWorker.call(async (planner): Promise<InspectionMap> => planner.inspect([...plan!.flat], plan!.mark, shop.films)),
+    queryFn: () => {
+      const { flat, fitted, turn, mark, artwork } = plan!;
+      return plannerWorker.call(async (planner): Promise<InspectionMap> =>
+        planner.inspect({ flat, fitted, turn, mark: { ...mark, artwork } }, shape, shop.films),
+      );
+    },
     enabled: on && plan !== undefined && plan.flat.length > 0,
     staleTime: Infinity,
     gcTime: 5000,
@@ -30,8 +35,20 @@ const colourOf = (share: number) => (WIDTHS.find((w) => share < w.under) ?? WIDT
 /** Thin strokes coloured by their width, lost dots and closed counters ringed. */
 export function InspectOverlay({ map }: { map: InspectionMap }) {
   const { k, x, y } = useScale();
+  const path = map.overlaps.flatMap((part) => [part.outer, ...part.holes]).map((ring) => `M${ring.map((p) => `${x(p[0])} ${y(p[1])}`).join('L')}Z`); // prettier-ignore
   return (
     <g pointerEvents="none">
+      {path.length > 0 && (
+        <>
+          <defs>
+            <pattern id="overlap" width={6} height={6} patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+              <rect width={6} height={6} fill="#ffffff" />
+              <rect width={3} height={6} fill="#0e5a61" />
+            </pattern>
+          </defs>
+          <path d={path.join('')} fill="url(#overlap)" fillRule="evenodd" stroke="#0e5a61" strokeWidth={1.2} />
+        </>
+      )}
       {map.strokes.map(({ at, width, limit }, i) => (
         <circle key={i} cx={x(at[0])} cy={y(at[1])} r={Math.max(1.6, (k * width) / 2)} fill={colourOf(width / limit)} fillOpacity={0.85} />
       ))}
@@ -70,6 +87,12 @@ export function InspectLegend({ map, limit, shop }: { map: InspectionMap; limit:
       <span className="flex items-center gap-1.5">
         <span className="inline-block size-3.5 rounded-full border-2 border-dashed border-[#ad3f27]" /> closed counters {map.closed.length}
       </span>
+      {map.overlaps.length > 0 && (
+        <span className="flex items-center gap-1.5">
+          <span className="inline-block size-3.5 border border-[#0e5a61] bg-[repeating-linear-gradient(45deg,#0e5a61_0_2px,#fff_2px_4px)]" />
+          {n(map.overlaps.length, 'overlap')}, joined: the knife goes round, not across
+        </span>
+      )}
       <span className="quiet">
         {n(map.shapes, 'part')} · {n(map.counters, 'counter')} · {n(map.islands, 'island')} ·{' '}
         {n(map.waste, 'piece of waste', 'pieces of waste')}

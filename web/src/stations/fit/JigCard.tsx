@@ -1,7 +1,8 @@
 import { useMemo, useState } from 'react';
-import { CHECK_MM, jigFor, scaleFromCheck, SHEETS, svgJig, tileSheets, type Jig, type Sheet, type Tiling } from '@kolleta/core/fit';
+import { CHECK_MM, scaleFromCheck, SHEETS, svgJig, tileSheets, type Jig, type Sheet, type Tiling } from '@kolleta/core/fit';
 import { boxHeight, boxWidth } from '@kolleta/core/geometry';
 import type { Zone } from '@kolleta/core/job';
+import { jigOfZone } from '@kolleta/core/plan';
 import { formatLength } from '@kolleta/core/units';
 import { download, fileName } from '../../storage/download';
 import { useTell } from '../../ui/toasts';
@@ -50,37 +51,48 @@ function Sheets({ jig, tiling }: { jig: Jig; tiling: Tiling }) {
   );
 }
 
-/** A paper template at 1:1 for the zone in hand: on sheets as PDF, or whole as SVG. */
+/** So many sheets are printed at once and no more. */
+const MOST_SHEETS = 200;
+const EVERY = 'every one';
+
+/** A paper template at 1:1 for the zone in hand: on sheets as PDF, or whole as SVG; with a list, of one row or of every one. */
 export function JigCard({ job, plan, shop, zone }: Pick<StationProps, 'job' | 'plan' | 'shop'> & { zone: Zone }) {
   const [sheet, setSheet] = useState<Sheet['name']>('A4');
   const [measured, setMeasured] = useState(CHECK_MM);
+  const [whose, setWhose] = useState('');
   const tell = useTell();
   const system = shop.lengths;
-  const jig = useMemo(() => {
-    const marks = plan.marks
-      .filter((m) => m.zone.id === zone.id && m.flat.length > 0)
-      .map((m) => ({
-        name: m.mark.name,
-        flat: [...m.flat, ...m.copies.flatMap((copy) => [...copy.flat])],
-        foot: m.fitted.box.minY,
-        at: m.fitted.at[1],
-      }));
-    return jigFor(job.piece, zone, marks, (mm) => formatLength(mm, system));
-  }, [job.piece, zone, plan.marks, system]);
+  const inZone = plan.marks.filter((m) => m.zone.id === zone.id && m.flat.length > 0);
+  const rows = inZone.find((m) => m.variants.length > 0)?.variants.slice(0, job.count) ?? [];
+  const row = rows.find((v) => v.row === whose);
+  const every = whose === EVERY && rows.length > 0;
+  const jigOf = (id: string | undefined) => jigOfZone(job, plan, zone, id, (mm) => formatLength(mm, system));
+  const jig = useMemo(() => jigOfZone(job, plan, zone, row?.row, (mm) => formatLength(mm, system)), [job, plan, zone, row, system]);
   const scale = scaleFromCheck(measured, CHECK_MM);
   const factor = scale.ok ? scale.value : 1;
   const tiling = tileSheets(jig.box, SHEETS[sheet], factor);
-  const title = `${job.name}, jig ${zone.name.toLowerCase()}`;
+  const sheets = tiling.ok ? tiling.value.tiles.length * (every ? rows.length : 1) : 0;
+  const tooMany = sheets > MOST_SHEETS;
+  const map = inZone.some((m) => m.places.length > 0);
+  const name = map ? 'placing map' : 'jig';
+  const title = `${job.name}, ${name} ${zone.name.toLowerCase()}`;
+  const own = row ? `${title}, ${row.words}` : title;
   const savePdf = async () => {
     if (!tiling.ok) return;
-    const { pdfJig } = await import('./pdfJig');
-    const bytes = await pdfJig(jig, tiling.value, title, factor);
-    download(`${fileName(title)}.pdf`, bytes, 'application/pdf');
-    tell('The jig is saved. Print it at 100 %, measure the line of 100 mm, then cut along the outer line.');
+    const { pdfJigs } = await import('./pdfJig');
+    const jigs = every
+      ? rows.flatMap((v) => {
+          const one = jigOf(v.row);
+          const tiled = tileSheets(one.box, SHEETS[sheet], factor);
+          return tiled.ok ? [{ jig: one, tiling: tiled.value, title: `${title}, ${v.words}` }] : [];
+        })
+      : [{ jig, tiling: tiling.value, title: own }];
+    download(`${fileName(own)}.pdf`, await pdfJigs(jigs, own, factor), 'application/pdf');
+    tell(`The ${name} is saved. Print it at 100 %, measure the line of 100 mm, then cut along the outer line.`);
   };
   return (
     <section aria-label="Jig" className="sheet px-4 py-3">
-      <h2 className="text-[0.98rem] font-bold">A paper jig, 1:1</h2>
+      <h2 className="text-[0.98rem] font-bold">A paper {name}, 1:1</h2>
       {tiling.ok && <Sheets jig={jig} tiling={tiling.value} />}
       <Sentence>
         On{' '}
@@ -93,6 +105,22 @@ export function JigCard({ job, plan, shop, zone }: Pick<StationProps, 'job' | 'p
           ]}
           onChange={setSheet}
         />
+        {rows.length > 0 && (
+          <>
+            {' '}
+            for{' '}
+            <Choice
+              label="Whose jig"
+              value={every ? EVERY : (row?.row ?? '')}
+              options={[
+                { value: '', label: 'the tightest of the list' },
+                { value: EVERY, label: `each of the ${rows.length}` },
+                ...rows.map((v) => ({ value: v.row, label: v.words || '(nothing)' })),
+              ]}
+              onChange={setWhose}
+            />
+          </>
+        )}
         , where the line of 100 mm measures{' '}
         <LengthWord
           label="Measured check line"
@@ -108,17 +136,23 @@ export function JigCard({ job, plan, shop, zone }: Pick<StationProps, 'job' | 'p
       </Sentence>
       <p className="quiet text-sm">
         {tiling.ok
-          ? `${tiling.value.tiles.length} ${tiling.value.tiles.length === 1 ? 'sheet' : 'sheets'}. ${job.piece.shape.kind === 'flat' ? 'Cut along the outer line and lay it on the zone.' : 'Cut along the outer line: it wraps round the piece and meets itself, with a tab to tape.'}`
+          ? `${sheets} ${sheets === 1 ? 'sheet' : 'sheets'}. ${map ? 'Copies are numbered: put on in that order, they lie evenly however many you take. ' : ''}${job.piece.shape.kind === 'flat' ? 'Cut along the outer line and lay it on the zone.' : 'Cut along the outer line: it wraps round the piece and meets itself, with a tab to tape.'}`
           : `${tiling.problem.found} ${tiling.problem.wayOut}`}
       </p>
+      {tooMany && (
+        <p role="alert" className="bg-error text-error-content rounded px-2 py-1 text-sm">
+          {sheets} sheets are more than the {MOST_SHEETS} that are printed at once. Choose single rows, or one jig of the tightest for all.
+        </p>
+      )}
       <div className="mt-1.5 flex flex-wrap gap-1.5">
-        <button type="button" className="btn btn-sm btn-primary" disabled={!tiling.ok} onClick={() => void savePdf()}>
-          Save the jig (PDF)
+        <button type="button" className="btn btn-sm btn-primary" disabled={!tiling.ok || tooMany} onClick={() => void savePdf()}>
+          {every ? 'Save the jigs (PDF)' : `Save the ${name} (PDF)`}
         </button>
         <button
           type="button"
           className="btn btn-sm btn-outline"
-          onClick={() => download(`${fileName(title)}.svg`, svgJig(jig, title), 'image/svg+xml')}
+          disabled={every}
+          onClick={() => download(`${fileName(own)}.svg`, svgJig(jig, own), 'image/svg+xml')}
         >
           As SVG, in one piece
         </button>

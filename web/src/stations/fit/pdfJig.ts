@@ -1,4 +1,4 @@
-import { PDFDocument, rgb, StandardFonts, type PDFPage, type RGB } from 'pdf-lib';
+import { PDFDocument, rgb, StandardFonts, type PDFFont, type PDFPage, type RGB } from 'pdf-lib';
 import { PRINT_MARGIN, SHEET_OVERLAP, type Jig, type JigLine, type Tiling } from '@kolleta/core/fit';
 
 /** PDF points a mm. */
@@ -33,15 +33,27 @@ function crops(page: PDFPage, width: number, height: number): void {
   }
 }
 
+/** A jig as it is printed. */
+export interface PrintedJig {
+  readonly jig: Jig;
+  readonly tiling: Tiling;
+  readonly title: string;
+}
+
 /**
- * A jig at its own size on sheets of paper, with overlap and crop marks.
+ * Jigs at their own size on sheets of paper, with overlap and crop marks.
  *
  * @param scale what everything is enlarged by, so that this printer's print comes out true
  */
-export async function pdfJig(jig: Jig, tiling: Tiling, title: string, scale: number): Promise<Uint8Array> {
+export async function pdfJigs(jigs: readonly PrintedJig[], title: string, scale: number): Promise<Uint8Array> {
   const pdf = await PDFDocument.create();
   pdf.setTitle(title);
   const font = await pdf.embedFont(StandardFonts.Helvetica);
+  for (const jig of jigs) addJig(pdf, font, jig, scale);
+  return pdf.save();
+}
+
+function addJig(pdf: PDFDocument, font: PDFFont, { jig, tiling, title }: PrintedJig, scale: number): void {
   const { sheet, across, tiles, columns, rows } = tiling;
   const [width, height] = across ? [sheet.height, sheet.width] : [sheet.width, sheet.height];
   for (const { box, column, row } of tiles) {
@@ -76,5 +88,4 @@ export async function pdfJig(jig: Jig, tiling: Tiling, title: string, scale: num
         : '';
     page.drawText(plain(`${title} · print at 100 %${name ? ` · ${name}` : ''}`), { x: PRINT_MARGIN * PT, y: 4 * PT, size: 2.8 * PT, font });
   }
-  return pdf.save();
 }
