@@ -56,3 +56,23 @@ test('low contrast offers films in stock that pass; food and lip stop', async ({
   await reading(page, 'Food and lip').getByRole('button', { name: 'It is for display only' }).click();
   await expect(reading(page, 'Food and lip')).toHaveAccessibleName(/fine/);
 });
+
+test('a mark as wide as its room, and one from edge to edge', async ({ page }) => {
+  await openStation(page, 'boat-numbers', 'fit');
+  const size = page.getByLabel('Size', { exact: true });
+  await size.selectOption('as wide as its room');
+  await expect(size).toHaveValue('room');
+  const room = page.getByLabel('Breathing room');
+  await expect(room).not.toHaveValue('0 mm');
+  await size.selectOption('from edge to edge');
+  await expect(size).toHaveValue('edge');
+  await expect(room).toHaveValue('0 mm');
+  // the plate is 200 mm wide
+  await expect(reading(page, 'Size')).toContainText('200 ×');
+  await page.getByRole('button', { name: 'Undo' }).first().click();
+  await expect(size).toHaveValue('room');
+  await expect(room).not.toHaveValue('0 mm');
+  await size.selectOption('with a width of');
+  await type(page, 'Width of the mark', '55');
+  await expect(reading(page, 'Size')).toContainText('55 ×');
+});

@@ -3,7 +3,7 @@ import { bendAt, usableOf, wallBox, wallOf } from '@kolleta/core/blanks';
 import { handySizeBelow } from '@kolleta/core/fit';
 import type { Point } from '@kolleta/core/geometry';
 import { setAt, type MarkSize } from '@kolleta/core/job';
-import { formatLength, good } from '@kolleta/core/units';
+import { formatLength } from '@kolleta/core/units';
 import { FrontView, inViewOrder } from '../../drawing/FrontView';
 import { Rulers } from '../../drawing/Rulers';
 import { Scaled, useScale } from '../../drawing/Scaled';
@@ -17,6 +17,7 @@ import { JigCard } from './JigCard';
 import { Movable } from './Movable';
 import { OnPhoto } from './OnPhoto';
 import { PlaceWords } from './PlaceWords';
+import { SizeWords } from './SizeWords';
 import { SpreadWords } from './SpreadWords';
 
 function Places({ places, bend }: { places: readonly Point[]; bend: (point: Point) => Point }) {
@@ -158,45 +159,7 @@ export function FitStation({ job, plan, shop, edit, mark, chooseMark }: StationP
         <div className="sheet px-4 py-3">
           <Sentence>
             Put <strong>{mark.name}</strong> on {job.count === 1 ? 'the' : `each of ${job.count}`} {job.piece.name},{' '}
-            <Choice
-              label="Size"
-              value={mark.size.mode}
-              options={[
-                { value: 'largest', label: 'as large as fits' },
-                { value: 'width', label: 'with a width of' },
-                { value: 'height', label: 'with a height of' },
-              ]}
-              onChange={(mode) =>
-                sizing(
-                  mode === 'largest'
-                    ? { mode }
-                    : mode === 'width'
-                      ? { mode, width: Math.round(chosen.fitted.width * 10) / 10 }
-                      : { mode, height: Math.round(chosen.fitted.height * 10) / 10 },
-                  'Change the size',
-                )
-              }
-            />{' '}
-            {mark.size.mode === 'width' && (
-              <LengthWord
-                label="Width of the mark"
-                value={mark.size.width}
-                system={system}
-                least={1}
-                check={good}
-                onChange={(width) => sizing({ mode: 'width', width }, 'Type a width')}
-              />
-            )}
-            {mark.size.mode === 'height' && (
-              <LengthWord
-                label="Height of the mark"
-                value={mark.size.height}
-                system={system}
-                least={1}
-                onChange={(height) => sizing({ mode: 'height', height }, 'Type a height')}
-              />
-            )}{' '}
-            in{' '}
+            <SizeWords mark={mark} plan={chosen} zone={zone} piece={job.piece} system={system} edit={edit} /> in{' '}
             <Choice
               label="Zone"
               value={zone.id}
