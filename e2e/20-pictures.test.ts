@@ -94,6 +94,23 @@ test('a photo with a sheet of paper measures the piece, gives its outline and sh
   const said = page.getByText(/It measures/);
   await expect(said).toContainText(/1(49|50)(\.\d)? mm/);
   await page.getByRole('button', { name: '3 Outline' }).click();
+  // the ground runs over the photo's edge; the plate's own edge is found
+  await page.mouse.click(...(await to(20, 20)));
+  await expect(page.getByRole('alert')).toContainText('runs over the edge of the photo');
+  await page.mouse.click(...(await to(850, 200)));
+  const found = page.getByRole('button', { name: /^Take this outline, 1(49|50)(\.\d)? mm by (99|100)(\.\d)? mm$/ });
+  await expect(found).toBeVisible();
+  // and so it is on the photo redrawn from straight above
+  const asTaken = await photo.locator('image').getAttribute('href');
+  await page.getByRole('button', { name: 'See it from straight above' }).click();
+  await expect(photo.locator('image')).not.toHaveAttribute('href', asTaken!);
+  await expect(found).toBeVisible();
+  await page.getByRole('button', { name: 'As it was taken' }).click();
+  await found.click();
+  await expect(page.getByLabel('Height', { exact: true })).toHaveValue(/^(99|100)(\.\d)? mm/);
+  await page.getByRole('button', { name: 'Undo' }).first().click();
+  await page.getByRole('button', { name: '3 Outline' }).click();
+  await page.getByLabel('How the outline is taken').selectOption('pressed point by point');
   for (const [x, y] of [
     [700, 100],
     [1000, 100],

@@ -8,3 +8,5 @@ export * from './wall';
 export * from './zone';
 export * from './unroll/taper';
 export * from './unroll/bulb';
+export * from './outlineUnder';
+export * from './straighten';

@@ -8,7 +8,9 @@ import {
   type Picture,
   type TraceOptions,
 } from '@kolleta/core/artwork';
+import { outlineUnder, straighten, type Homography, type StraightFrame } from '@kolleta/core/blanks';
 import { FACES } from '@kolleta/core/facts';
+import type { Point, Ring } from '@kolleta/core/geometry';
 import type { OwnFace } from '@kolleta/core/job';
 import type { Result } from '@kolleta/core/units';
 
@@ -33,6 +35,14 @@ const importer = {
   },
   dxf(text: string, name: string): Result<ImportedDrawing> {
     return importDxf(text, name, numbered());
+  },
+  /** The edge of what lies under a place of a photo. */
+  outlineUnder(picture: Picture, at: Point, alike: number): Result<Ring> {
+    return outlineUnder(picture, at, alike);
+  },
+  /** A photo redrawn from straight above. */
+  straighten(picture: Picture, map: Homography, frame: StraightFrame): Picture {
+    return straighten(picture, map, frame);
   },
   /** Traces a picture; told at most ten times a second how far it is. */
   trace(picture: Picture, options: TraceOptions, name: string, onProgress: (share: number) => void): Result<ImportedDrawing> {

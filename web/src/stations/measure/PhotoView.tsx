@@ -9,7 +9,7 @@ interface Handle {
 }
 
 interface Props {
-  photo: Photo;
+  photo: Pick<Photo, 'name' | 'data' | 'width' | 'height'>;
   handles: readonly Handle[];
   /** A line is drawn from press to release. */
   onLine?: (from: Point, to: Point) => void;
