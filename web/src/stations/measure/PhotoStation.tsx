@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { inverseHomography, photoMap, throughHomography, wallOf } from '@kolleta/core/blanks';
-import type { Point } from '@kolleta/core/geometry';
+import { boxOfPoints, type Box, type Point } from '@kolleta/core/geometry';
 import type { Photo } from '@kolleta/core/job';
 import { formatLength } from '@kolleta/core/units';
 import { Choice, CountWord, Sentence } from '../../ui/tokens';
@@ -31,6 +31,22 @@ function Alert({ children }: { children: string }) {
   );
 }
 
+/** The near and the far corner of a known sheet, mm. */
+const sheetCorners = (known: Photo['known']): Point[] =>
+  known.kind === 'sheet' ? [[0, 0], [known.width, known.height]] : []; // prettier-ignore
+
+/** The part of a view around some places. */
+function partOf(view: { width: number; height: number }, places: readonly Point[]): Box {
+  const box = boxOfPoints(places);
+  const by = Math.max(box.maxX - box.minX, box.maxY - box.minY) * 0.12;
+  return {
+    minX: Math.max(0, box.minX - by),
+    maxX: Math.min(view.width, box.maxX + by),
+    minY: Math.max(0, box.minY - by),
+    maxY: Math.min(view.height, box.maxY + by),
+  };
+}
+
 /** Measures and outlines taken on a photo of the piece, as it was taken or redrawn from straight above. */
 export function PhotoStation({ job, shop, edit, photo }: Pick<StationProps, 'job' | 'shop' | 'edit'> & { photo: Photo }) {
   const [tool, setTool] = useState<Tool>('known');
@@ -45,7 +61,11 @@ export function PhotoStation({ job, shop, edit, photo }: Pick<StationProps, 'job
   const plane = usePlane(photo, map, wantsStraight && tool !== 'known');
   const { view, mm, px } = plane;
   const outline = useOutlineOnPhoto(photo, map, edit);
-  const size = Math.max(view.width, view.height);
+  // from straight above the piece is looked at, once it is known where it lies
+  const { face: piece } = photo;
+  const around = [...(outline.found ?? []), ...outline.points, ...(piece ? [[piece.x, piece.y], [piece.x + piece.width, piece.y + piece.height]] as const : [])]; // prettier-ignore
+  const part = plane.straight && around.length > 1 ? partOf(view, [...around, ...sheetCorners(known)].map(px)) : undefined;
+  const size = part ? Math.max(part.maxX - part.minX, part.maxY - part.minY) : Math.max(view.width, view.height);
   const length = line && Math.hypot(line[1][0] - line[0][0], line[1][1] - line[0][1]);
   const { shape } = job.piece;
   const handles =
@@ -189,6 +209,7 @@ export function PhotoStation({ job, shop, edit, photo }: Pick<StationProps, 'job
         <PhotoView
           photo={view}
           handles={handles}
+          {...(part ? { part } : {})}
           {...(tool === 'measure' || tool === 'face' ? { onLine: draw } : {})}
           {...(tool === 'outline' && map.ok ? { onPoint: press } : {})}
         >

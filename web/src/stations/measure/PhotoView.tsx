@@ -1,5 +1,5 @@
 import { useRef, useState, type KeyboardEvent, type PointerEvent, type ReactNode } from 'react';
-import type { Point } from '@kolleta/core/geometry';
+import type { Box, Point } from '@kolleta/core/geometry';
 import type { Photo } from '@kolleta/core/job';
 
 interface Handle {
@@ -11,6 +11,8 @@ interface Handle {
 interface Props {
   photo: Pick<Photo, 'name' | 'data' | 'width' | 'height'>;
   handles: readonly Handle[];
+  /** Only this part of it is looked at, pixels. */
+  part?: Box;
   /** A line is drawn from press to release. */
   onLine?: (from: Point, to: Point) => void;
   /** A point is pressed. */
@@ -19,7 +21,7 @@ interface Props {
 }
 
 /** A photo with handles that can be dragged, or moved with the arrow keys; what is drawn over it is in pixels of the photo. */
-export function PhotoView({ photo, handles, onLine, onPoint, children }: Props) {
+export function PhotoView({ photo, handles, part, onLine, onPoint, children }: Props) {
   const svg = useRef<SVGSVGElement>(null);
   const [held, setHeld] = useState<{ index: number; at: Point }>();
   const [line, setLine] = useState<{ from: Point; to: Point }>();
@@ -40,7 +42,7 @@ export function PhotoView({ photo, handles, onLine, onPoint, children }: Props) 
   return (
     <svg
       ref={svg}
-      viewBox={`0 0 ${photo.width} ${photo.height}`}
+      viewBox={part ? `${part.minX} ${part.minY} ${part.maxX - part.minX} ${part.maxY - part.minY}` : `0 0 ${photo.width} ${photo.height}`}
       className="absolute inset-0 h-full w-full touch-none"
       role="group"
       aria-label={`Photo ${photo.name}`}
