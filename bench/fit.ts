@@ -1,4 +1,4 @@
-import { inspectPlaces, largestFit, largestFitAnywhere, outerRings, outlinePoints } from '../core/src/fit';
+import { inspectPlaces, largestFit, largestFitAnywhere, largestFitRound, counterRings, outerRings, outlinePoints } from '../core/src/fit';
 import { drawMark } from '../core/src/artwork';
 import { boxRegion, difference, regionOf, union, type Point, type Region, type Ring } from '../core/src/geometry';
 import { shippedFaces } from '../core/test/faces';
@@ -33,6 +33,11 @@ function knownFits(): [string, number, number][] {
     // its corners lie in the notches of the cross: half the side is the arm's half width
     ['square-in-cross', anywhere(square, cross), 20],
     ['bar-on-the-diagonal', anywhere(ringOf(box(-4, -0.5, 4, 0.5)), box(0, 0, 90, 90), true), (90 * Math.SQRT2) / 9],
+    [
+      'ring-round-a-post',
+      largestFitRound([round], [polygon(600, 0.5).toReversed()], difference(box(-50, -50, 50, 50), disc(15, [8, 0])), 0)?.scale ?? 0,
+      50,
+    ],
     ['square-in-the-larger-of-two', anywhere(square, [...box(0, 0, 20, 20), ...box(40, 0, 80, 40)]), 20],
   ];
 }
@@ -52,7 +57,12 @@ export async function fitFigures(): Promise<Figure[]> {
   return [
     ...errors,
     atMost('fit/convex-60-glyphs', await timed(() => largestFit(outline, ringOf(box(-90, -50, 90, 50)), 5)), 50, 'ms'),
-    atMost('fit/anywhere-60-glyphs', await timed(() => largestFitAnywhere(rings, holed)), 500, 'ms'),
+    atMost(
+      'fit/anywhere-60-glyphs',
+      await timed(() => largestFitRound(rings, counterRings(sixty.layers), holed, largestFitAnywhere(rings, holed).scale)),
+      500,
+      'ms',
+    ),
     atMost('fit/inspect-100-glyphs', await timed(() => inspectPlaces(hundred.layers, { technique: 'decal' }, films)), 150, 'ms'),
     atMost('fit/one-outline-100-glyphs', await timed(() => union(...overlapping.map((ring) => regionOf([ring])))), 150, 'ms'),
   ];

@@ -15,7 +15,7 @@ import {
 } from '../geometry';
 import type { Mark } from '../job';
 import { heavyOf, largestIn, placeOf, type Sizing } from './largestIn';
-import { outerRings, shapeMark } from './shapeMark';
+import { shapeMark } from './shapeMark';
 import { sizeUneven } from './sizeUneven';
 
 /** A mark at its size and place on the wall, mm. */
@@ -45,8 +45,7 @@ export function sizeMark(
   if (drawn.layers.length === 0) return { scale: 1, at: boxCentre(usable.inner ?? usable.clear), largestWidth: 0 };
   const uneven = reshapes(mark.edits);
   const thick = uneven ? 0 : thickenedBy(mark.edits);
-  const rings = () => outerRings(drawn.layers);
-  const plain = largestIn(outline, rings, usable, thick);
+  const plain = largestIn(outline, drawn.layers, usable, thick);
   if (uneven) return sizeUneven(drawn, mark, usable, plain.scale, shapeAt);
   const sized = (scale: number): Sizing => {
     const [width, height] = [scale * drawn.width + 2 * thick, scale * drawn.height + 2 * thick];
@@ -63,7 +62,7 @@ export function sizeMark(
   const first = sized(Math.max(plain.scale, 0.001));
   const moved = mark.offset.x !== 0 || mark.offset.y !== 0 || mark.optical;
   if (!moved || plain.scale <= 0 || mark.hold) return first;
-  const here = largestIn(outline, rings, usable, thick, first.at).scale;
+  const here = largestIn(outline, drawn.layers, usable, thick, first.at).scale;
   return { ...first, scale: Math.max(here, 0.001) };
 }
 

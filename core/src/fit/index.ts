@@ -17,3 +17,4 @@ export * from './spread';
 export * from './inspectPlaces';
 export * from './scattered';
 export * from './overlapsOn';
+export * from './largestFitRound';

@@ -23,14 +23,15 @@ export interface AnywhereFit {
   readonly turn: number;
 }
 
-interface Edges {
+/** Edges of rings, as arrays that are fast to go through. */
+export interface Edges {
   readonly ax: Float64Array;
   readonly ay: Float64Array;
   readonly dx: Float64Array;
   readonly dy: Float64Array;
 }
 
-function edgesOf(rings: readonly Ring[]): Edges {
+export function edgesOf(rings: readonly Ring[]): Edges {
   const n = rings.reduce((sum, ring) => sum + ring.length, 0);
   const [ax, ay, dx, dy] = [new Float64Array(n), new Float64Array(n), new Float64Array(n), new Float64Array(n)];
   let i = 0;
@@ -67,7 +68,7 @@ function squaredDistance(zone: Edges, j: number, x: number, y: number): number {
  * @param radius of the outline about its origin
  * @param enough answers early when the scale is sure to be under this
  */
-function firstTouch(art: Edges, radius: number, zone: Edges, x: number, y: number, enough: number): number {
+export function firstTouch(art: Edges, radius: number, zone: Edges, x: number, y: number, enough: number): number {
   let least = Infinity;
   const zn = zone.ax.length;
   const an = art.ax.length;

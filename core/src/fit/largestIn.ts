@@ -16,6 +16,8 @@ import {
 import type { Mark } from '../job';
 import { largestFit } from './largestFit';
 import { largestFitAnywhere } from './largestFitAnywhere';
+import { largestFitRound } from './largestFitRound';
+import { counterRings, outerRings } from './shapeMark';
 
 /** How large a mark is to be made, before it is placed. */
 export interface Sizing {
@@ -48,7 +50,7 @@ export function zoneFor(usable: Usable, margin: number): { region: Region; conve
 /** The largest fit of an outline in what a zone leaves, and where. */
 export function largestIn(
   outline: readonly Point[],
-  rings: () => readonly Ring[],
+  layers: readonly Layer[],
   usable: Usable,
   margin: number,
   at?: Point,
@@ -56,8 +58,10 @@ export function largestIn(
   const zone = zoneFor(usable, margin);
   if (!zone || outline.length < 3) return { scale: 0 };
   if (zone.convex) return largestFit(outline, zone.convex, margin, at);
-  const fit = largestFitAnywhere(rings(), zone.region, at ? { at } : {});
-  return { scale: fit.scale, at: fit.at };
+  const rings = outerRings(layers);
+  const beside = largestFitAnywhere(rings, zone.region, at ? { at } : {});
+  const round = largestFitRound(rings, counterRings(layers), zone.region, beside.scale, at);
+  return round ? { scale: round.scale, at: round.at } : { scale: beside.scale, at: beside.at };
 }
 
 /** Where a mark's middle goes: the middle of its zone or the sides that it is held against, and its own shift from there. */

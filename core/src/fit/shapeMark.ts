@@ -10,6 +10,9 @@ export const outlinePoints = (drawn: Pick<DrawnMark, 'layers'>): Point[] => [
 /** The drawn mark's outer rings: what its fit in any other zone depends on. A ring within another is left out. */
 export const outerRings = (layers: readonly Layer[]): Ring[] => layers.flatMap((layer) => layer.region.map((part) => part.outer));
 
+/** The counters of a mark: what is open within its outer rings. */
+export const counterRings = (layers: readonly Layer[]): Ring[] => layers.flatMap((layer) => layer.region.flatMap((part) => part.holes));
+
 /** The layers of a mark at their real size around its own middle, with the changes that depend on it. */
 export const shapeMark = (drawn: DrawnMark, scale: number, mark: Mark): readonly Layer[] =>
   applyEdits(

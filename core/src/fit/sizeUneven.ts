@@ -4,7 +4,7 @@ import { boxAround, boxHeight, boxOf, boxWidth, type Box, type Point } from '../
 import type { Edit, Mark } from '../job';
 import { SAME_MM } from '../units';
 import { heavyOf, largestIn, placeOf, zoneFor, type Sizing } from './largestIn';
-import { hullShapes, outerRings, outlinePoints } from './shapeMark';
+import { hullShapes, outlinePoints } from './shapeMark';
 
 /**
  * The changes made to the hulls of the layers only: where a mark lies in a convex zone is decided by its hull, and changes treat a hull as they treat what is in it. Not for a
@@ -83,7 +83,7 @@ export function sizeUneven(
   const boxAt = (scale: number) => boxOfLayers(shapeAt(scale));
   const fitAt = (scale: number) => {
     const layers = shapeAt(scale);
-    return largestIn(outlinePoints({ layers }), () => outerRings(layers), usable, 0);
+    return largestIn(outlinePoints({ layers }), layers, usable, 0);
   };
   const guess = start > 0 ? start : 1;
   const load = (scale: number) => {
