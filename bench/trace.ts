@@ -1,3 +1,4 @@
+import { inBrowser } from './inBrowser';
 import { TRACE_USUAL, tracePicture, type Picture } from '../core/src/artwork';
 import { atMost, seeded, timed, type Figure } from './figure';
 
@@ -38,8 +39,54 @@ export async function traceFigures(): Promise<Figure[]> {
     const found = tracePicture(picture, { ...TRACE_USUAL, colours }, 'blobs', () => `t${n++}`);
     if (!found.ok) throw new Error(found.problem.found);
   };
+  const gaps = (await gapsWhileTracing(picture)).toSorted((a, b) => a - b);
   return [
+    // the longest is the one in which the finished trace is drawn
+    atMost('trace/95-of-100-frame-gaps', gaps[Math.floor(gaps.length * 0.95)] ?? Infinity, 100, 'ms'),
+    atMost('trace/longest-frame-gap', gaps.at(-1) ?? Infinity, 400, 'ms'),
     atMost('trace/2-mp-one-colour', await timed(trace(1)), 5000, 'ms'),
     atMost('trace/2-mp-four-colours', await timed(trace(4)), 5000, 'ms'),
   ];
+}
+
+/** Frame gaps of the page while a picture of 2 megapixels is traced into four colours, ms. */
+async function gapsWhileTracing(picture: Picture): Promise<number[]> {
+  return inBrowser(async (browser, address) => {
+    const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+    await page.addInitScript({ content: 'globalThis.__name = (f) => f;' });
+    await page.goto(`${address}#/job/regatta-prizes/draw`);
+    await page.getByRole('button', { name: 'Open a drawing or picture' }).waitFor();
+    await page.waitForTimeout(4000);
+    const png = await page.evaluate(
+      async ({ width, height, data }) => {
+        const canvas = document.createElement('canvas');
+        [canvas.width, canvas.height] = [width, height];
+        const bytes = Uint8ClampedArray.from(atob(data), (c) => c.charCodeAt(0));
+        canvas.getContext('2d')!.putImageData(new ImageData(bytes, width, height), 0, 0);
+        return canvas.toDataURL('image/png').split(',')[1]!;
+      },
+      { width: picture.width, height: picture.height, data: Buffer.from(picture.data).toString('base64') },
+    );
+    await page
+      .getByLabel('Drawing or picture', { exact: true })
+      .setInputFiles({ name: 'blobs.png', mimeType: 'image/png', buffer: Buffer.from(png, 'base64') });
+    await page.getByText(/^What would be cut/).waitFor();
+    await page.waitForTimeout(500);
+    await page.evaluate(() => {
+      const seen: number[] = [];
+      Object.assign(globalThis, { seen });
+      let last = performance.now();
+      const tick = (now: number) => {
+        seen.push(now - last);
+        last = now;
+        requestAnimationFrame(tick);
+      };
+      requestAnimationFrame(tick);
+    });
+    const colours = page.getByLabel('Colours to trace');
+    await colours.fill('4');
+    await colours.press('Enter');
+    await page.getByText('What would be cut, 4 colours').waitFor({ timeout: 60_000 });
+    return page.evaluate(() => (globalThis as unknown as { seen: number[] }).seen.slice(2));
+  });
 }
