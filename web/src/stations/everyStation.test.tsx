@@ -253,7 +253,13 @@ describe('what hands change', () => {
       known: sheetOn({ width: 800, height: 600 }, { width: 297, height: 210 }),
     };
     const edit = jest.fn();
-    render(<PhotoStation job={job} shop={demo.shop} edit={edit} photo={photo} />);
+    const on = (known: typeof photo.known) =>
+      render(
+        <QueryClientProvider client={new QueryClient()}>
+          <PhotoStation job={job} shop={demo.shop} edit={edit} photo={{ ...photo, known }} />
+        </QueryClientProvider>,
+      );
+    on(photo.known);
     await userEvent.selectOptions(screen.getByLabelText('What is known'), 'a bank card');
     await userEvent.selectOptions(screen.getByLabelText('What is known'), 'only a length of');
     fireEvent.keyDown(screen.getByRole('button', { name: /^Upper left corner/ }), { key: 'ArrowRight', shiftKey: true });
@@ -264,7 +270,7 @@ describe('what hands change', () => {
       { kind: 'sheet', corners: [[250, 180], {}, {}, {}] },
     ]);
     cleanup();
-    render(<PhotoStation job={job} shop={demo.shop} edit={edit} photo={{ ...photo, known: { ...photo.known, corners: [[0, 0], [9, 9], [9, 0], [0, 9]] } as typeof photo.known }} />); // prettier-ignore
+    on({ ...photo.known, corners: [[0, 0], [9, 9], [9, 0], [0, 9]] } as typeof photo.known); // prettier-ignore
     expect(screen.getByRole('alert').textContent).toMatch(/corners cross/);
   });
   it('coats, paint and the moment of pulling are the maker’s', async () => {
