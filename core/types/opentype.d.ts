@@ -18,7 +18,7 @@ export interface Font {
   ascender: number;
   descender: number;
   stringToGlyphs(text: string): Glyph[];
-    charToGlyph(character: string): Glyph;
+  charToGlyph(character: string): Glyph;
   getKerningValue(left: Glyph, right: Glyph): number;
 }
 export function parse(bytes: ArrayBuffer): Font;
