@@ -1,4 +1,4 @@
-import { drawMark, fillIn, isPersonal, reshapes, type DrawnMark, type Faces, type Layer } from '../artwork';
+import { columnsIn, drawMark, fillIn, isPersonal, reshapes, type DrawnMark, type Faces, type Layer } from '../artwork';
 import { bendRegion, diameterAt, sectorOf, usableOf, wallRegion, type Usable } from '../blanks';
 import {
   applyToRegion,
@@ -241,6 +241,7 @@ export function fitOne(job: Job, mark: Mark, zone: Zone, shop: Shop, faces: Face
   let variants: Variant[] = [];
   let works: RowWork[] = [];
   if (list && isPersonal(mark, list)) {
+    const personal = columnsIn(mark.artwork, list).length > 0;
     const rows = list.rows.map((row) => ({ row, ...variantOf(mark, zone, list, row) }));
     const fit = (one: (typeof rows)[number], as: Mark = one.mark) => fitOnce(job, as, one.zone, shop, faces, memo, quick);
     const as = rows.map((one) => one.mark);
@@ -264,7 +265,8 @@ export function fitOne(job: Job, mark: Mark, zone: Zone, shop: Shop, faces: Face
     main = tightest;
     variants = fittings.map((f, i) => ({
       row: rows[i]!.row.id,
-      words: wordsOf(rows[i]!.mark.artwork),
+      // where the words are the same on all, the piece tells which it is
+      words: personal ? wordsOf(rows[i]!.mark.artwork) : rows[i]!.row.cells.join(' '),
       zone: rows[i]!.zone,
       usable: f.usable,
       artwork: f.artwork,

@@ -1,23 +1,27 @@
 import Papa from 'papaparse';
 import type { PieceList } from '../../job';
-import { good, refused, type Result } from '../../units';
+import { good, parseLength, refused, type LengthSystem, type Result } from '../../units';
 
 /** As many rows as a job has pieces at most. */
 export const LIST_MOST_ROWS = 500;
 const MOST_COLUMNS = 20;
 const MOST_LETTERS = 500;
 
-const HEADS = /^(name|names|first|last|surname|crew|number|no|no\.|title|line ?\d*|text|role|seat|word|words|date|year|boat)$/i;
+const HEADS =
+  /^(name|names|first|last|surname|crew|number|no|no\.|title|line ?\d*|text|role|seat|word|words|date|year|boat|piece|width|height)$/i;
+/** Columns that measure the place for marks on a piece that is unlike the others. */
+const MEASURES = ['width', 'height'] as const;
 
 /**
  * Reads a list that was typed, pasted or saved as CSV: a row a line, columns by commas, semicolons or tabs.
  *
  * @param text of the list
  * @param newId gives an id for each row
+ * @param system in which columns called width and height are read where a cell names no unit
  * @returns columns named by the first row where it reads like headings, else "name", "column 2" …; empty rows are passed over. A problem when nothing is in it or it is
  *   longer than a job can be.
  */
-export function readList(text: string, newId: () => string): Result<PieceList> {
+export function readList(text: string, newId: () => string, system: LengthSystem = 'mm'): Result<PieceList> {
   const clean = text.replace(/^\uFEFF/, '').trim();
   // one name a line may hold a comma of its own only when other lines do too: a guess that the reader makes
   const hasColumns = /[\t;,]/.test(clean.split(/\r?\n/, 3).join('\n'));
@@ -53,7 +57,29 @@ export function readList(text: string, newId: () => string): Result<PieceList> {
   const names = Array.from({ length: width }, (_, i) => (headed ? first[i] : undefined) || (i === 0 ? 'name' : `column ${i + 1}`));
   // two columns of one name could not be told apart
   const columns = names.map((name, i) => (names.indexOf(name) === i ? name : `${name} ${i + 1}`));
-  return good({ columns, rows: body.map((cells) => ({ id: newId(), cells: columns.map((_, i) => cells[i] ?? '') })) });
+  const list: PieceList = { columns, rows: body.map((cells) => ({ id: newId(), cells: columns.map((_, i) => cells[i] ?? '') })) };
+  return headed ? withMeasures(list, system) : good(list);
+}
+
+/** A list whose columns of widths and heights have become measures of its pieces; an empty cell leaves a piece like the others. */
+function withMeasures(list: PieceList, system: LengthSystem): Result<PieceList> {
+  const at = MEASURES.map((name) => list.columns.findIndex((column) => column.trim().toLowerCase() === name));
+  if (at.every((i) => i < 0)) return good(list);
+  const kept = list.columns.flatMap((_, i) => (at.includes(i) ? [] : [i]));
+  const rows: PieceList['rows'][number][] = [];
+  for (const [n, row] of list.rows.entries()) {
+    // a list of sizes alone numbers its pieces
+    const own: { width?: number; height?: number } = {};
+    for (const [k, name] of MEASURES.entries()) {
+      const cell = row.cells[at[k]!];
+      if (!cell) continue;
+      const read = parseLength(cell, system, `${name} in row ${n + 1} of the list`, 1);
+      if (!read.ok) return read;
+      own[name] = read.value;
+    }
+    rows.push({ ...row, cells: kept.length > 0 ? kept.map((i) => row.cells[i]!) : [`${n + 1}`], ...own });
+  }
+  return good({ columns: kept.length > 0 ? kept.map((i) => list.columns[i]!) : ['piece'], rows });
 }
 
 /** One word parted over several pieces: a letter each, or what stands between bars. */

@@ -125,6 +125,28 @@ describe('lists', () => {
     const most = list(Array.from({ length: LIST_MOST_ROWS }, (_, i) => `Name ${i}`).join('\n'));
     expect(most.ok && most.value.rows.length).toBe(LIST_MOST_ROWS);
   });
+  it('columns called width and height measure unlike pieces; a cell that is no length is refused by its row', () => {
+    const sized = readList('name,width,height\nAda,120,40\nFinn,,30\nOrla,3 in,', () => `r${++n}`, 'mm');
+    expect(sized.ok && sized.value).toMatchObject({
+      columns: ['name'],
+      rows: [
+        { cells: ['Ada'], width: 120, height: 40 },
+        { cells: ['Finn'], height: 30 },
+        { cells: ['Orla'], width: expect.closeTo(76.2, 9) },
+      ],
+    });
+    expect(sized.ok && 'width' in sized.value.rows[1]!).toBe(false);
+    const alone = readList('width;height\n4;2\n5;2', () => `r${++n}`, 'inch');
+    expect(alone.ok && alone.value).toMatchObject({
+      columns: ['piece'],
+      rows: [
+        { cells: ['1'], width: 101.6 },
+        { cells: ['2'], width: 127 },
+      ],
+    });
+    const wrong = readList('name,width\nAda,wide', () => 'r');
+    expect(!wrong.ok && `${wrong.problem.found} ${wrong.problem.where}`).toMatch(/"wide".*row 1/);
+  });
   it('a quotation mark that is not closed is refused with its row', () => {
     const broken = list('name\n"broken, quote\nFinn,2,3\n');
     expect(!broken.ok && broken.problem.found).toMatch(/quotation mark is opened in row 2/);

@@ -164,7 +164,6 @@ export function DrawStation({ job, plan, shop, edit, mark, chooseMark }: Station
               <div className="sheet px-4 py-3">
                 <LineFields mark={mark} edit={edit} />
               </div>
-              <ListCard job={job} mark={mark} plan={found} shop={shop} edit={edit} shown={row} onShow={setRow} />
             </>
           ) : (
             <PartsCard
@@ -176,6 +175,7 @@ export function DrawStation({ job, plan, shop, edit, mark, chooseMark }: Station
               choose={(ids) => setApart(ids && { mark: mark.id, ids })}
             />
           )}
+          <ListCard job={job} mark={mark} plan={found} shop={shop} edit={edit} shown={row} onShow={setRow} />
           <ShapingCard mark={mark} plan={found} shop={shop} edit={edit} />
           <ShelfCard job={job} mark={mark} shop={shop} edit={edit} width={fitted?.fitted.width} />
         </>

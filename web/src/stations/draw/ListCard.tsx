@@ -2,17 +2,23 @@ import { useState } from 'react';
 import { partWord, readList } from '@kolleta/core/artwork';
 import { setAt, type Mark, type PieceList } from '@kolleta/core/job';
 import type { MarkPlan } from '@kolleta/core/plan';
-import { formatLength } from '@kolleta/core/units';
+import { formatLength, type LengthSystem } from '@kolleta/core/units';
 import { newId } from '../../storage/newId';
 import { FileButton } from '../../ui/FileButton';
 import { Choice, LengthWord, Sentence, TextWord } from '../../ui/tokens';
 import type { StationProps } from '../job/station';
 
-/** The list as it would be typed. */
-const asText = (list: PieceList): string =>
-  list.columns.length === 1
-    ? list.rows.map((row) => row.cells[0]).join('\n')
-    : [list.columns.join(', '), ...list.rows.map((row) => row.cells.join(', '))].join('\n');
+/** The list as it would be typed, with the measures of unlike pieces. */
+function asText(list: PieceList, system: LengthSystem): string {
+  const measured = list.rows.some((row) => row.width !== undefined || row.height !== undefined);
+  if (list.columns.length === 1 && !measured) return list.rows.map((row) => row.cells[0]).join('\n');
+  const say = (mm: number | undefined) => (mm === undefined ? '' : formatLength(mm, system));
+  const quoted = (cell: string) => (/[",;\t]/.test(cell) ? `"${cell.replaceAll('"', '""')}"` : cell);
+  const line = (cells: readonly string[], measures: readonly string[]) => [...cells, ...(measured ? measures : [])].map(quoted).join(', ');
+  return [line(list.columns, ['width', 'height']), ...list.rows.map((row) => line(row.cells, [say(row.width), say(row.height)]))].join(
+    '\n',
+  );
+}
 
 /** One row's size against the widest, drawn. */
 function Bars({
@@ -31,23 +37,25 @@ function Bars({
   const widest = Math.max(...plan.variants.map((v) => v.fitted.width), 1);
   return (
     <ol className="max-h-64 overflow-y-auto" aria-label="The list as it fits">
-      {plan.variants.map((v) => {
-        const row = list.rows.find((r) => r.id === v.row);
+      {list.rows.map((row) => {
+        const v = plan.variants.find((one) => one.row === row.id);
         return (
-          <li key={v.row}>
+          <li key={row.id}>
             <button
               type="button"
-              aria-pressed={shown === v.row}
-              className={`grid w-full grid-cols-[minmax(0,1fr)_5.5rem] items-center gap-2 rounded px-1 py-0.5 text-left text-sm ${shown === v.row ? 'bg-base-200' : ''}`}
-              onClick={() => onShow(v.row)}
+              aria-pressed={shown === row.id}
+              className={`grid w-full grid-cols-[minmax(0,1fr)_5.5rem] items-center gap-2 rounded px-1 py-0.5 text-left text-sm ${shown === row.id ? 'bg-base-200' : ''}`}
+              onClick={() => onShow(row.id)}
             >
               <span className="relative block truncate">
-                <span className="bg-primary absolute bottom-0 left-0 h-0.5" style={{ width: `${(100 * v.fitted.width) / widest}%` }} />
-                {v.words || row?.cells.join(' ') || '(nothing)'}
-                {v.missing.length > 0 && <span className="text-error"> — no {v.missing.join(' ')}</span>}
+                {v && (
+                  <span className="bg-primary absolute bottom-0 left-0 h-0.5" style={{ width: `${(100 * v.fitted.width) / widest}%` }} />
+                )}
+                {v?.words || row.cells.join(' ') || '(nothing)'}
+                {v && v.missing.length > 0 && <span className="text-error"> — no {v.missing.join(' ')}</span>}
               </span>
               <span className="measure text-right text-[0.78rem]">
-                {v.fitted.layers.length > 0 ? formatLength(v.fitted.width, system) : '–'}
+                {v ? (v.fitted.layers.length > 0 ? formatLength(v.fitted.width, system) : '–') : 'as all'}
               </span>
             </button>
           </li>
@@ -95,18 +103,29 @@ export function ListCard({
     setProblem(undefined);
   };
   const read = (text: string) => {
-    const found = readList(text, newId);
+    const found = readList(text, newId, shop.lengths);
     if (found.ok) take(found.value);
     else setProblem(`${found.problem.found} ${found.problem.wayOut}`);
   };
   const personal = plan && plan.variants.length > 0;
+  const words = mark.artwork.kind === 'text';
   const chosen = list?.rows.find((row) => row.id === shown);
   return (
     <section aria-label="A list of names" className="sheet px-4 py-3">
-      <h2 className="text-[0.98rem] font-bold">{list ? `A list of ${list.rows.length}, one a piece` : 'Different words on every piece'}</h2>
+      <h2 className="text-[0.98rem] font-bold">
+        {list
+          ? `A list of ${list.rows.length}, one a piece`
+          : words
+            ? 'Different words on every piece'
+            : 'Pieces that are unlike each other'}
+      </h2>
       {!list && draft === undefined && !parting && (
         <>
-          <p className="quiet text-sm">One layout and many names: each is filled in, fitted to its piece and checked.</p>
+          <p className="quiet text-sm">
+            {words
+              ? 'One layout and many names: each is filled in, fitted to its piece and checked. Columns called width and height measure unlike pieces.'
+              : 'Name the pieces, with columns called width and height: the mark is fitted to each.'}
+          </p>
           <div className="mt-1 flex flex-wrap gap-1.5">
             <button type="button" className="btn btn-sm btn-ghost border-base-300" onClick={() => setDraft('')}>
               Type or paste a list
@@ -119,9 +138,11 @@ export function ListCard({
             >
               From a CSV file
             </FileButton>
-            <button type="button" className="btn btn-sm btn-ghost border-base-300" onClick={() => setParting(true)}>
-              Part one word over the pieces
-            </button>
+            {words && (
+              <button type="button" className="btn btn-sm btn-ghost border-base-300" onClick={() => setParting(true)}>
+                Part one word over the pieces
+              </button>
+            )}
           </div>
         </>
       )}
@@ -152,7 +173,11 @@ export function ListCard({
             className="textarea mt-1 w-full"
             rows={6}
             aria-label="One name a line"
-            placeholder={'One name a line.\nSeveral columns: a first row of headings, with commas between.'}
+            placeholder={
+              words
+                ? 'One name a line.\nSeveral columns: a first row of headings, with commas between.'
+                : 'piece, width, height\nsmall board, 120, 60\nlarge board, 300, 140'
+            }
             value={draft}
             onChange={(event) => setDraft(event.target.value)}
             autoFocus
@@ -181,7 +206,12 @@ export function ListCard({
       )}
       {list && draft === undefined && (
         <>
-          {!personal && <p className="text-sm">Put a column into the words, in braces: {list.columns.map((c) => `{${c}}`).join(', ')}.</p>}
+          {!personal && (
+            <p className="text-sm">
+              {words ? `Put a column into the words, in braces: ${list.columns.map((c) => `{${c}}`).join(', ')}. Or press` : 'Press'} a
+              piece that is unlike the others, and say how much room it has.
+            </p>
+          )}
           <Sentence className="text-[0.97rem]!">
             The words are{' '}
             <Choice
@@ -195,7 +225,7 @@ export function ListCard({
             />
             .
           </Sentence>
-          {personal && <Bars plan={plan} list={list} system={shop.lengths} shown={shown} onShow={onShow} />}
+          {plan && <Bars plan={plan} list={list} system={shop.lengths} shown={shown} onShow={onShow} />}
           {chosen && (
             <Sentence className="text-[0.95rem]!">
               This piece{' '}
@@ -239,7 +269,7 @@ export function ListCard({
             </Sentence>
           )}
           <div className="mt-1 flex flex-wrap gap-1.5">
-            <button type="button" className="btn btn-sm btn-ghost border-base-300" onClick={() => setDraft(asText(list))}>
+            <button type="button" className="btn btn-sm btn-ghost border-base-300" onClick={() => setDraft(asText(list, shop.lengths))}>
               Change the list
             </button>
             <button

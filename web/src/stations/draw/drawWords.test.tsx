@@ -141,6 +141,34 @@ describe('drawings', () => {
 });
 
 describe('a list', () => {
+  it('of unlike pieces gives a drawing its own size on each, typed or measured one by one', async () => {
+    const state = draw('tankards');
+    await choose('Simple shape', 'star');
+    await userEvent.click(screen.getByRole('button', { name: 'Type or paste a list' }));
+    fireEvent.change(screen.getByLabelText('One name a line'), { target: { value: 'piece, width, height\nsmall, 30, 20\nlarge, 60, 50\nlike all, , ' } }); // prettier-ignore
+    await userEvent.click(screen.getByRole('button', { name: 'Take this list' }));
+    expect(state.job.list!.rows).toMatchObject([
+      { cells: ['small'], width: 30, height: 20 },
+      { width: 60, height: 50 },
+      { cells: ['like all'] },
+    ]);
+    await choose('Sizes of the list', 'each as large as fits');
+    const rows = screen.getByRole('list', { name: 'The list as it fits' });
+    const wide = () => within(rows).getAllByRole('button').map((b) => Number.parseFloat(b.textContent!.replace(/^\D+/, ''))); // prettier-ignore
+    expect(within(rows).getAllByRole('button').map((b) => b.textContent)).toEqual([expect.stringMatching(/^small/), expect.stringMatching(/^large/), expect.stringMatching(/^like all/)]); // prettier-ignore
+    const [small, large] = wide();
+    expect(large!).toBeGreaterThan(small! * 1.8);
+    await userEvent.click(within(rows).getAllByRole('button')[2]!);
+    await say('Zone width of this piece', '24');
+    expect(wide()[2]).toBeLessThan(24);
+    // what was measured is in the list as it would be typed
+    await userEvent.click(screen.getByRole('button', { name: 'Change the list' }));
+    const typed = screen.getByLabelText<HTMLTextAreaElement>('One name a line').value;
+    expect(typed.split('\n')).toEqual(['piece, width, height', 'small, 30 mm, 20 mm', 'large, 60 mm, 50 mm', expect.stringMatching(/^like all, 24 mm, ?$/)]); // prettier-ignore
+    await userEvent.click(screen.getByRole('button', { name: 'Take this list' }));
+    expect(state.job.list!.rows[2]).toMatchObject({ cells: ['like all'], width: 24 });
+  });
+
   it('is changed row by row, measured piece by piece, parted from a word, and taken away', async () => {
     const state = draw('door-hours');
     await userEvent.click(screen.getByRole('button', { name: 'Part one word over the pieces' }));
