@@ -52,7 +52,7 @@ test('a drawing is dropped onto the sheet itself', async ({ page }) => {
   await sheet.dispatchEvent('dragover', { dataTransfer: data });
   await sheet.dispatchEvent('drop', { dataTransfer: data });
   await expect(page.getByText('buoy.svg is in: 1 shape.')).toBeVisible();
-  await expect(page.getByText('1 separate parts, 0 counters')).toBeVisible();
+  await expect(page.getByText('1 separate part, 0 counters')).toBeVisible();
 });
 
 test('the job sheet prints without the tools around it', async ({ page }) => {

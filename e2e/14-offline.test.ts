@@ -87,7 +87,7 @@ test('opens with the server dead, deep links and faces included, and plans and c
   await page.goto(`${address}#/job/crew-flasks/draw`);
   await expect(page.getByRole('heading', { name: 'The mark as it will be cut' })).toBeVisible();
   await page.getByLabel('Face').first().selectOption('playfair-display');
-  await expect(page.getByText(/separate parts/)).toBeVisible();
+  await expect(page.getByText(/separate parts?,/)).toBeVisible();
   await page.goto(`${address}#/job/regatta-prizes/cut`);
   await page.getByRole('button', { name: 'Send it to the cutter' }).click();
   await expect(page.getByRole('region', { name: 'The cutter' })).toContainText('It cuts.');

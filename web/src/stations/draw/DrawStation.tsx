@@ -29,6 +29,15 @@ const withVariant = (plan: MarkPlan, row: string | undefined): MarkPlan => {
   return { ...plan, fitted, flat, inspections, artwork, turn };
 };
 
+/** How many parts and counters are cut. */
+function partsSaid({ inspections }: MarkPlan): string {
+  const [parts, counters] = [
+    inspections.reduce((n, i) => n + i.pieces.shapes.length, 0),
+    inspections.reduce((n, i) => n + i.pieces.counters.length, 0),
+  ];
+  return `${parts} separate ${parts === 1 ? 'part' : 'parts'}, ${counters} ${counters === 1 ? 'counter' : 'counters'}`;
+}
+
 /** The words or the drawing of each mark, its technique and its films, and what is wanted of it. */
 export function DrawStation({ job, plan, shop, edit, mark, chooseMark }: StationProps) {
   const tell = useTell();
@@ -78,11 +87,7 @@ export function DrawStation({ job, plan, shop, edit, mark, chooseMark }: Station
     >
       <DrawingHead
         title={picking ? 'Its parts' : 'The mark as it will be cut'}
-        text={
-          fitted && fitted.inspections.length > 0
-            ? `${fitted.inspections.reduce((n, i) => n + i.pieces.shapes.length, 0)} separate parts, ${fitted.inspections.reduce((n, i) => n + i.pieces.counters.length, 0)} counters`
-            : 'Type words, or drop a drawing or a picture here'
-        }
+        text={fitted && fitted.inspections.length > 0 ? partsSaid(fitted) : 'Type words, or drop a drawing or a picture here'}
       >
         <div className="flex flex-wrap gap-1.5">
           {box && !picking && !file.picture && (

@@ -213,7 +213,7 @@ export function ListCard({
             </p>
           )}
           <Sentence className="text-[0.97rem]!">
-            The words are{' '}
+            The {words ? 'words' : 'marks'} are{' '}
             <Choice
               label="Sizes of the list"
               value={mark.sizes ?? 'same'}
@@ -228,11 +228,11 @@ export function ListCard({
           {plan && <Bars plan={plan} list={list} system={shop.lengths} shown={shown} onShow={onShow} />}
           {chosen && (
             <Sentence className="text-[0.95rem]!">
-              This piece{' '}
+              On this piece{' '}
               {list.columns.map((column, i) => (
                 <span key={column}>
                   {i > 0 && ', '}
-                  {column}{' '}
+                  {column} is{' '}
                   <TextWord
                     label={`${column} of this piece`}
                     value={chosen.cells[i] ?? ''}
