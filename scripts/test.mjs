@@ -1,5 +1,5 @@
 // Everything that has to hold: types, lint with the order of rooms, unit tests, the build, and the journeys in a real browser.
-import { spawnSync } from 'node:child_process';
+import { execFile, spawnSync } from 'node:child_process';
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { resolve } from 'node:path';
 import { needChromium, needReaders, root, setup } from './setup.mjs';
@@ -29,13 +29,38 @@ function step(title, command, args) {
   }
 }
 
-for (const project of ['core', 'core/tsconfig.test.json', 'web', 'server', 'e2e']) step(`types: ${project}`, bin('tsc'), ['-p', project]);
-step('lint', bin('eslint'), ['.']);
-step('the order of rooms', bin('depcruise'), ['core/src', 'web/src', 'server/src', '--config', '.dependency-cruiser.cjs']);
+/** A step beside others: what it says is shown when it is done. */
+function beside(title, command, args) {
+  return new Promise((done) => {
+    execFile(command, args, { cwd: root, maxBuffer: 64e6, env: { ...process.env, FORCE_COLOR: '0' } }, (error, out, err) => {
+      console.log(`\n— ${title}\n${out}${err}`.trimEnd());
+      if (error) {
+        broken += 1;
+        console.error(`${title} failed.`);
+      }
+      done();
+    });
+  });
+}
+
+// one lane a core
+const lanes = [
+  ['core', 'server', 'e2e'].map((project) => [`types: ${project}`, bin('tsc'), ['-p', project]]),
+  ['core/tsconfig.test.json', 'web'].map((project) => [`types: ${project}`, bin('tsc'), ['-p', project]]),
+];
+lanes[0].push(['the order of rooms', bin('depcruise'), ['core/src', 'web/src', 'server/src', '--config', '.dependency-cruiser.cjs']]);
+lanes[1].push(['lint', bin('eslint'), ['.']]);
+await Promise.all(
+  lanes.map(async (lane) => {
+    for (const args of lane) await beside(...args);
+  }),
+);
 step('unit tests', process.execPath, [
   '--experimental-vm-modules',
   '--disable-warning=ExperimentalWarning',
   'node_modules/jest/bin/jest.js',
+  // by itself it would leave a core idle
+  '--maxWorkers=2',
   '--json',
   `--outputFile=${unitFile}`,
 ]);

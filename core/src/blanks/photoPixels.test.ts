@@ -42,7 +42,7 @@ describe('the outline under a press', () => {
         expect(Math.abs(boxHeight(box) - 2 * b)).toBeLessThan(0.5);
         expect(Math.abs(regionArea(regionOf([ring])) / (Math.PI * a * b) - 1)).toBeLessThan(0.01);
       }),
-      { numRuns: 12 },
+      { numRuns: 6 },
     );
   });
   it('takes what the piece encloses along with it: a screw, a shine, a word', () => {
@@ -98,7 +98,7 @@ describe('a photo seen from straight above', () => {
         const outline = outlineOf(regionOf([aslant.map((p) => throughHomography(map.value, p))]), 'plate');
         expect(outline.ok && Math.abs(outline.value.width - w) < 2 && Math.abs(outline.value.height - h) < 2).toBe(true);
       }),
-      { numRuns: 4 },
+      { numRuns: 2 },
     );
   });
   it('ends before the horizon, and leaves clear what the photo does not show', () => {
