@@ -49,9 +49,11 @@ describe('marks on the photo of a piece', () => {
   it('turn out of sight round a wall: narrower than they are, and never beyond the piece', () => {
     const { points, across, job } = drawn('tankards', 2);
     const [mark] = plan.jobs.get('tankards')!.marks;
+    const { shape } = job.piece;
+    if (shape.kind === 'flat') throw new Error('tankards are round');
     const seen = Math.max(...points.map(across));
     // the chord of the arc that it takes up, on a face 200 pixels wide
-    const chord = 200 * Math.sin(mark!.fitted.width / diameterAt(job.piece.shape, mark!.fitted.at[1]));
+    const chord = 200 * Math.sin(mark!.fitted.width / diameterAt(shape, mark!.fitted.at[1]));
     expect(seen / chord).toBeCloseTo(1, 1);
     expect(seen).toBeLessThan(chord + 0.5);
     for (const [x] of points.flat()) expect(x >= 200 - 0.1 && x <= 400 + 0.1).toBe(true);
