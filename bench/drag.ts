@@ -1,3 +1,4 @@
+import { noteFrames } from './frameGaps';
 import { atMost, type Figure } from './figure';
 import { inBrowser } from './inBrowser';
 
@@ -14,23 +15,13 @@ export async function dragFigures(): Promise<Figure[]> {
     const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
     await page.mouse.move(x, y);
     await page.mouse.down();
-    await page.evaluate(() => {
-      const seen: number[] = [];
-      Object.assign(globalThis, { seen });
-      let last = performance.now();
-      const tick = (now: number) => {
-        seen.push(now - last);
-        last = now;
-        requestAnimationFrame(tick);
-      };
-      requestAnimationFrame(tick);
-    });
+    const gapsSoFar = await noteFrames(page);
     const start = Date.now();
     for (let i = 0; Date.now() - start < 3000; i++) {
       await page.mouse.move(x + 60 * Math.sin(i / 9), y + 30 * Math.cos(i / 7));
       await page.waitForTimeout(8);
     }
-    const seen = await page.evaluate(() => (globalThis as unknown as { seen: number[] }).seen.slice(2));
+    const seen = await gapsSoFar();
     await page.mouse.up();
     return seen;
   });

@@ -1,3 +1,4 @@
+import { noteFrames } from './frameGaps';
 import { inBrowser } from './inBrowser';
 import { TRACE_USUAL, tracePicture, type Picture } from '../core/src/artwork';
 import { atMost, seeded, timed, type Figure } from './figure';
@@ -72,21 +73,11 @@ async function gapsWhileTracing(picture: Picture): Promise<number[]> {
       .setInputFiles({ name: 'blobs.png', mimeType: 'image/png', buffer: Buffer.from(png, 'base64') });
     await page.getByText(/^What would be cut/).waitFor();
     await page.waitForTimeout(500);
-    await page.evaluate(() => {
-      const seen: number[] = [];
-      Object.assign(globalThis, { seen });
-      let last = performance.now();
-      const tick = (now: number) => {
-        seen.push(now - last);
-        last = now;
-        requestAnimationFrame(tick);
-      };
-      requestAnimationFrame(tick);
-    });
+    const gapsSoFar = await noteFrames(page);
     const colours = page.getByLabel('Colours to trace');
     await colours.fill('4');
     await colours.press('Enter');
     await page.getByText('What would be cut, 4 colours').waitFor({ timeout: 60_000 });
-    return page.evaluate(() => (globalThis as unknown as { seen: number[] }).seen.slice(2));
+    return gapsSoFar();
   });
 }

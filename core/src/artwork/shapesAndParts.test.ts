@@ -1,5 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
+import { square } from '../../test/square';
 import { flatten, regionArea, regionOf, union, type Path, type Point, type Region } from '../geometry';
 import type { DrawnPart } from '../job';
 import { SIMPLE_SHAPES, simpleShape, type SimpleShapeId } from './simpleShape';
@@ -40,13 +41,6 @@ describe('simple shapes', () => {
   });
 });
 
-const square = (x: number, y: number, side: number): Path => [
-  ['M', [x, y]],
-  ['L', [x + side, y]],
-  ['L', [x + side, y + side]],
-  ['L', [x, y + side]],
-  ['Z'],
-];
 const numbered = () => {
   let n = 0;
   return () => `n${++n}`;

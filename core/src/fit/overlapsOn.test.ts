@@ -1,20 +1,14 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
+import { square } from '../../test/square';
 import { shippedFaces } from '../../test/faces';
 import { DEMO_START, demoShop, plateJob, textMark } from '../../test/sampleJobs';
-import { boxAround, boxOf, boxWidth, regionArea, regionInside, type Path } from '../geometry';
+import { boxAround, boxOf, boxWidth, regionArea, regionInside } from '../geometry';
 import type { Artwork, Job, Mark } from '../job';
 import { planWorkshop } from '../plan';
 import { overlapsOn } from './overlapsOn';
 
 const faces = shippedFaces();
-const square = (x: number, y: number, side: number): Path => [
-  ['M', [x, y]],
-  ['L', [x + side, y]],
-  ['L', [x + side, y + side]],
-  ['L', [x, y + side]],
-  ['Z'],
-];
 /** Squares of 10, each given by its corner and colour. */
 const squares = (...at: [number, number, string][]): Artwork => ({
   kind: 'drawing',

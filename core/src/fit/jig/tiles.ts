@@ -18,6 +18,8 @@ export const PRINT_MARGIN = 10;
 /** Neighbouring sheets show the same strip, mm, so that they can be laid over each other. */
 export const SHEET_OVERLAP = 10;
 const MOST_TILES = 60;
+/** So many sheets of several jigs are printed at once and no more. */
+export const MOST_SHEETS = 200;
 
 /** One sheet of a tiled drawing: what it shows. */
 export interface Tile {

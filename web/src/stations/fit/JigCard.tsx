@@ -1,5 +1,5 @@
 import { useMemo, useState } from 'react';
-import { CHECK_MM, scaleFromCheck, SHEETS, svgJig, tileSheets, type Jig, type Sheet, type Tiling } from '@kolleta/core/fit';
+import { CHECK_MM, MOST_SHEETS, scaleFromCheck, SHEETS, svgJig, tileSheets, type Jig, type Sheet, type Tiling } from '@kolleta/core/fit';
 import { boxHeight, boxWidth } from '@kolleta/core/geometry';
 import type { Zone } from '@kolleta/core/job';
 import { jigOfZone } from '@kolleta/core/plan';
@@ -51,8 +51,6 @@ function Sheets({ jig, tiling }: { jig: Jig; tiling: Tiling }) {
   );
 }
 
-/** So many sheets are printed at once and no more. */
-const MOST_SHEETS = 200;
 const EVERY = 'every one';
 
 /** A paper template at 1:1 for the zone in hand: on sheets as PDF, or whole as SVG; with a list, of one row or of every one. */
