@@ -23,7 +23,7 @@ const views = [
   ['quick', '/quick'],
   ['stock', '/stock'],
   ['measure', '/job/tankards/measure'],
-  ['draw', '/job/tankards/draw'],
+  ['draw', '/job/crew-flasks/draw'],
   ['round', '/job/bailer-buckets/fit'],
   ...['prepare', 'paint', 'cure'].map((s) => [s, `/job/honour-board/${s}`]),
   ...['fit', 'cut', 'weed', 'tape'].map((s) => [s, `/job/regatta-prizes/${s}`]),
@@ -55,6 +55,10 @@ for (const [name, path] of only.length > 0 ? views.filter(([name]) => only.inclu
   if (name === 'cutter') {
     await page.getByRole('button', { name: 'Send it to the cutter' }).click();
     await page.waitForTimeout(9000);
+  }
+  if (name === 'draw') {
+    await page.getByRole('button', { name: 'Inspect it' }).click();
+    await page.getByText(/overlaps, joined/).waitFor();
   }
   if (name === 'quick') await page.getByLabel('Word').fill('Galley');
   await page.getByText(/Working it out|One moment|Laying out/).waitFor({ state: 'detached' });

@@ -74,7 +74,7 @@ function withMeasures(list: PieceList, system: LengthSystem): Result<PieceList> 
       const cell = row.cells[at[k]!];
       if (!cell) continue;
       const read = parseLength(cell, system, `${name} in row ${n + 1} of the list`, 1);
-      if (!read.ok) return read;
+      if (!read.ok) return { ok: false, problem: { ...read.problem, found: `Row ${n + 1}, ${name}: ${read.problem.found}` } };
       own[name] = read.value;
     }
     rows.push({ ...row, cells: kept.length > 0 ? kept.map((i) => row.cells[i]!) : [`${n + 1}`], ...own });

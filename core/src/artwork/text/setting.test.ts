@@ -145,7 +145,7 @@ describe('lists', () => {
       ],
     });
     const wrong = readList('name,width\nAda,wide', () => 'r');
-    expect(!wrong.ok && `${wrong.problem.found} ${wrong.problem.where}`).toMatch(/"wide".*row 1/);
+    expect(!wrong.ok && wrong.problem.found).toMatch(/^Row 1, width: "wide" is not a length/);
   });
   it('a quotation mark that is not closed is refused with its row', () => {
     const broken = list('name\n"broken, quote\nFinn,2,3\n');
