@@ -22,6 +22,8 @@ export const LIMITS = {
   setSlip: 0.25,
   /** Letters smaller than this share of the middle ones of their list stand out. */
   listOutlier: 0.7,
+  /** Where more than this share of a mark's parts is dropped as small, words go and not only specks. */
+  droppedShare: 0.2,
   /** A straight line on a taper may leave the level by so much at its ends, mm. */
   sag: 1,
 } as const;

@@ -2,6 +2,7 @@ import type { Reading } from '../job';
 import { bendReading } from './readings/bend';
 import { bulbReading, snipsReading } from './readings/bulb';
 import { contrastReading } from './readings/contrast';
+import { droppedReading } from './readings/dropped';
 import { foodReading } from './readings/food';
 import { scatterReading } from './readings/scatter';
 import { seenReading, sizeReading } from './readings/size';
@@ -21,6 +22,7 @@ export const fitReadings = (context: FitContext): Reading[] =>
     seenReading,
     thinReading,
     smallReading,
+    droppedReading,
     contrastReading,
     stickReading,
     waxReading,

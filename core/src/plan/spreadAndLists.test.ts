@@ -167,6 +167,18 @@ describe('a list', () => {
     const cured = applyPatch(set, told(set, 'small:').cures[0]!.patch).document;
     expect(told(cured, 'small:').verdict).toBe('fine');
   });
+  it('a line that is lost because it is dropped as small is told, with the name that loses most', () => {
+    const edits = [{ id: 'd', kind: 'dropSmall', below: 3, fillBelow: 1 }] as const;
+    const line = (id: string, text: string, scale: number) => ({ id, text, face: 'montserrat', scale, spacing: 0 });
+    const mark = (width: number) =>
+      textMark('x', { size: { mode: 'width', width }, edits: [...edits], artwork: { kind: 'text', align: 'centre', lineSpacing: 1.2, lines: [line('a', '{name}', 1), line('b', 'TERN POINT', 0.2)] } }); // prettier-ignore
+    const job = (width: number): Job => ({ ...plateJob(mark(width)), count: 2, list: list([['Maximiliana'], ['Ada']]) });
+    const dropped = (width: number) => plan(job(width)).readings.find((r) => r.id === 'dropped:m');
+    expect(dropped(40)).toMatchObject({ verdict: 'watch', why: expect.stringMatching(/^“(Maximiliana|Ada) · TERN POINT”: /) });
+    expect(dropped(170)?.verdict ?? 'fine').toBe('fine');
+    const kept = { ...job(40), marks: [{ ...mark(40), edits: [] }] };
+    expect(plan(kept).readings.some((r) => r.id === 'dropped:m')).toBe(false);
+  });
   it('is cut once a row, each under its own name', () => {
     const p = plan(named(['Ada', 'Finn', 'Orla']));
     expect(p.layouts[0]!.parts).toHaveLength(3);
