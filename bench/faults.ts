@@ -16,7 +16,7 @@ const usable = (page: Page) => page.getByLabel('Client').waitFor();
 const shown = (page: Page) =>
   page.evaluate(() => ({
     client: document.querySelector<HTMLInputElement>('[aria-label="Client"]')?.value ?? '',
-    kept: document.querySelector('[data-kept]')?.textContent === 'kept',
+    kept: document.querySelector('[data-kept]')?.textContent === 'saved',
   }));
 
 async function open(folder: string): Promise<{ context: BrowserContext; page: Page }> {
@@ -36,7 +36,7 @@ async function editUntil(page: Page, first: number, over: () => boolean, seen: {
     await field.press('Enter');
     await page.waitForFunction((wanted) => {
       const client = document.querySelector<HTMLInputElement>('[aria-label="Client"]');
-      return client?.value === wanted && document.querySelector('[data-kept]')?.textContent === 'kept';
+      return client?.value === wanted && document.querySelector('[data-kept]')?.textContent === 'saved';
     }, `edit ${n}`);
     seen.kept = n;
   }

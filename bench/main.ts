@@ -5,6 +5,7 @@ import { dragFigures } from './drag';
 import { fitFigures } from './fit';
 import { faultFigures } from './faults';
 import { fuzzFigures } from './fuzz';
+import { hasteFigures } from './haste';
 import { importFigures } from './import';
 import { planFigures } from './plan';
 import { startFigures } from './start';
@@ -20,6 +21,7 @@ const parts: [string, () => Figure[] | Promise<Figure[]>][] = [
   ['drag/', dragFigures],
   ['fuzz/', fuzzFigures],
   ['fault/', faultFigures],
+  ['fault/', hasteFigures],
 ];
 const only = values.only ?? '';
 const figures: Figure[] = [];

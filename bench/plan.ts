@@ -73,7 +73,23 @@ export async function planFigures(): Promise<Figure[]> {
     );
   const demo = await timed((i) => planWorkshop(moved(i), shop, events, DEMO_START, faces, demoMemo));
   const cold = await timed(() => planWorkshop(jobs, shop, events, DEMO_START, faces, new Memo()));
+  // three hundred open jobs, each with words of its own
+  const many = Array.from({ length: 300 }, (_, i): Job => {
+    const job = jobs[i % jobs.length]!;
+    const marks = job.marks.map((mark) =>
+      mark.artwork.kind === 'text' && !mark.artwork.lines[0]?.text.includes('{')
+        ? { ...mark, artwork: { ...mark.artwork, lines: mark.artwork.lines.map((l, k) => (k === 0 ? { ...l, text: `Tern ${i}` } : l)) } }
+        : mark,
+    );
+    return { ...job, id: `${job.id}${i}`, marks };
+  });
+  const manyMemo = new Memo();
+  const manyMoved = (i: number) => many.map((job, k) => (k === 7 ? { ...job, marks: job.marks.map((m) => ({ ...m, offset: { x: i, y: 0 } })) } : job)); // prettier-ignore
+  const hundreds = await timed((i) => planWorkshop(manyMoved(i), shop, events, DEMO_START, faces, manyMemo));
+  const closed = await timed((i) => planWorkshop(manyMoved(i).map((job, k) => ({ ...job, closed: k > 9 })), shop, events, DEMO_START, faces, manyMemo)); // prettier-ignore
   return [
+    atMost('plan/300-jobs-without-worker', hundreds, 3000, 'ms'),
+    atMost('plan/10-open-290-closed-without-worker', closed, 100, 'ms'),
     atMost('plan/nudge/60-glyphs', await nudgeInWorker(), 100, 'ms'),
     atMost('plan/nudge/60-glyphs-without-worker', nudged, 100, 'ms'),
     atMost('plan/nudge/demo-without-worker', demo, 100, 'ms'),

@@ -1,5 +1,5 @@
 import AxeBuilder from '@axe-core/playwright';
-import { expect, openBench, test } from './workshop';
+import { expect, openBench, patience, planned, test } from './workshop';
 
 const SCREENS = [
   '/',
@@ -13,7 +13,7 @@ const SCREENS = [
 
 for (const colorScheme of ['light', 'dark'] as const) {
   test(`axe finds nothing serious in ${colorScheme}`, async ({ page }) => {
-    test.setTimeout(180_000);
+    patience(180_000);
     await page.emulateMedia({ colorScheme, reducedMotion: 'reduce' });
     await openBench(page);
     const found: string[] = [];
@@ -23,7 +23,7 @@ for (const colorScheme of ['light', 'dark'] as const) {
     for (const screen of looked) {
       await page.goto(`/#${screen}`);
       await expect(page.getByRole('main')).not.toContainText(/One moment|Working it out|Laying out/);
-      await page.waitForTimeout(150);
+      await planned(page);
       const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21aa']).analyze();
       for (const v of violations.filter((x) => x.impact === 'serious' || x.impact === 'critical'))
         found.push(

@@ -12,14 +12,14 @@ test('a full storage is told at once, the change goes into a file, and is kept w
   await kept(page);
   await page.evaluate(() => ((window as { full?: boolean }).full = true));
   await type(page, 'Client', 'The club house committee');
-  const band = page.getByRole('alert', { name: 'Not kept' });
+  const band = page.getByRole('alert', { name: 'Not saved' });
   await expect(band).toContainText('no room left');
   await expect(band).toContainText('“Name the client”');
   const download = page.waitForEvent('download');
   await band.getByRole('button', { name: 'Save everything as a file' }).click();
   const text = await textOf(await download);
   expect(text).toContain('The club house committee');
-  await expect(page.locator('[data-kept]')).toHaveText('not kept');
+  await expect(page.locator('[data-kept]')).toHaveText('not saved');
   await page.evaluate(() => ((window as { full?: boolean }).full = false));
   await band.getByRole('button', { name: 'Try again' }).click();
   await expect(band).toHaveCount(0);
@@ -116,7 +116,7 @@ test('a first start that cannot be written is told, and the next one begins agai
     };
   });
   await page.goto('/');
-  await expect(page.getByRole('alert', { name: 'Not kept' })).toContainText('Begin with the demo workshop');
+  await expect(page.getByRole('alert', { name: 'Not saved' })).toContainText('Begin with the demo workshop');
   expect(await page.evaluate(() => localStorage.getItem('opened'))).toBeNull();
   await page.evaluate(() => sessionStorage.setItem('room', 'yes'));
   await page.reload();

@@ -4,7 +4,7 @@ import { createServer } from 'node:http';
 import { tmpdir } from 'node:os';
 import { extname, join, normalize, resolve } from 'node:path';
 import type { Page } from '@playwright/test';
-import { expect, test } from './workshop';
+import { expect, patience, test } from './workshop';
 
 const root = resolve(import.meta.dirname, '..');
 const TYPES: Record<string, string> = {
@@ -55,7 +55,7 @@ async function allCached(page: Page) {
 }
 
 test('opens with the server dead, deep links and faces included, and plans and cuts there', async ({ page }) => {
-  test.setTimeout(120_000);
+  patience(120_000);
   const port = 4230;
   const server = spawn(process.execPath, [resolve(root, 'server/dist/main.js')], { env: { ...process.env, PORT: String(port) } });
   const address = `http://127.0.0.1:${port}/`;
@@ -95,7 +95,7 @@ test('opens with the server dead, deep links and faces included, and plans and c
 });
 
 test('works from any static host, and a newer Kolleta is offered, not forced', async ({ page }) => {
-  test.setTimeout(120_000);
+  patience(120_000);
   const folder = mkdtempSync(join(tmpdir(), 'kolleta-host-'));
   cpSync(resolve(root, 'web/dist'), folder, { recursive: true });
   const host = await staticHost(folder);

@@ -1,10 +1,17 @@
 import type { Page } from '@playwright/test';
 import { expect, openBench, openStation, reading, test, textOf, type } from './workshop';
 
+/** So many times as fast as a machine, where the cutter is to be still at work whatever a slow browser takes; and where it is to get done. */
+const SLOWLY = 1.5;
+const QUICKLY = 200;
+
 // one cutter stands at the server: what a test leaves in it is stopped before the next
+let pace: (times: number) => Promise<unknown>;
 test.beforeEach(async ({ request, baseURL }) => {
-  for (const kind of ['plug', 'stop'])
-    await request.post('/api/cutter', { data: { kind }, headers: { origin: new URL(baseURL!).origin } }).catch(() => undefined);
+  const headers = { origin: new URL(baseURL!).origin };
+  for (const kind of ['plug', 'stop']) await request.post('/api/cutter', { data: { kind }, headers }).catch(() => undefined);
+  pace = (times) => request.post('/api/cutter', { data: { kind: 'pace', times }, headers });
+  await pace(SLOWLY);
 });
 
 const panel = (page: Page) => page.getByRole('region', { name: 'The cutter' });
@@ -32,15 +39,20 @@ test('pause, go on, an open lid, stop: what was cut is known, film is counted on
   await openBench(page);
   const had = await leftOf(page, 'White gloss');
   await send(page);
+  await pace(20);
   await expect.poll(() => percent(page)).toBeGreaterThan(12);
+  await pace(SLOWLY);
   await panel(page).getByRole('button', { name: 'Pause' }).click();
   await expect(panel(page)).toContainText('It pauses');
   await panel(page).getByRole('button', { name: 'Go on' }).click();
   await panel(page).getByRole('button', { name: 'Open its lid' }).click();
   await expect(panel(page).getByRole('alert')).toContainText('lid is open');
   const at = await percent(page);
-  await page.waitForTimeout(1200);
+  // however quickly it works, with its lid open it does not
+  await pace(QUICKLY);
+  for (let asked = 0; asked < 3; asked++) await page.waitForResponse('**/api/cutter');
   expect(await percent(page)).toBe(at);
+  await pace(SLOWLY);
   // a reload in the middle loses nothing
   await page.reload();
   await expect(panel(page).getByRole('alert')).toContainText('lid is open');

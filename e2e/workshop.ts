@@ -1,6 +1,18 @@
 import { readFileSync } from 'node:fs';
 import { expect, test as base, type Download, type Page } from '@playwright/test';
 
+/** So many times slower the browser's processor is made, to see that no journey hangs on its pace: `E2E_SLOW=4 npm run e2e`. */
+const SLOW = Number(process.env['E2E_SLOW'] ?? 1);
+
+/** A journey that is long has so many ms, and a slowed one more. */
+export const patience = (ms: number): void => test.setTimeout(ms * (SLOW > 1 ? 3 : 1));
+
+/** Slows a page's processor. */
+export async function slowed(page: Page, rate: number): Promise<void> {
+  const session = await page.context().newCDPSession(page);
+  await session.send('Emulation.setCPUThrottlingRate', { rate });
+}
+
 /** A page on which every error is a failure and no request leaves the machine. */
 export const test = base.extend<{ page: Page; tolerated: RegExp }>({
   /** Messages of the console that a test brings about on purpose. */
@@ -14,6 +26,10 @@ export const test = base.extend<{ page: Page; tolerated: RegExp }>({
     page.on('request', (request) => {
       if (!/^(http:\/\/127\.0\.0\.1|blob:|data:)/.test(request.url())) errors.push(`a request left the machine: ${request.url()}`);
     });
+    if (SLOW > 1) {
+      await slowed(page, SLOW);
+      page.context().on('page', (other) => void slowed(other, SLOW).catch(() => undefined));
+    }
     await use(page);
     expect(errors.filter((error) => !tolerated.test(error))).toEqual([]);
   },
@@ -21,7 +37,13 @@ export const test = base.extend<{ page: Page; tolerated: RegExp }>({
 export { expect };
 
 /** Waits until every change on the screen is on the disk. */
-export const kept = (page: Page) => expect(page.locator('[data-kept]')).toHaveText('kept');
+export const kept = (page: Page) => expect(page.locator('[data-kept]')).toHaveText('saved');
+
+/** Waits until the plan is that of everything that was changed. */
+export const planned = async (page: Page): Promise<void> => {
+  await kept(page);
+  await expect(page.locator('[data-plan=fresh]')).toBeAttached();
+};
 
 /** Opens the Bench with the demo workshop and waits until it can be used. */
 export async function openBench(page: Page): Promise<void> {

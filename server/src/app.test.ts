@@ -39,6 +39,21 @@ describe('the server', () => {
       const answer = await get(path);
       expect(answer.status).toBe(404);
       expect(await answer.text()).not.toContain('Kolleta');
+      // it may be there after the next build
+      expect(answer.headers.get('cache-control')).toBe('no-store');
     },
   );
+  it.each(['evil.example', 'evil.example:4173', '127.0.0.1.evil.example', 'localhost.evil.example', '0.0.0.0', ''])(
+    'a page that makes the name “%s” point here is not answered',
+    async (host) => {
+      for (const path of ['/', '/assets/a-1234.js', '/api/cutter']) {
+        const answer = await app.request(`http://127.0.0.1${path}`, { headers: { host } });
+        expect(answer.status).toBe(421);
+        expect(await answer.text()).not.toContain('<title>');
+      }
+    },
+  );
+  it.each(['127.0.0.1:4173', 'localhost', 'LOCALHOST:80', '[::1]:4173'])('it answers to its own name %s', async (host) => {
+    expect((await app.request('http://127.0.0.1/', { headers: { host } })).status).toBe(200);
+  });
 });

@@ -10,6 +10,7 @@ import { DEMO_START, demoWorkshop } from '../../core/test/sampleJobs';
 import type { JobChange } from '../src/storage/editJob';
 import { WorkshopContext } from '../src/storage/useWorkshop';
 import type { StationProps } from '../src/stations/job/station';
+import { SettlingContext, type SettledPlan } from '../src/workers/settled';
 import { PlanContext } from '../src/workers/usePlan';
 
 type View = (props: StationProps & { station: StationId }) => React.ReactNode;
@@ -20,12 +21,13 @@ const faces = shippedFaces();
 export function liveStation(View: View, station: StationId, id: string, begin: (job: Job) => Job = (job) => job) {
   const demo: Workshop = demoWorkshop();
   const memo = new Memo();
-  const state: { job: Job; labels: string[] } = { job: begin(demo.jobs.find((j) => j.id === id)!), labels: [] };
+  const state: { job: Job; labels: string[]; settled?: SettledPlan } = { job: begin(demo.jobs.find((j) => j.id === id)!), labels: [] };
   function Live() {
     const [job, setJob] = useState(state.job);
     const [mark, chooseMark] = useState(job.marks[0]?.id);
     // a first look is enough for words: readings of thin parts take longest
-    const plan = planWorkshop([job], demo.shop, [], DEMO_START, faces, memo, 'quick');
+    const plan = planWorkshop([job], demo.shop, [], DEMO_START, faces, memo, { effort: 'quick' });
+    state.settled = { plan, state: { shop: demo.shop, jobs: [job], events: [], isDemo: true, saves: 0 } };
     const edit = (change: JobChange, label: string) => {
       const patch = typeof change === 'function' ? change(state.job) : change;
       const next = applyPatch(state.job, patch).document;
@@ -42,6 +44,7 @@ export function liveStation(View: View, station: StationId, id: string, begin: (
           plan={plan.jobs.get(id)!}
           shop={demo.shop}
           edit={edit}
+          fix={(_, cure) => edit(() => cure.patch, cure.label)}
           mark={job.marks.find((m) => m.id === mark) ?? job.marks[0]}
           chooseMark={chooseMark}
           station={station}
@@ -52,9 +55,11 @@ export function liveStation(View: View, station: StationId, id: string, begin: (
   render(
     <MemoryRouter>
       <QueryClientProvider client={new QueryClient()}>
-        <WorkshopContext.Provider value={{ shop: demo.shop, jobs: demo.jobs, events: demo.events, isDemo: true }}>
-          <Live />
-        </WorkshopContext.Provider>
+        <SettlingContext.Provider value={{ fresh: true, settled: () => Promise.resolve(state.settled!) }}>
+          <WorkshopContext.Provider value={{ shop: demo.shop, jobs: demo.jobs, events: demo.events, isDemo: true, saves: 0 }}>
+            <Live />
+          </WorkshopContext.Provider>
+        </SettlingContext.Provider>
       </QueryClientProvider>
     </MemoryRouter>,
   );

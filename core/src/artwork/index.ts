@@ -4,6 +4,7 @@ export * from './edit/plate';
 export * from './edit/scatter';
 export * from './import/importDxf';
 export * from './import/importSvg';
+export * from './import/lighten';
 export { squared, type Colour, type Picture } from './import/palette';
 export * from './import/tracePicture';
 export * from './import/colour';

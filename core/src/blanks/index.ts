@@ -10,3 +10,6 @@ export * from './unroll/taper';
 export * from './unroll/bulb';
 export * from './outlineUnder';
 export * from './straighten';
+export * from './checkShape';
+export * from './reshape';
+export * from './takenFor';

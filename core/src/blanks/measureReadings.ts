@@ -1,7 +1,8 @@
 import { LIMITS } from '../facts';
 import { formatLength, SAME_MM, type LengthSystem } from '../units';
 import { boxHeight, boxWidth } from '../geometry';
-import type { Piece, Reading, Zone } from '../job';
+import { setAt, type Piece, type Reading, type Zone } from '../job';
+import { checkShape } from './checkShape';
 import { wallOf } from './wall';
 import { usableOf, usualBreathing } from './zone';
 
@@ -21,6 +22,19 @@ export function measureReadings(piece: Piece, zones: readonly Zone[], system: Le
 /** What else the measuring leaves to mind: sizes by eye, sets that differ. */
 function careReadings(piece: Piece, system: LengthSystem): Reading[] {
   const readings: Reading[] = [];
+  const shape = checkShape(piece.shape);
+  if (!shape.ok)
+    readings.push({
+      id: 'shape:piece',
+      station: 'measure',
+      title: 'Shape of the piece',
+      verdict: 'stop',
+      value: 'cannot be',
+      limit: shape.problem.expected,
+      why: shape.problem.found,
+      cures: [],
+      advice: shape.problem.wayOut,
+    });
   if (piece.byEye)
     readings.push({
       id: 'eye:piece',
@@ -126,7 +140,7 @@ function edgeReading(piece: Piece, zone: Zone, system: LengthSystem): Reading | 
     cures: [
       {
         label: 'Keep the zone on the piece',
-        patch: [{ op: 'set', path: ['zones', zone.id], value: { ...zone, x, y, width, height } }],
+        patch: Object.entries({ x, y, width, height }).flatMap(([field, mm]) => setAt(['zones', zone.id, field], mm)),
       },
     ],
   };

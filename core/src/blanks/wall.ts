@@ -26,15 +26,15 @@ export const wallBox = (shape: Shape): Box => {
 export const wallRegion = (shape: Shape): Region => outlineRegion(shape.kind === 'flat' ? shape.outline : undefined, wallBox(shape));
 
 /** The least and greatest measure of a piece that film is put on, mm. */
-const LEAST = 5;
-const MOST = 5000;
+export const LEAST_PIECE = 5;
+export const MOST_PIECE = 5000;
 
 /** Whether a measure can be a piece's. */
 export function checkMeasure(mm: number, where: string): Result<number> {
-  if (!Number.isFinite(mm) || mm < LEAST || mm > MOST) {
+  if (!Number.isFinite(mm) || mm < LEAST_PIECE || mm > MOST_PIECE) {
     return refused(
       `${where} of ${Number.isFinite(mm) ? `${Math.round(mm * 10) / 10} mm` : 'that size'} is no piece that film is put on.`,
-      `${LEAST} mm to ${MOST / 1000} m`,
+      `${LEAST_PIECE} mm to ${MOST_PIECE / 1000} m`,
       where,
       'Measure again, and check the unit.',
     );

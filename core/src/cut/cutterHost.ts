@@ -1,7 +1,12 @@
 import { orderCutter, reportOf, switchedOn, type CutterMachine, type CutterOrder, type CutterReport, type CutterState } from './cutter';
 
 /** What may be asked of a simulated cutter: an order for the machine, or its cable pulled and put back. */
-export type HostOrder = CutterOrder | { readonly kind: 'unplug' } | { readonly kind: 'plug' };
+export type HostOrder =
+  | CutterOrder
+  | { readonly kind: 'unplug' }
+  | { readonly kind: 'plug' }
+  /** How many times faster than a machine it works from now on. */
+  | { readonly kind: 'pace'; readonly times: number };
 
 /** A cutter behind a cable. */
 export interface CutterHost {
@@ -19,18 +24,20 @@ const FIRST: CutterMachine = { rollFed: true, step: 0.025, origin: { x: 0, y: 0 
  * @param pace how many times faster than a machine it works: a demonstration need not take an hour
  */
 export function cutterHost(clock: () => number, pace: number): CutterHost {
+  let times = pace;
   let state: CutterState = switchedOn(FIRST);
   let last = clock();
   let plugged = true;
   const pass = () => {
     const at = clock();
-    state = orderCutter(state, { kind: 'time', ms: Math.max(0, at - last) * pace });
+    state = orderCutter(state, { kind: 'time', ms: Math.max(0, at - last) * times });
     last = at;
   };
   return {
     order(order) {
       pass();
-      if (order.kind === 'plug' || order.kind === 'unplug') plugged = order.kind === 'plug';
+      if (order.kind === 'pace') times = order.times;
+      else if (order.kind === 'plug' || order.kind === 'unplug') plugged = order.kind === 'plug';
       else if (plugged) state = orderCutter(state, order);
       return plugged ? reportOf(state) : undefined;
     },

@@ -20,20 +20,31 @@ export function simplifyRing(ring: Ring, tolerance: number): Ring {
   const second = far(ring[first]!);
   const turned = [...ring.slice(first), ...ring.slice(0, first), ring[first]!];
   const half = (second - first + ring.length) % ring.length;
-  const keep = new Uint8Array(turned.length);
-  keep[0] = keep[half] = keep[turned.length - 1] = 1;
-  const stack: [number, number][] = [
-    [0, half],
-    [half, turned.length - 1],
-  ];
+  const kept = keptOf(turned, tolerance, [0, half, turned.length - 1]).slice(0, -1);
+  return kept.length >= 3 ? kept : ring;
+}
+
+/**
+ * A way from its first point to its last with fewer points, by the same method.
+ *
+ * @param tolerance as for a ring
+ */
+export const simplifyWay = (way: readonly Point[], tolerance: number): readonly Point[] =>
+  way.length <= 2 || tolerance <= 0 ? way : keptOf(way, tolerance, [0, way.length - 1]);
+
+/** Points that are needed, between fixed places in their order. */
+function keptOf(way: readonly Point[], tolerance: number, fixed: readonly number[]): Point[] {
+  const keep = new Uint8Array(way.length);
+  for (const index of fixed) keep[index] = 1;
+  const stack = fixed.slice(1).map((end, i): [number, number] => [fixed[i]!, end]);
   while (stack.length > 0) {
     const [a, b] = stack.pop()!;
-    const [ax, ay] = turned[a]!;
-    const [dx, dy] = [turned[b]![0] - ax, turned[b]![1] - ay];
+    const [ax, ay] = way[a]!;
+    const [dx, dy] = [way[b]![0] - ax, way[b]![1] - ay];
     const length = Math.hypot(dx, dy);
     let [most, index] = [tolerance, -1];
     for (let i = a + 1; i < b; i++) {
-      const [px, py] = [turned[i]![0] - ax, turned[i]![1] - ay];
+      const [px, py] = [way[i]![0] - ax, way[i]![1] - ay];
       const along = length > 0 ? (px * dx + py * dy) / (length * length) : 0;
       const t = Math.max(0, Math.min(1, along));
       const off = Math.hypot(px - t * dx, py - t * dy);
@@ -44,6 +55,5 @@ export function simplifyRing(ring: Ring, tolerance: number): Ring {
       stack.push([a, index], [index, b]);
     }
   }
-  const kept = turned.slice(0, -1).filter((_, i) => keep[i]);
-  return kept.length >= 3 ? kept : ring;
+  return way.filter((_, i) => keep[i]);
 }

@@ -1,4 +1,5 @@
 export * from './event';
+export * from './guarded';
 export * from './ids';
 export * from './job';
 export * from './patch';

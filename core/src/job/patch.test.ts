@@ -1,7 +1,9 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import { standing, type WorkEvent } from './event';
-import { applyPatch, type Patch } from './patch';
+import { applyPatch, GoneFromDocument, removeAt, setAt, valueAt, type Patch } from './patch';
+import { stillHolds, withSight } from './reading';
+import type { Job } from './job';
 
 const document = {
   name: 'a',
@@ -53,6 +55,51 @@ describe('patches', () => {
       id: 'y',
       n: 9,
     });
+  });
+});
+
+describe('changes of single fields', () => {
+  const field = fc.constantFrom(['name'], ['list', 'x', 'n'], ['list', 'y', 'n'], ['deep', 'here', 'value'], ['deep', 'here', 'new']);
+  it('of two fields both stand, in whichever order they come', () => {
+    fc.assert(
+      fc.property(field, field, fc.integer(), fc.string(), (one, other, a, b) => {
+        fc.pre(one.join() !== other.join());
+        const both = applyPatch(document, [...setAt(one, a), ...setAt(other, b)]).document;
+        expect([valueAt(both, one), valueAt(both, other)]).toEqual([a, b]);
+        expect(applyPatch(document, [...setAt(other, b), ...setAt(one, a)]).document).toEqual(both);
+      }),
+    );
+  });
+  it('of something that was taken away say so', () => {
+    const without = applyPatch(document, removeAt(['list', 'y'])).document;
+    expect(() => applyPatch(without, setAt(['list', 'y', 'n'], 3))).toThrow(GoneFromDocument);
+  });
+  it('the first thing of a list begins it, another one may be put before all others, and both are taken back', () => {
+    const thing = { id: 'a', n: 0 };
+    const begun = applyPatch(document, setAt(['deep', 'things', 'a'], thing));
+    expect(valueAt(begun.document, ['deep', 'things'])).toEqual([thing]);
+    expect(applyPatch(begun.document, begun.inverse).document).toEqual(document);
+    const first = applyPatch(document, [{ op: 'set', path: ['list', 'a'], value: thing, first: true }]);
+    expect(first.document.list.map(({ id }) => id)).toEqual(['a', 'x', 'y', 'z']);
+    expect(applyPatch(first.document, first.inverse).document).toEqual(document);
+  });
+  it('what every object inherits is not in a document', () => {
+    for (const name of ['toString', 'constructor', '__proto__']) {
+      expect(valueAt(document, ['deep', name])).toBeUndefined();
+      expect(() => applyPatch(document, setAt(['deep', name, 'polluted'], 1))).toThrow(GoneFromDocument);
+    }
+    expect(({} as { polluted?: number }).polluted).toBeUndefined();
+  });
+});
+
+describe('a cure', () => {
+  const job = { name: 'a', marks: [{ id: 'm', size: { mode: 'largest' }, edits: [] }] } as unknown as Job;
+  const cure = withSight({ label: 'x', patch: setAt(['marks', 'm', 'size'], { mode: 'width', width: 9 }) }, job);
+  it('holds while the fields that it changes are as it saw them, whatever else has changed', () => {
+    expect(stillHolds(cure, applyPatch(job, setAt(['name'], 'b')).document)).toBe(true);
+    expect(stillHolds(cure, structuredClone(job))).toBe(true);
+    expect(stillHolds(cure, applyPatch(job, setAt(['marks', 'm', 'size'], { mode: 'width', width: 5 })).document)).toBe(false);
+    expect(stillHolds(cure, applyPatch(job, removeAt(['marks', 'm'])).document)).toBe(false);
   });
 });
 

@@ -1,4 +1,5 @@
-import type { Patch } from './patch';
+import type { Job } from './job';
+import { valueAt, type Patch, type Step } from './patch';
 
 export type StationId = 'measure' | 'draw' | 'fit' | 'cut' | 'weed' | 'tape' | 'prepare' | 'place' | 'paint' | 'cure' | 'log';
 export type Verdict = 'fine' | 'watch' | 'stop';
@@ -7,7 +8,20 @@ export type Verdict = 'fine' | 'watch' | 'stop';
 export interface Cure {
   label: string;
   patch: Patch;
+  /** What stood in the fields that it changes when it was worked out. */
+  saw?: readonly { path: readonly Step[]; value: unknown }[];
 }
+
+/** A cure that knows what it saw in the fields that it changes. */
+export const withSight = (cure: Cure, job: Job): Cure => ({
+  ...cure,
+  saw: cure.patch.map(({ path }) => ({ path, value: valueAt(job, path) })),
+});
+
+const same = (a: unknown, b: unknown): boolean => a === b || JSON.stringify(a) === JSON.stringify(b);
+
+/** Whether the fields that a cure changes still hold what it saw there; otherwise it has to be worked out anew. */
+export const stillHolds = (cure: Cure, job: Job): boolean => (cure.saw ?? []).every(({ path, value }) => same(valueAt(job, path), value));
 
 /** A computed result with its verdict. */
 export interface Reading {

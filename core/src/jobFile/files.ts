@@ -1,5 +1,6 @@
 import type { Job, Shop, WorkEvent } from '../job';
 import { good, refused, type Problem, type Result } from '../units';
+import { jobFault, logFault, shopFault, type Fault } from './soundJob';
 import { jobFile, workshopFile } from './generated/validators';
 
 /** The version that this Kolleta writes. */
@@ -15,7 +16,8 @@ export interface Workshop {
   events: WorkEvent[];
 }
 
-const iso = (at: number) => new Date(at).toISOString();
+/** A moment as text; one that never was is the first of all, so that everything else can be saved. */
+const iso = (at: number) => new Date(Number.isFinite(at) && Math.abs(at) <= 8.64e15 ? at : 0).toISOString();
 const instant = (text: string) => Date.parse(text);
 
 type Filed<T, K extends keyof T> = Omit<T, K> & { [key in K]: T[key] extends number ? string : string | undefined };
@@ -25,7 +27,7 @@ function fileJob(job: Job): Filed<Job, 'createdAt' | 'deadline'> {
   return {
     ...rest,
     createdAt: iso(job.createdAt),
-    ...(deadline === undefined ? {} : { deadline: iso(deadline) }),
+    ...(deadline === undefined || !Number.isFinite(deadline) ? {} : { deadline: iso(deadline) }),
   } as Filed<Job, 'createdAt' | 'deadline'>;
 }
 
@@ -101,14 +103,8 @@ function faultOf(validate: typeof jobFile, name: string): { ok: false; problem: 
   );
 }
 
-/** References that a schema cannot check. */
-function danglingIn(job: Job): string | undefined {
-  const zones = new Set(job.zones.map((zone) => zone.id));
-  const i = job.marks.findIndex((mark) => !zones.has(mark.zone));
-  if (i >= 0) return `/marks/${i}/zone`;
-  const ids = [...job.zones, ...job.marks].map((thing) => thing.id);
-  return new Set(ids).size === ids.length ? undefined : '/marks';
-}
+const refusedAt = (name: string, root: string, { path, found, expected }: Fault): { ok: false; problem: Problem } =>
+  refused(`"${name}" holds ${found}, at ${root}${path}.`, expected, `${name} ${root}${path}`, AGAIN);
 
 /**
  * Reads a job file.
@@ -122,19 +118,18 @@ export function readJobFile(text: string, name: string): Result<Job> {
     return refused(`"${name}" is a whole workshop, not one job.`, 'a job file', name, 'Open it under “Workshop file” instead.');
   if (!jobFile(opened.value.data)) return faultOf(jobFile, name);
   const job = unfileJob((opened.value.data as { job: Parameters<typeof unfileJob>[0] }).job);
-  const dangling = danglingIn(job);
-  return dangling
-    ? refused(
-        `"${name}" points to something that it does not hold, at /job${dangling}.`,
-        'a zone of the same job',
-        `${name} /job${dangling}`,
-        AGAIN,
-      )
-    : good(job);
+  const fault = jobFault(job);
+  return fault ? refusedAt(name, '/job', fault) : good(job);
 }
 
-/** Reads a workshop file; a problem naming the place when it does not fit. */
-export function readWorkshopFile(text: string, name: string): Result<Workshop> {
+/** A workshop as it was read, with the jobs that could not be taken. */
+export interface ReadWorkshop extends Workshop {
+  /** Jobs that cannot be planned, by name, and why; everything else was taken. */
+  leftOut?: { name: string; why: string }[];
+}
+
+/** Reads a workshop file; a problem naming the place when it does not fit. A job that cannot be planned is left out and named. */
+export function readWorkshopFile(text: string, name: string): Result<ReadWorkshop> {
   const opened = open(text, name);
   if (!opened.ok) return opened;
   if (opened.value.kind !== 'workshop')
@@ -145,17 +140,17 @@ export function readWorkshopFile(text: string, name: string): Result<Workshop> {
     jobs: Parameters<typeof unfileJob>[0][];
     events: (Omit<WorkEvent, 'at'> & { at: string })[];
   };
-  const jobs = data.jobs.map(unfileJob);
-  for (const [i, job] of jobs.entries()) {
-    const dangling = danglingIn(job);
-    if (dangling)
-      return refused(
-        `"${name}" points to something that it does not hold, at /jobs/${i}${dangling}.`,
-        'a zone of the same job',
-        `${name} /jobs/${i}${dangling}`,
-        AGAIN,
-      );
-  }
+  const all = data.jobs.map(unfileJob);
+  const ids = new Set<string>();
+  const leftOut: { name: string; why: string }[] = [];
+  const jobs = all.filter((job, i) => {
+    const fault = jobFault(job) ?? (ids.has(job.id) ? { path: '/id', found: 'an id that another job has', expected: '' } : undefined);
+    ids.add(job.id);
+    if (fault) leftOut.push({ name: job.name || job.id, why: `${fault.found}, at /jobs/${i}${fault.path}` });
+    return !fault;
+  });
+  const fault = shopFault(data.shop);
+  if (fault) return refusedAt(name, '/shop', fault);
   try {
     new Intl.DateTimeFormat('en', { timeZone: data.shop.hours.zone });
   } catch {
@@ -166,9 +161,8 @@ export function readWorkshopFile(text: string, name: string): Result<Workshop> {
       AGAIN,
     );
   }
-  return good({
-    shop: data.shop,
-    jobs,
-    events: data.events.map((event) => ({ ...event, at: instant(event.at) }) as WorkEvent),
-  });
+  const events = data.events.map((event) => ({ ...event, at: instant(event.at) }) as WorkEvent);
+  const wrong = logFault(events);
+  if (wrong) return refusedAt(name, '/events', wrong);
+  return good({ shop: data.shop, jobs, events, ...(leftOut.length > 0 ? { leftOut } : {}) });
 }

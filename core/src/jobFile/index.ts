@@ -1,2 +1,3 @@
 export * from './files';
+export * from './soundJob';
 export * from './compareWorkshops';

@@ -1,1 +1,2 @@
 export * from './record';
+export * from './noting';

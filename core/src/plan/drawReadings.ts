@@ -1,6 +1,6 @@
 import { findGlyph, unknownColumns, withoutColumns, type Faces } from '../artwork';
 import { FILM_KINDS } from '../facts';
-import { setAt, type Job, type Reading, type Shop } from '../job';
+import { removeAt, setAt, type Job, type Reading, type Shop } from '../job';
 import type { FittingWork } from './planMark';
 
 /** What drawing tells: missing letters, things left out of a drawing, nothing to cut, film that does not suit. */
@@ -15,12 +15,10 @@ export function drawReadings(work: FittingWork, job: Job, shop: Shop, faces: Fac
       return face !== undefined && findGlyph(face, character) !== undefined;
     };
     const other = [...faces.keys()].find((face) => missing.every((character) => has(face, character)));
-    const stripped = lines.map((line) => ({
-      ...line,
-      text: [...line.text].filter((c) => !missing.includes(c)).join(''),
-    }));
-    const left = stripped.some((line) => line.text.trim() !== '');
-    const setLines = (value: typeof lines) => [{ op: 'set' as const, path: ['marks', mark.id, 'artwork', 'lines'], value }];
+    const lacking = lines.filter((line) => [...line.text].some((c) => missing.includes(c)));
+    const stripped = (text: string) => [...text].filter((c) => !missing.includes(c)).join('');
+    const left = lines.some((line) => stripped(line.text).trim() !== '');
+    const of = (line: string, field: 'face' | 'text') => ['marks', mark.id, 'artwork', 'lines', line, field];
     readings.push({
       id: `glyphs:${mark.id}`,
       station: 'draw',
@@ -34,16 +32,11 @@ export function drawReadings(work: FittingWork, job: Job, shop: Shop, faces: Fac
           ? [
               {
                 label: 'Use a face that has them',
-                patch: setLines(
-                  lines.map((line) => ({
-                    ...line,
-                    face: [...line.text].some((c) => missing.includes(c)) ? other : line.face,
-                  })),
-                ),
+                patch: lacking.flatMap((line) => setAt(of(line.id, 'face'), other)),
               },
             ]
           : []),
-        ...(left ? [{ label: 'Leave them out', patch: setLines(stripped) }] : []),
+        ...(left ? [{ label: 'Leave them out', patch: lacking.flatMap((line) => setAt(of(line.id, 'text'), stripped(line.text))) }] : []),
       ],
       advice: left ? undefined : 'Type other words, or bring the mark as an SVG drawing.',
     });
@@ -59,6 +52,23 @@ export function drawReadings(work: FittingWork, job: Job, shop: Shop, faces: Fac
       why: 'The mark has no outline.',
       cures: [],
       advice: 'Type a word, or drop an SVG drawing on the piece.',
+    });
+  }
+  const drops = mark.edits.filter((edit) => edit.kind === 'dropSmall');
+  if (work.drawn.layers.length > 0 && work.shaped.every((layer) => layer.region.length === 0)) {
+    readings.push({
+      id: `empty:${mark.id}`,
+      station: 'draw',
+      verdict: 'stop',
+      title: `Nothing is left to cut${label}`,
+      value: 'nothing left',
+      limit: 'a word or a drawing',
+      why: drops.length > 0 ? 'Every part of it is so small that it is dropped.' : 'What is wanted of it takes all of it away.',
+      cures:
+        drops.length > 0
+          ? [{ label: 'Drop no small parts', patch: drops.flatMap((edit) => removeAt(['marks', mark.id, 'edits', edit.id])) }]
+          : [],
+      advice: drops.length > 0 ? undefined : 'Take a change away in Draw, or make the mark larger.',
     });
   }
   if (mark.artwork.kind === 'drawing' && mark.artwork.leftOut.length > 0) {

@@ -29,7 +29,7 @@ import {
 } from '../tape';
 import { TECHNIQUES } from '../facts';
 import { formatLength } from '../units';
-import type { Film, Id, Job, Mark, Reading, Shop } from '../job';
+import { guarded, type Film, type Id, type Job, type Mark, type Reading, type Shop } from '../job';
 import { recipeFor, type Recipe, type RecipeLayer } from '../finish';
 import type { MarkPlan } from './planMark';
 import { identityOf, keyOf, type Memo } from './memo';
@@ -202,7 +202,9 @@ export function planLayers(job: Job, marks: readonly MarkPlan[], shop: Shop): { 
       const { film } = inspection;
       const window = gripWindow(transferOf(job, film));
       const choice = chooseTape(shop.tapes, window, film.finish);
-      readings.push(gripReading(job, mark, film, shop.tapes, shop.films));
+      readings.push(
+        ...guarded('tape', 'grip', `${mark.id}:${film.id}`, 'Tape', () => [gripReading(job, mark, film, shop.tapes, shop.films)]),
+      );
       return {
         mark: mark.id,
         markName: mark.name,

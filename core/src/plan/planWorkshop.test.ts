@@ -235,7 +235,7 @@ describe('the demo workshop', () => {
 
 describe('a quick first plan', () => {
   it('tells nearly the same as the whole one, but for thin parts, and lays out the same day', () => {
-    const quick = planWorkshop(demo.jobs, demo.shop, demo.events, DEMO_START, faces, new Memo(), 'quick');
+    const quick = planWorkshop(demo.jobs, demo.shop, demo.events, DEMO_START, faces, new Memo(), { effort: 'quick' });
     const whole = plan(demo.jobs, demo.events);
     expect(quick.complete).toBe(false);
     expect(whole.complete).toBe(true);

@@ -73,3 +73,29 @@ export function freeOf(windows: readonly Window[], busy: readonly Window[]): Win
   }
   return free;
 }
+
+/** The first of windows, sorted and apart, that ends after a moment. */
+export function firstEndingAfter(windows: readonly Window[], at: number): number {
+  let [low, high] = [0, windows.length];
+  while (low < high) {
+    const mid = (low + high) >> 1;
+    if (windows[mid]!.end > at) high = mid;
+    else low = mid + 1;
+  }
+  return low;
+}
+
+/** Free spans left when a few more are taken out: the same as `freeOf`, without looking at all of them again. */
+export function takeOut(free: readonly Window[], spans: readonly Window[]): readonly Window[] {
+  let left = free;
+  for (const { start, end } of spans) {
+    const first = firstEndingAfter(left, start);
+    let next = first;
+    while (next < left.length && left[next]!.start < end) next += 1;
+    if (next === first) continue;
+    const [a, b] = [left[first]!, left[next - 1]!];
+    const kept = [...(a.start < start ? [{ start: a.start, end: start }] : []), ...(b.end > end ? [{ start: end, end: b.end }] : [])];
+    left = left.toSpliced(first, next - first, ...kept);
+  }
+  return left;
+}

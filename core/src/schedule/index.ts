@@ -2,3 +2,4 @@ export * from './calendar';
 export * from './placeSteps';
 export * from './scheduleReadings';
 export * from './solve';
+export * from './waitsOpen';

@@ -2,7 +2,7 @@ import { MINUTE_MS } from '../units';
 import type { WorkStep } from '../finish';
 import type { StepId } from '../job';
 import type { Window } from './calendar';
-import { freeOf } from './calendar';
+import { firstEndingAfter, takeOut } from './calendar';
 
 /** Starts fall on whole fives of minutes. */
 export const GRAIN_MS = 5 * MINUTE_MS;
@@ -37,18 +37,18 @@ const ceilTo = (time: number, grain: number) => Math.ceil(time / grain) * grain;
 /** The earliest spans of free time for a step; undefined when the calendar ends first. */
 function findSpans(free: readonly Window[], from: number, minutes: number, mayPause: boolean): Window[] | undefined {
   const need = Math.max(1, minutes) * MINUTE_MS;
-  const longest = free.reduce((most, window) => Math.max(most, window.end - window.start), 0);
-  const pause = mayPause || need > longest;
+  const never = !free.some((window) => window.end - window.start >= need);
+  const pause = mayPause || never;
   let spans: Window[] = [];
   let left = need;
-  for (const window of free) {
-    if (window.end <= from) continue;
+  for (let i = firstEndingAfter(free, from); i < free.length; i++) {
+    const window = free[i]!;
     const start = window.start >= from ? window.start : Math.min(window.end, ceilTo(from, GRAIN_MS));
     const room = window.end - start;
     if (room <= 0) continue;
     // a step that may pause still begins where it fits whole, unless it never would
     if (room >= left) return [...spans, { start, end: start + left }];
-    if (pause && (need > longest || room >= need / 3) && room >= Math.min(need, 10 * MINUTE_MS)) {
+    if (pause && (never || room >= need / 3) && room >= Math.min(need, 10 * MINUTE_MS)) {
       spans = [...spans, { start, end: window.end }];
       left -= room;
     } else if (spans.length > 0 && pause) {
@@ -64,8 +64,7 @@ function findSpans(free: readonly Window[], from: number, minutes: number, mayPa
  * another, the other is put off until both fit.
  *
  * @param steps in an order in which each comes after those it waits for
- * @param windows working time from now on
- * @param busy taken by other jobs
+ * @param free working time from now on that other jobs leave, sorted and apart
  * @param from nothing begins before, UTC ms
  * @param facts what has begun or is done
  * @param now a step that runs ends no sooner than now
@@ -73,13 +72,11 @@ function findSpans(free: readonly Window[], from: number, minutes: number, mayPa
  */
 export function placeSteps(
   steps: readonly WorkStep[],
-  windows: readonly Window[],
-  busy: readonly Window[],
+  free: readonly Window[],
   from: number,
   facts: ReadonlyMap<StepId, StepFact>,
   now: number,
 ): Placement | undefined {
-  const free = freeOf(windows, busy);
   const notBefore = new Map<StepId, number>();
   const given = new Set<string>();
   const puts = new Map<string, number>();
@@ -104,7 +101,7 @@ export function placeSteps(
           spans: [{ start: fact.startedAt, end }],
           state: 'running',
         });
-        left = freeOf(left, [{ start: fact.startedAt, end }]);
+        left = takeOut(left, [{ start: fact.startedAt, end }]);
         continue;
       }
       const earliest = step.after.reduce(
@@ -136,7 +133,7 @@ export function placeSteps(
       }
       if (again) break;
       placed.set(step.id, { step, start, end: spans.at(-1)!.end, spans, state: 'waiting' });
-      left = freeOf(left, spans);
+      left = takeOut(left, spans);
     }
     if (!again) return { steps: [...placed.values()], broken };
   }

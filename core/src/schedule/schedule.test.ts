@@ -2,7 +2,7 @@ import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import type { WorkStep } from '../finish';
 import type { Hours } from '../job';
-import { freeOf, workingWindows } from './calendar';
+import { firstEndingAfter, freeOf, takeOut, workingWindows } from './calendar';
 import { brokenWaits, placeSteps } from './placeSteps';
 import { formatMoment } from './scheduleReadings';
 import { solveSchedule, type JobToPlace } from './solve';
@@ -34,7 +34,7 @@ const step = (id: string, hands: number, after: WorkStep['after'] = [], mayPause
   mayPause,
 });
 const none = new Map<string, never>();
-const place = (steps: WorkStep[], from = NOW) => placeSteps(steps, windows, [], from, none, NOW)!;
+const place = (steps: WorkStep[], from = NOW) => placeSteps(steps, windows, from, none, NOW)!;
 const todo = (job: string, steps: WorkStep[], deadline?: number): JobToPlace => ({
   job,
   name: job,
@@ -43,6 +43,30 @@ const todo = (job: string, steps: WorkStep[], deadline?: number): JobToPlace => 
   steps: steps.map((s) => ({ ...s, job })),
   care: [],
   ...(deadline === undefined ? {} : { deadline }),
+});
+
+describe('free time', () => {
+  const span = fc.tuple(fc.integer({ min: -50, max: 900 }), fc.integer({ min: 0, max: 200 })).map(([start, length]) => ({ start, end: start + length })); // prettier-ignore
+  const days = [{ start: 0, end: 100 }, { start: 100, end: 220 }, { start: 300, end: 301 }, { start: 400, end: 800 }]; // prettier-ignore
+  it('left when spans are taken out one by one is that left when all are taken out together', () => {
+    fc.assert(
+      fc.property(fc.array(span, { maxLength: 8 }), (busy) => {
+        const step = busy.reduce<readonly { start: number; end: number }[]>((free, one) => takeOut(free, [one]), days);
+        // a moment of no length parts a window in either
+        expect(step).toEqual(takeOut(days, busy));
+        const apart = busy.filter(({ start, end }) => end > start);
+        expect(takeOut(days, apart)).toEqual(freeOf(days, apart));
+      }),
+    );
+  });
+  it('is found from a moment on without looking through what is before', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: -10, max: 900 }), (at) => {
+        const found = days.findIndex(({ end }) => end > at);
+        expect(firstEndingAfter(days, at)).toBe(found < 0 ? days.length : found);
+      }),
+    );
+  });
 });
 
 describe('working hours', () => {
@@ -164,7 +188,7 @@ describe('solving for the workshop', () => {
     const deadline = Date.parse('2026-12-03T12:30:00Z');
     const job = solveSchedule([todo('a', steps, deadline)], windows, none, NOW).jobs.get('a')!;
     expect(formatMoment(job.latestStart!, 'Europe/Dublin')).toBe('Thu 3 Dec 10:00');
-    const late = placeSteps(steps, windows, [], job.latestStart! + 5 * MIN, none, NOW)!;
+    const late = placeSteps(steps, windows, job.latestStart! + 5 * MIN, none, NOW)!;
     expect(Math.max(...late.steps.map((s) => s.end))).toBeGreaterThan(deadline);
   });
   it('names what makes a date impossible: a wait, closed hours, or other jobs', () => {

@@ -2,8 +2,13 @@ import { MINUTE_MS, formatDuration } from '../units';
 import { setAt, type Job, type Reading } from '../job';
 import type { JobSchedule } from './solve';
 
+/** What stands in the place of a moment that never was: nothing on a page may fail over one. */
+const NEVER = 'no date';
+const isMoment = (at: number): boolean => Number.isFinite(at) && Math.abs(at) <= 8.64e15;
+
 /** A moment for a person, in the workshop's zone: "Fri 4 Dec 17:00". */
 export const formatMoment = (at: number, zone: string): string => {
+  if (!isMoment(at)) return NEVER;
   const parts = new Intl.DateTimeFormat('en-GB', {
     weekday: 'short',
     day: 'numeric',
@@ -19,10 +24,16 @@ export const formatMoment = (at: number, zone: string): string => {
 
 /** The clock time in the workshop's zone: "17:00". */
 export const formatTime = (at: number, zone: string): string =>
-  new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit', hourCycle: 'h23', timeZone: zone }).format(at);
+  !isMoment(at)
+    ? NEVER
+    : new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit', hourCycle: 'h23', timeZone: zone }).format(at);
 
-/** Whether a job will be packed when it is wanted, and whether a greatest wait was missed. */
-export function scheduleReadings(job: Job, schedule: JobSchedule, zone: string): Reading[] {
+/**
+ * Whether a job will be packed when it is wanted, and whether a greatest wait was missed.
+ *
+ * @param hasHours whether there are working hours at all
+ */
+export function scheduleReadings(job: Job, schedule: JobSchedule, zone: string, hasHours = true): Reading[] {
   const readings: Reading[] = [];
   const base = { id: 'date', station: 'cure' as const, title: 'Packed in time' };
   const value = formatMoment(schedule.packed, zone);
@@ -32,7 +43,9 @@ export function scheduleReadings(job: Job, schedule: JobSchedule, zone: string):
       verdict: 'stop',
       value: 'never',
       limit: 'within 200 days',
-      why: 'The steps find no room in the working hours of the next 200 days.',
+      why: hasHours
+        ? 'The steps find no room in the working hours of the next 200 days.'
+        : 'No working hours are set, so nothing can be planned.',
       cures: [],
       advice: 'Add working hours in Stock.',
     });

@@ -1,7 +1,7 @@
 import { MINUTE_MS } from '../units';
 import type { CareWait, WorkStep } from '../finish';
 import type { JobId, StepId } from '../job';
-import type { Window } from './calendar';
+import { takeOut, type Window } from './calendar';
 import { GRAIN_MS, placeSteps, type PlacedStep, type Placement, type StepFact } from './placeSteps';
 
 export interface JobToPlace {
@@ -52,36 +52,66 @@ export interface Schedule {
 
 /** How far ahead the calendar looks, days. */
 export const HORIZON_DAYS = 200;
-/** At most so many orders of jobs are tried. */
+/** At most so many orders of jobs are tried, and so many jobs placed anew for them: a workshop of hundreds of jobs is planned within seconds. */
 const MOST_ORDERS = 60;
+const MOST_PLACED = 3000;
 
 const spansOf = (steps: readonly PlacedStep[]): Window[] => steps.filter((s) => s.state !== 'done').flatMap((s) => [...s.spans]);
 
+/** Jobs placed one after another. */
+interface InOrder {
+  readonly order: readonly JobToPlace[];
+  readonly placed: readonly Placement[];
+  /** Time that is free before each job is placed, and at the end. */
+  readonly free: readonly (readonly Window[])[];
+  /** How many jobs were placed for it. */
+  readonly work: number;
+}
+
+const sameWindows = (a: readonly Window[], b: readonly Window[]): boolean =>
+  a === b || (a.length === b.length && a.every(({ start, end }, i) => start === b[i]!.start && end === b[i]!.end));
+
+/**
+ * Places jobs one after another.
+ *
+ * @param like the same jobs placed in an order that is the same up to a place, and from two places later on: what it found is not looked for again
+ * @param differs that place
+ */
 function placeInOrder(
   order: readonly JobToPlace[],
   windows: readonly Window[],
   facts: ReadonlyMap<StepId, StepFact>,
   now: number,
-): Map<JobId, Placement> {
-  const placed = new Map<JobId, Placement>();
-  // what runs already keeps its hands
-  const busy: Window[] = [];
-  for (const job of order) {
-    const placement = placeSteps(job.steps, windows, busy, now, facts, now) ?? { steps: [], broken: [] };
-    placed.set(job.job, placement);
-    busy.push(...spansOf(placement.steps));
+  like?: InOrder,
+  differs = 0,
+): InOrder {
+  let work = 0;
+  const placed = like ? like.placed.slice(0, differs) : [];
+  const free: (readonly Window[])[] = like ? like.free.slice(0, differs + 1) : [windows];
+  for (let i = differs; i < order.length; i++) {
+    const left = free[i]!;
+    if (like && i >= differs + 2 && sameWindows(left, like.free[i]!)) {
+      placed.push(...like.placed.slice(i));
+      free.push(...like.free.slice(i + 1));
+      break;
+    }
+    work += 1;
+    const placement = placeSteps(order[i]!.steps, left, now, facts, now) ?? { steps: [], broken: [] };
+    placed.push(placement);
+    // what runs already keeps its hands
+    free.push(takeOut(left, spansOf(placement.steps)));
   }
-  return placed;
+  return { order, placed, free, work };
 }
 
 const endOf = (placement: Placement | undefined): number => placement?.steps.reduce((last, s) => Math.max(last, s.end), 0) ?? 0;
 
 /** Total lateness, then the end of all work. */
-function costOf(order: readonly JobToPlace[], placed: ReadonlyMap<JobId, Placement>): number {
+function costOf({ order, placed }: InOrder): number {
   let late = 0;
   let last = 0;
-  for (const job of order) {
-    const end = endOf(placed.get(job.job));
+  for (const [i, job] of order.entries()) {
+    const end = endOf(placed[i]);
     if (job.deadline !== undefined) late += Math.max(0, end - job.deadline) * (1 + job.priority);
     last = Math.max(last, end);
   }
@@ -92,7 +122,7 @@ function latestStart(job: JobToPlace, windows: readonly Window[], facts: Readonl
   const { deadline } = job;
   if (deadline === undefined || deadline <= now) return undefined;
   const startsAt = (from: number): number | undefined => {
-    const placed = placeSteps(job.steps, windows, [], from, facts, now);
+    const placed = placeSteps(job.steps, windows, from, facts, now);
     if (!placed || placed.broken.length > 0 || endOf(placed) > deadline) return undefined;
     return placed.steps.filter((s) => s.state === 'waiting').reduce((first, s) => Math.min(first, s.start), Infinity);
   };
@@ -158,28 +188,30 @@ export function solveSchedule(
   const windows = calendar.flatMap((window) =>
     window.end - now >= MINUTE_MS ? [{ start: Math.max(now, window.start), end: window.end }] : [],
   );
-  let order = jobs.toSorted(
+  const byDate = jobs.toSorted(
     (a, b) => b.priority - a.priority || (a.deadline ?? Infinity) - (b.deadline ?? Infinity) || a.createdAt - b.createdAt,
   );
-  let placed = placeInOrder(order, windows, facts, now);
-  let cost = costOf(order, placed);
-  let tries = 0;
-  for (let improved = true; improved && tries < MOST_ORDERS;) {
+  let best = placeInOrder(byDate, windows, facts, now);
+  let cost = costOf(best);
+  let [tries, work] = [0, 0];
+  const more = () => tries < MOST_ORDERS && work < MOST_PLACED;
+  for (let improved = true; improved && more();) {
     improved = false;
-    for (let i = 0; i + 1 < order.length && tries < MOST_ORDERS; i++, tries++) {
-      const [a, b] = [order[i]!, order[i + 1]!];
+    for (let i = 0; i + 1 < best.order.length && more(); i++, tries++) {
+      const [a, b] = [best.order[i]!, best.order[i + 1]!];
       if (a.priority !== b.priority) continue;
-      const swapped = order.with(i, b).with(i + 1, a);
-      const candidate = placeInOrder(swapped, windows, facts, now);
-      const value = costOf(swapped, candidate);
-      if (value < cost - 1e-9) [order, placed, cost, improved] = [swapped, candidate, value, true];
+      const candidate = placeInOrder(best.order.with(i, b).with(i + 1, a), windows, facts, now, best, i);
+      work += candidate.work;
+      const value = costOf(candidate);
+      if (value < cost - 1e-9) [best, cost, improved] = [candidate, value, true];
     }
   }
+  const placed = new Map(best.order.map((job, i) => [job.job, best.placed[i]!]));
   const schedules = new Map<JobId, JobSchedule>();
   for (const job of jobs) {
     const placement = placed.get(job.job)!;
     const packed = endOf(placement);
-    const alone = placeSteps(job.steps, windows, [], now, facts, now) ?? placement;
+    const alone = placeSteps(job.steps, windows, now, facts, now) ?? placement;
     const packedAlone = endOf(alone);
     const latest = latestStart(job, windows, facts, now);
     const next = placement.steps.filter((s) => s.state === 'waiting').reduce((first, s) => Math.min(first, s.start), Infinity);

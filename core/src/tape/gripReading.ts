@@ -48,7 +48,9 @@ export function gripReading(job: Job, mark: Mark, film: Film, tapes: readonly Ta
   if (!choice) {
     const why = !window.open
       ? `The ${window.limitedBy === 'coating' ? 'coating' : 'film on this ground'} lets go before the liner does: there is no grip that works.`
-      : 'No tape in stock falls into the window.';
+      : tapes.length === 0
+        ? 'There is no tape in this workshop yet.'
+        : 'No tape in stock falls into the window.';
     const found = cures();
     return {
       ...base,
@@ -57,7 +59,7 @@ export function gripReading(job: Job, mark: Mark, film: Film, tapes: readonly Ta
       why,
       cures: found,
       advice: window.open
-        ? 'Buy a tape whose grip lies in the window.'
+        ? `${tapes.length === 0 ? 'Put your tapes into Stock, or buy one' : 'Buy a tape'} whose grip lies in the window.`
         : 'Wait until the ground is a day older, seal it, or paint the mark through a stencil.',
     };
   }

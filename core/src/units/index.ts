@@ -4,3 +4,4 @@ export * from './money';
 export * from './result';
 export * from './temperature';
 export * from './tolerances';
+export * from './xmlText';

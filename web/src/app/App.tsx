@@ -1,12 +1,13 @@
 import { QueryClientProvider, type QueryClient } from '@tanstack/react-query';
 import { lazy, Suspense, useState, type ComponentType } from 'react';
-import { createHashRouter, useRouteError } from 'react-router';
+import { createHashRouter, useRouteError, type RouteObject } from 'react-router';
 import { RouterProvider } from 'react-router/dom';
 import { BenchPage } from '../stations/bench/BenchPage';
 import type { WorkshopState } from '../storage/useWorkshop';
 import { Toasts } from '../ui/toasts';
 import { Shell } from './Shell';
 
+/** A page that fails leaves the header, so that one can go elsewhere. */
 const later = (load: () => Promise<ComponentType>) => {
   const Page = lazy(async () => ({ default: await load() }));
   return (
@@ -28,12 +29,21 @@ function Fault() {
     <div className="m-8 max-w-xl">
       <h1 className="text-2xl font-bold">Something in Kolleta failed</h1>
       <p className="my-2">
-        Your jobs are kept in this browser and are not touched by it. Reload; if it comes again, take back your last change.
+        Your jobs are saved in this browser and are not touched by it. Reload; if it comes again, open the job and take back your last
+        change, or delete it.
       </p>
-      <p className="quiet measure text-sm">{error instanceof Error ? error.message : String(error)}</p>
-      <button type="button" className="btn btn-primary mt-3" onClick={() => window.location.reload()}>
-        Reload
-      </button>
+      <div className="mt-3 flex flex-wrap gap-2">
+        <button type="button" className="btn btn-primary" onClick={() => window.location.reload()}>
+          Reload
+        </button>
+        <a className="btn btn-outline" href="#/jobs">
+          All jobs
+        </a>
+      </div>
+      <details className="quiet mt-3 text-sm">
+        <summary>For those who mend it</summary>
+        <p className="measure">{error instanceof Error ? error.message : String(error)}</p>
+      </details>
     </div>
   );
 }
@@ -49,13 +59,16 @@ function Nowhere() {
   );
 }
 
+/** Each page with a fault page of its own inside the shell. */
+const pages = (routes: RouteObject[]): RouteObject[] => routes.map((route) => ({ ...route, errorElement: <Fault /> }));
+
 const routerFor = (first: WorkshopState) =>
   createHashRouter([
     {
       path: '/',
       element: <Shell first={first} />,
       errorElement: <Fault />,
-      children: [
+      children: pages([
         { index: true, element: <BenchPage /> },
         { path: 'jobs', element: later(async () => (await import('../stations/jobs/JobsPage')).JobsPage) },
         { path: 'job/:id/:station?', element: later(async () => (await import('../stations/job/JobPage')).JobPage) },
@@ -63,7 +76,7 @@ const routerFor = (first: WorkshopState) =>
         { path: 'stock', element: later(async () => (await import('../stations/stock/StockPage')).StockPage) },
         { path: 'logbook', element: later(async () => (await import('../stations/logbook/LogbookPage')).LogbookPage) },
         { path: '*', element: <Nowhere /> },
-      ],
+      ]),
     },
   ]);
 

@@ -1,6 +1,6 @@
 import { useEffect, useRef, useState } from 'react';
 import { formatDuration } from '@kolleta/core/units';
-import { keepOldClock, moveTimers, runningStarts, watchClock, type ClockQuestion } from '../storage/clockWatch';
+import { forgetAsked, keepOldClock, moveTimers, runningStarts, watchClock, type ClockQuestion } from '../storage/clockWatch';
 import type { WorkshopState } from '../storage/useWorkshop';
 import { useTell } from '../ui/toasts';
 import { Band, BandButton } from './Band';
@@ -15,8 +15,12 @@ export function ClockBand({ state }: { state: WorkshopState }) {
   if (!question) return null;
   const length = formatDuration(question.by / 60_000);
   const answer = (word: string, run?: () => Promise<void>) => () => {
-    setQuestion(undefined);
-    void (run?.() ?? Promise.resolve()).then(() => tell(word));
+    void (run?.() ?? Promise.resolve()).then(() => {
+      // only what was answered and saved is forgotten
+      forgetAsked();
+      setQuestion(undefined);
+      tell(word);
+    });
   };
   if (question.kind === 'back')
     return (
@@ -25,9 +29,7 @@ export function ClockBand({ state }: { state: WorkshopState }) {
           <strong>The device’s clock shows {length} less than when Kolleta last saw it.</strong> Which was right? Timers and waits depend on
           it.
         </p>
-        <BandButton onClick={answer('Timers that run stand where they stood.', () => moveTimers(latest.current.events, -question.by))}>
-          It is right now
-        </BandButton>
+        <BandButton onClick={answer('Timers that run stand where they stood.', () => moveTimers(-question.by))}>It is right now</BandButton>
         <BandButton onClick={answer(`Kolleta goes on ${length} ahead of the device.`, () => keepOldClock(question.by))}>
           It was right before
         </BandButton>
@@ -40,7 +42,7 @@ export function ClockBand({ state }: { state: WorkshopState }) {
         forward?
       </p>
       <BandButton onClick={answer('The timers stay as they are.')}>It has passed</BandButton>
-      <BandButton onClick={answer('Timers that run stand where they stood.', () => moveTimers(latest.current.events, question.by))}>
+      <BandButton onClick={answer('Timers that run stand where they stood.', () => moveTimers(question.by))}>
         The clock was changed
       </BandButton>
     </Band>

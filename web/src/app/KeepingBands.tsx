@@ -1,50 +1,61 @@
 import { useEffect, useState } from 'react';
-import { applyPatch, type Job } from '@kolleta/core/job';
 import { download, fileName } from '../storage/download';
-import { letGo, tryAgain, type Trouble } from '../storage/keeping';
+import { keepingNow, letGo, tryAgain, withUnkept, type Trouble } from '../storage/keeping';
 import { takeOver } from '../storage/pen';
 import { useKeeping } from '../storage/useKeeping';
 import type { WorkshopState } from '../storage/useWorkshop';
+import { putWorkshopBack } from '../storage/workshop';
 import { useTell } from '../ui/toasts';
 import { Band, BandButton } from './Band';
 
-/** The jobs with the changes in them that the storage did not take. */
-export function withUnkept(jobs: readonly Job[], trouble: Trouble): Job[] {
-  return trouble.unkept.reduce<Job[]>(
-    (all, { edit }) =>
-      edit
-        ? all.map((job) =>
-            job.id === edit.job ? applyPatch(job, typeof edit.change === 'function' ? edit.change(job) : edit.change).document : job,
-          )
-        : all,
-    [...jobs],
-  );
+/** Saves the whole workshop as a file, with everything that is held in this tab. */
+export async function saveWorkshopFile(state: WorkshopState): Promise<void> {
+  const { writeWorkshopFile } = await import('@kolleta/core/jobFile');
+  const { shop, jobs, events } = withUnkept(state, keepingNow().trouble);
+  download(`${fileName(shop.name)}.kolleta-workshop.json`, writeWorkshopFile({ shop, jobs, events }), 'application/json');
 }
 
-/** Saves the whole workshop as a file. */
-export async function saveWorkshopFile(state: WorkshopState, jobs: readonly Job[] = state.jobs): Promise<void> {
-  const { writeWorkshopFile } = await import('@kolleta/core/jobFile');
-  const { shop, events } = state;
-  download(`${fileName(shop.name)}.kolleta-workshop.json`, writeWorkshopFile({ shop, jobs: [...jobs], events }), 'application/json');
-}
+const WAY_OUT = {
+  full: 'Save everything as a file, free space on the device or in the browser, then try again. Do not close or reload this tab before.',
+  failed: 'Save everything as a file, then try again. Do not close or reload this tab before.',
+  gone: 'Save everything as a file, then put it back. Do not close or reload this tab before.',
+};
 
 function TroubleBand({ trouble, state }: { trouble: Trouble; state: WorkshopState }) {
   const tell = useTell();
   const names = trouble.unkept.map((one) => `“${one.label}”`);
   const again = async () => {
-    if (await tryAgain()) tell('Everything is kept now.');
+    const { done, lost } = await tryAgain();
+    if (lost.length > 0) tell(`Could not be done any more: ${lost.join(', ')}. What it was about is gone.`, { tone: 'error' });
+    else if (done) tell('Everything is saved now.');
   };
+  const back = async () => {
+    const { shop, jobs, events } = withUnkept(state, keepingNow().trouble);
+    if (await putWorkshopBack({ shop, jobs, events }, state.isDemo)) tell('Everything is saved here again. Undo begins anew.');
+  };
+  // a tab that holds what is saved nowhere else is not left without a word
+  useEffect(() => {
+    const ask = (event: BeforeUnloadEvent) => event.preventDefault();
+    window.addEventListener('beforeunload', ask);
+    return () => window.removeEventListener('beforeunload', ask);
+  }, []);
   return (
-    <Band tone="error" label="Not kept">
+    <Band tone="error" label="Not saved">
       <p className="min-w-0 flex-1 leading-snug">
-        <strong>{trouble.says}</strong> {names.length === 1 ? `${names[0]} is` : `${names.slice(-3).join(', ')} are`} held in this tab only.{' '}
-        {trouble.kind === 'full'
-          ? 'Save everything as a file, free space on the device or in the browser, then try again. Do not close the tab before.'
-          : 'Save everything as a file, then try again or reload.'}
+        <strong>{trouble.says}</strong>{' '}
+        {names.length > 0 &&
+          `${names.length === 1 ? `${names[0]} is` : `${names.length > 3 ? `${names.length} changes, the last ` : ''}${names.slice(-3).join(', ')} are`} held in this tab only. `}
+        {WAY_OUT[trouble.kind]}
       </p>
-      <BandButton onClick={() => void saveWorkshopFile(state, withUnkept(state.jobs, trouble))}>Save everything as a file</BandButton>
-      <BandButton onClick={() => void again()}>Try again</BandButton>
-      <BandButton onClick={letGo}>Let it go</BandButton>
+      <BandButton onClick={() => void saveWorkshopFile(state)}>Save everything as a file</BandButton>
+      {trouble.kind === 'gone' ? (
+        <BandButton onClick={() => void back()}>Put it back</BandButton>
+      ) : (
+        <>
+          <BandButton onClick={() => void again()}>Try again</BandButton>
+          <BandButton onClick={letGo}>Let it go</BandButton>
+        </>
+      )}
     </Band>
   );
 }
@@ -98,11 +109,16 @@ export function KeepingBands({ state }: { state: WorkshopState }) {
 }
 
 /** One quiet word: whether everything that the screen shows is on the disk. */
-export function KeptWord() {
+export function KeptWord({ fresh }: { fresh: boolean }) {
   const { saving, trouble, pen } = useKeeping();
-  const word = trouble ? 'not kept' : saving > 0 ? 'keeping…' : pen === false ? 'reading' : 'kept';
+  const word = trouble ? 'not saved' : saving > 0 ? 'saving…' : pen === false ? 'reading' : 'saved';
   return (
-    <span className="quiet-on-dark measure text-[0.75rem]" data-kept={word} title="Every change is written to this browser at once.">
+    <span
+      className="quiet-on-dark measure text-[0.75rem]"
+      data-kept={word}
+      data-plan={fresh ? 'fresh' : 'working'}
+      title="Every change is written to this browser at once."
+    >
       {word}
     </span>
   );

@@ -1,5 +1,9 @@
 import { useRef, useState, type ReactNode } from 'react';
+import type { ReadWorkshop, WorkshopDifference } from '@kolleta/core/jobFile';
+import type { Result } from '@kolleta/core/units';
 import { forgetOpened, replaceWorkshop } from '../storage/workshop';
+import { importerWorker } from '../workers/importerClient';
+import { MOST_WORKSHOP_BYTES, readFile } from '../workers/readFile';
 
 function Page({ title, children }: { title: string; children: ReactNode }) {
   return (
@@ -21,10 +25,13 @@ export function NoStorage({ error, storage }: { error: unknown; storage: boolean
           ? 'The browser does not let this page store data. Allow storage for this address in its settings, leave the private window, or free space on the device; then try again. A workshop file can be opened in any other browser.'
           : 'Something failed before the workshop was open. Nothing that is kept was touched.'}
       </p>
-      <p className="quiet measure text-sm">{error instanceof Error ? `${error.name}: ${error.message}` : String(error)}</p>
       <button type="button" className="btn btn-primary mt-3" onClick={reload}>
         Try again
       </button>
+      <details className="quiet mt-3 text-sm">
+        <summary>For those who mend it</summary>
+        <p className="measure">{error instanceof Error ? `${error.name}: ${error.message}` : String(error)}</p>
+      </details>
     </Page>
   );
 }
@@ -35,13 +42,19 @@ export function Emptied() {
   const [problem, setProblem] = useState<string>();
   const take = async (file: File | undefined) => {
     if (!file) return;
-    const { readWorkshopFile } = await import('@kolleta/core/jobFile');
-    const read = readWorkshopFile(await file.text(), file.name);
-    if (!read.ok) {
-      setProblem(`${read.problem.found} ${read.problem.wayOut}`);
+    const found = await readFile(
+      file,
+      (text) =>
+        importerWorker.call(async (importer): Promise<Result<{ read: ReadWorkshop; difference?: WorkshopDifference }>> =>
+          importer.workshop(text, file.name),
+        ),
+      MOST_WORKSHOP_BYTES,
+    );
+    if (!found.ok) {
+      setProblem(`${found.problem.found} ${found.problem.wayOut}`);
       return;
     }
-    await replaceWorkshop(read.value, false, 'Restore');
+    await replaceWorkshop(found.value.read, false, 'Restore');
     reload();
   };
   return (

@@ -1,11 +1,15 @@
-import { lazy, Suspense, useEffect, useRef, useState } from 'react';
+import { lazy, Suspense, useEffect, useMemo, useRef, useState } from 'react';
 import { Link, Outlet, useLocation, useMatch, useNavigate } from 'react-router';
 import { dryingFactor } from '@kolleta/core/finish';
 import { formatTemperature } from '@kolleta/core/units';
 import { redoJob, undoJob } from '../storage/editJob';
 import { redoShop, undoShop } from '../storage/editShop';
+import { NotKept, NotTheWriter } from '../storage/keeping';
+import { plainly } from '../storage/plainly';
 import { useStoredWorkshop, WorkshopContext } from '../storage/useWorkshop';
 import { useTell } from '../ui/toasts';
+import { SavedSoFar } from '../ui/held';
+import { SettlingContext, useSettlingOf } from '../workers/settled';
 import { PlanContext, usePlanOf } from '../workers/usePlan';
 import type { WorkshopState } from '../storage/useWorkshop';
 import { stationsOf } from '../stations/job/stationList';
@@ -38,6 +42,19 @@ function applyTheme(theme: (typeof THEMES)[number]): void {
   else document.documentElement.dataset['theme'] = theme;
 }
 
+/** What nobody foresaw is told in plain words; what the bands tell already is not told twice. */
+function useUnforeseen(): void {
+  const tell = useTell();
+  useEffect(() => {
+    const hear = (event: PromiseRejectionEvent) => {
+      event.preventDefault();
+      if (!(event.reason instanceof NotKept || event.reason instanceof NotTheWriter)) tell(plainly(event.reason), { tone: 'error' });
+    };
+    window.addEventListener('unhandledrejection', hear);
+    return () => window.removeEventListener('unhandledrejection', hear);
+  }, [tell]);
+}
+
 /** Ctrl+Z and its like over the job or the shop on the screen. */
 function useUndo(): { undo: () => void; redo: () => void } | undefined {
   const tell = useTell();
@@ -45,8 +62,14 @@ function useUndo(): { undo: () => void; redo: () => void } | undefined {
   const inStock = useMatch('/stock') !== null;
   const run = async (what: 'undo' | 'redo') => {
     if (!id && !inStock) return;
-    const label = await (id ? (what === 'undo' ? undoJob(id) : redoJob(id)) : what === 'undo' ? undoShop() : redoShop());
-    tell(label ? `${what === 'undo' ? 'Taken back' : 'Done again'}: ${label[0]!.toLowerCase()}${label.slice(1)}.` : `Nothing to ${what}.`);
+    try {
+      const label = await (id ? (what === 'undo' ? undoJob(id) : redoJob(id)) : what === 'undo' ? undoShop() : redoShop());
+      tell(
+        label ? `${what === 'undo' ? 'Taken back' : 'Done again'}: ${label[0]!.toLowerCase()}${label.slice(1)}.` : `Nothing to ${what}.`,
+      );
+    } catch (error) {
+      if (!(error instanceof NotKept || error instanceof NotTheWriter)) tell(plainly(error), { tone: 'error' });
+    }
   };
   const latest = useRef(run);
   latest.current = run;
@@ -97,12 +120,15 @@ function useKeys(state: WorkshopState, open: (what: 'help' | 'find') => void): v
 const HEADER_BUTTON = 'btn btn-sm border-white/25 bg-transparent text-[#f6f3ec] shadow-none';
 
 function Inside({ state }: { state: WorkshopState }) {
-  const { plan, error } = usePlanOf(state);
+  const { plan, error, fresh } = usePlanOf(state);
+  const settled = useSettlingOf(state, plan, fresh, error);
+  const settling = useMemo(() => ({ fresh, settled }), [fresh, settled]);
   const [theme, setTheme] = useState(readTheme);
   const undo = useUndo();
   const { pathname } = useLocation();
   const [card, setCard] = useState<'help' | 'find'>();
   useKeys(state, setCard);
+  useUnforeseen();
   useEffect(() => applyTheme(theme), [theme]);
   const turnTheme = () => {
     const next = THEMES[(THEMES.indexOf(theme) + 1) % THEMES.length]!;
@@ -112,87 +138,91 @@ function Inside({ state }: { state: WorkshopState }) {
   return (
     <WorkshopContext.Provider value={state}>
       <PlanContext.Provider value={plan}>
-        <a
-          href="#main"
-          className="btn btn-sm absolute top-1 left-1 z-50 -translate-y-20 focus:translate-y-0"
-          onClick={(event) => {
-            event.preventDefault();
-            document.getElementById('main')?.focus();
-          }}
-        >
-          To the work
-        </a>
-        <header className="bg-[#22302f] text-[#f6f3ec]">
-          <div className="mx-auto flex max-w-[90rem] flex-wrap items-center gap-x-6 gap-y-1 px-4 py-1.5 sm:px-6">
-            <Link
-              to="/"
-              className="font-head flex items-center gap-2 text-[1.45rem] font-extrabold tracking-tight"
-              aria-label="Kolleta, to the bench"
+        <SettlingContext.Provider value={settling}>
+          <SavedSoFar.Provider value={state.saves}>
+            <a
+              href="#main"
+              className="btn btn-sm absolute top-1 left-1 z-50 -translate-y-20 focus:translate-y-0"
+              onClick={(event) => {
+                event.preventDefault();
+                document.getElementById('main')?.focus();
+              }}
             >
-              <svg width="20" height="20" viewBox="0 0 20 20" aria-hidden="true">
-                <path d="M1 3a2 2 0 0 1 2-2h14a2 2 0 0 1 2 2v9l-6 7H3a2 2 0 0 1-2-2z" fill="#D98E16" />
-                <path d="M19 12l-6 7v-5a2 2 0 0 1 2-2z" fill="#F3E9CF" />
-              </svg>
-              kolleta
-            </Link>
-            <nav aria-label="Places" className="flex flex-wrap gap-x-4">
-              {PLACES.map((place) => {
-                const here =
-                  place.to === '/'
-                    ? pathname === '/'
-                    : pathname.startsWith(place.to) || (place.to === '/jobs' && pathname.startsWith('/job/'));
-                return (
-                  <Link
-                    key={place.to}
-                    to={place.to}
-                    aria-current={here ? 'page' : undefined}
-                    className={`flex min-h-11 items-center border-b-3 text-[0.95rem] ${here ? 'border-[#D98E16] font-bold' : 'border-transparent text-[#d9d5ca] hover:border-white/40'}`}
-                  >
-                    {place.name}
-                  </Link>
-                );
-              })}
-            </nav>
-            <div className="ml-auto flex flex-wrap items-center gap-2">
-              <KeptWord />
-              {undo && (
-                <>
-                  <button type="button" className={HEADER_BUTTON} onClick={undo.undo} title="Ctrl+Z">
-                    Undo
+              To the work
+            </a>
+            <header className="bg-[#22302f] text-[#f6f3ec]">
+              <div className="mx-auto flex max-w-[90rem] flex-wrap items-center gap-x-6 gap-y-1 px-4 py-1.5 sm:px-6">
+                <Link
+                  to="/"
+                  className="font-head flex items-center gap-2 text-[1.45rem] font-extrabold tracking-tight"
+                  aria-label="Kolleta, to the bench"
+                >
+                  <svg width="20" height="20" viewBox="0 0 20 20" aria-hidden="true">
+                    <path d="M1 3a2 2 0 0 1 2-2h14a2 2 0 0 1 2 2v9l-6 7H3a2 2 0 0 1-2-2z" fill="#D98E16" />
+                    <path d="M19 12l-6 7v-5a2 2 0 0 1 2-2z" fill="#F3E9CF" />
+                  </svg>
+                  kolleta
+                </Link>
+                <nav aria-label="Places" className="flex flex-wrap gap-x-4">
+                  {PLACES.map((place) => {
+                    const here =
+                      place.to === '/'
+                        ? pathname === '/'
+                        : pathname.startsWith(place.to) || (place.to === '/jobs' && pathname.startsWith('/job/'));
+                    return (
+                      <Link
+                        key={place.to}
+                        to={place.to}
+                        aria-current={here ? 'page' : undefined}
+                        className={`flex min-h-11 items-center border-b-3 text-[0.95rem] ${here ? 'border-[#D98E16] font-bold' : 'border-transparent text-[#d9d5ca] hover:border-white/40'}`}
+                      >
+                        {place.name}
+                      </Link>
+                    );
+                  })}
+                </nav>
+                <div className="ml-auto flex flex-wrap items-center gap-2">
+                  <KeptWord fresh={fresh} />
+                  {undo && (
+                    <>
+                      <button type="button" className={HEADER_BUTTON} onClick={undo.undo} title="Ctrl+Z">
+                        Undo
+                      </button>
+                      <button type="button" className={HEADER_BUTTON} onClick={undo.redo} title="Ctrl+Shift+Z">
+                        Redo
+                      </button>
+                    </>
+                  )}
+                  <Room state={state} />
+                  <button type="button" className={`${HEADER_BUTTON} measure`} onClick={() => setCard('find')} title="/">
+                    / find
                   </button>
-                  <button type="button" className={HEADER_BUTTON} onClick={undo.redo} title="Ctrl+Shift+Z">
-                    Redo
+                  <button type="button" className={HEADER_BUTTON} onClick={() => setCard('help')} aria-label="Keys" title="?">
+                    ?
                   </button>
-                </>
-              )}
-              <Room state={state} />
-              <button type="button" className={`${HEADER_BUTTON} measure`} onClick={() => setCard('find')} title="/">
-                / find
-              </button>
-              <button type="button" className={HEADER_BUTTON} onClick={() => setCard('help')} aria-label="Keys" title="?">
-                ?
-              </button>
-              <button type="button" className={HEADER_BUTTON} onClick={turnTheme} aria-label={`Light or dark: ${THEME_WORD[theme]}`}>
-                {theme === 'auto' ? '◐' : theme === 'workshop' ? '○' : '●'}
-              </button>
-            </div>
-          </div>
-        </header>
-        {error && (
-          <p role="alert" className="bg-error text-error-content px-6 py-2">
-            {error.message}
-          </p>
-        )}
-        <KeepingBands state={state} />
-        <ClockBand state={state} />
-        <UpdateBand />
-        <Suspense>
-          {card === 'help' && <Help onClose={() => setCard((now) => (now === 'help' ? undefined : now))} />}
-          {card === 'find' && <Finder state={state} plan={plan} onClose={() => setCard((now) => (now === 'find' ? undefined : now))} />}
-        </Suspense>
-        <main id="main" tabIndex={-1} className="mx-auto max-w-[90rem] px-4 py-4 outline-none sm:px-6">
-          <Outlet />
-        </main>
+                  <button type="button" className={HEADER_BUTTON} onClick={turnTheme} aria-label={`Light or dark: ${THEME_WORD[theme]}`}>
+                    {theme === 'auto' ? '◐' : theme === 'workshop' ? '○' : '●'}
+                  </button>
+                </div>
+              </div>
+            </header>
+            {error && (
+              <p role="alert" className="bg-error text-error-content px-6 py-2">
+                {plainly(error)}
+              </p>
+            )}
+            <KeepingBands state={state} />
+            <ClockBand state={state} />
+            <UpdateBand />
+            <Suspense>
+              {card === 'help' && <Help onClose={() => setCard((now) => (now === 'help' ? undefined : now))} />}
+              {card === 'find' && <Finder state={state} plan={plan} onClose={() => setCard((now) => (now === 'find' ? undefined : now))} />}
+            </Suspense>
+            <main id="main" tabIndex={-1} className="mx-auto max-w-[90rem] px-4 py-4 outline-none sm:px-6">
+              <Outlet />
+            </main>
+          </SavedSoFar.Provider>
+        </SettlingContext.Provider>
       </PlanContext.Provider>
     </WorkshopContext.Provider>
   );

@@ -7,7 +7,7 @@ import { SHORTCUTS } from './shortcuts';
 
 const read = readWorkshopFile(readFileSync(new URL('../../../demo/workshop.json', import.meta.url), 'utf8'), 'demo');
 if (!read.ok) throw new Error(read.problem.found);
-const state = { ...read.value, isDemo: false };
+const state = { ...read.value, saves: 0, isDemo: false };
 const all = findables(state, undefined);
 
 describe('finding', () => {
@@ -29,7 +29,7 @@ describe('finding', () => {
 describe('the reminder to back up', () => {
   const day = 86_400_000;
   it('is silent for the demo and an empty workshop, watches after a week, is content before', () => {
-    expect(backupWatch({ ...state, isDemo: true }, 0)).toBeUndefined();
+    expect(backupWatch({ ...state, saves: 0, isDemo: true }, 0)).toBeUndefined();
     expect(backupWatch({ ...state, jobs: [] }, 0)).toBeUndefined();
     expect(backupWatch(state, 0)?.verdict).toBe('watch');
     expect(backupWatch({ ...state, backedUpAt: 0 }, 6.9 * day)?.verdict).toBe('fine');

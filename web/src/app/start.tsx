@@ -4,7 +4,7 @@ import { createRoot } from 'react-dom/client';
 import { isStorageError, NotKept, NotTheWriter } from '../storage/keeping';
 import { askForPen } from '../storage/pen';
 import type { WorkshopState } from '../storage/useWorkshop';
-import { openWorkshop, StorageEmptied } from '../storage/workshop';
+import { openWorkshop, StorageEmptied, watchDatabase } from '../storage/workshop';
 import { planQuery } from '../workers/usePlan';
 import { App } from './App';
 import { Emptied, NoStorage } from './NoStorage';
@@ -22,6 +22,7 @@ try {
   const plan = (state: WorkshopState) => void queries.prefetchQuery(planQuery(state, 0));
   const first = await openWorkshop(plan);
   plan(first);
+  watchDatabase();
   root.render(
     <StrictMode>
       <App first={first} queries={queries} />

@@ -60,13 +60,14 @@ function show(station: StationId, id: string, markAt = 0) {
   render(
     <MemoryRouter>
       <QueryClientProvider client={new QueryClient()}>
-        <WorkshopContext.Provider value={{ shop: demo.shop, jobs: demo.jobs, events: demo.events, isDemo: true }}>
+        <WorkshopContext.Provider value={{ shop: demo.shop, jobs: demo.jobs, events: demo.events, isDemo: true, saves: 0 }}>
           <PlanContext.Provider value={plan}>
             <View
               job={job}
               plan={plan.jobs.get(id)!}
               shop={demo.shop}
               edit={edit}
+              fix={(_, cure) => edit(() => cure.patch, cure.label)}
               mark={job.marks[markAt]}
               chooseMark={() => undefined}
               station={station}
@@ -252,7 +253,7 @@ describe('what hands change', () => {
       height: 600,
       known: sheetOn({ width: 800, height: 600 }, { width: 297, height: 210 }),
     };
-    const edit = jest.fn();
+    const edit = jest.fn((change: JobChange) => (typeof change === 'function' ? change({ ...job, photo }) : change));
     const on = (known: typeof photo.known) =>
       render(
         <QueryClientProvider client={new QueryClient()}>
@@ -263,7 +264,7 @@ describe('what hands change', () => {
     await userEvent.selectOptions(screen.getByLabelText('What is known'), 'a bank card');
     await userEvent.selectOptions(screen.getByLabelText('What is known'), 'only a length of');
     fireEvent.keyDown(screen.getByRole('button', { name: /^Upper left corner/ }), { key: 'ArrowRight', shiftKey: true });
-    const known = edit.mock.calls.map(([patch]) => (patch as { value: unknown }[])[0]!.value);
+    const known = edit.mock.results.map(({ value }) => (value as { value: unknown }[])[0]!.value);
     expect(known).toMatchObject([
       { kind: 'sheet', width: 85.6 },
       { kind: 'length', length: 100 },

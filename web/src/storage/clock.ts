@@ -15,6 +15,15 @@ export const assumeClock = (at: number): void => {
   offset = at - Date.now();
 };
 
+/** How far the workshop's clock is ahead of the device's, ms. */
+export const clockOffset = (): number => offset;
+
+/** Keeps an offset as it is. */
+export async function keepClockOffset(by: number): Promise<void> {
+  offset = by;
+  await db.settings.put({ key: 'clockOffset', value: by });
+}
+
 /** Moves the clock against the device's by so many ms more, and keeps that. */
 export async function shiftClock(by: number): Promise<void> {
   offset += by;

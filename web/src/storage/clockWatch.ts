@@ -1,6 +1,6 @@
 import { standing, type WorkEvent } from '@kolleta/core/job';
 import { now, shiftClock } from './clock';
-import { db } from './db';
+import { addEvents } from './logEvent';
 import { keep } from './keeping';
 import { newId } from './newId';
 
@@ -25,6 +25,19 @@ const readSeen = (): number | undefined => {
   return Number.isFinite(value) && value > 0 ? value : undefined;
 };
 const beat = () => localStorage.setItem(SEEN, String(Date.now()));
+
+const ASKED = 'clockQuestion';
+/** The question that was asked and not answered yet: a reload does not forget it. */
+function readAsked(): ClockQuestion | undefined {
+  try {
+    const { kind, by, seen } = JSON.parse(localStorage.getItem(ASKED) ?? 'null') as ClockQuestion;
+    return (kind === 'back' || kind === 'longOver') && by > 0 && Number.isFinite(by) ? { kind, by, seen } : undefined;
+  } catch {
+    return undefined;
+  }
+}
+/** The question was answered. */
+export const forgetAsked = (): void => localStorage.removeItem(ASKED);
 
 /** Steps whose timer runs, with their start events. */
 export function runningStarts(events: readonly WorkEvent[]): Extract<WorkEvent, { kind: 'started' }>[] {
@@ -53,14 +66,23 @@ export function questionClock(running: readonly { at: number }[], wall: number, 
 
 /** Looks at the clock at the start, then keeps watching it; tells once something is strange. */
 export function watchClock(running: readonly { at: number }[], ask: (question: ClockQuestion) => void): () => void {
+  const put = (question: ClockQuestion) => {
+    const open = readAsked();
+    // set back twice is set back by both
+    const whole = open?.kind === 'back' && question.kind === 'back' ? { ...question, by: open.by + question.by } : question;
+    localStorage.setItem(ASKED, JSON.stringify(whole));
+    ask(whole);
+  };
+  const open = readAsked();
   const question = questionClock(running, Date.now(), readSeen());
-  if (question) ask(question);
+  if (question) put(question);
+  else if (open) ask(open);
   beat();
   let [wall, steady] = [Date.now(), performance.now()];
   const timer = setInterval(() => {
     // the steady clock does not run backwards: when the wall clock does, it was set back; forward it may have been asleep
     const slip = Date.now() - wall - (performance.now() - steady);
-    if (slip < -BACK_MS) ask({ kind: 'back', by: -slip, seen: Date.now() - slip });
+    if (slip < -BACK_MS) put({ kind: 'back', by: -slip, seen: Date.now() - slip });
     [wall, steady] = [Date.now(), performance.now()];
     beat();
   }, BEAT_MS);
@@ -72,12 +94,13 @@ export function watchClock(running: readonly { at: number }[], ask: (question: C
 }
 
 /** The clock was wrong and is right now: timers that run stand where they stood, by a start moved as the clock was. */
-export async function moveTimers(events: readonly WorkEvent[], by: number): Promise<void> {
-  const written: WorkEvent[] = runningStarts(events).flatMap((start) => [
-    { id: newId(), at: now(), kind: 'reversed' as const, event: start.id },
-    { ...start, id: newId(), at: start.at + by },
-  ]);
-  await keep('Set the timers to the clock', () => db.events.bulkPut(written));
+export async function moveTimers(by: number): Promise<void> {
+  await addEvents('Set the timers to the clock', (saved) =>
+    runningStarts(saved).flatMap((start) => [
+      { id: newId(), at: now(), kind: 'reversed' as const, event: start.id },
+      { ...start, id: newId(), at: start.at + by },
+    ]),
+  );
 }
 
 /** The clock was right and is wrong now: Kolleta goes on from what it showed last. */

@@ -1,8 +1,10 @@
 import { beforeEach, expect, it } from '@jest/globals';
-import { filmTaken, marksCut, standing } from '@kolleta/core/job';
+import { filmTaken, marksCut, standing, type Shop } from '@kolleta/core/job';
+import type { WorkStep } from '@kolleta/core/finish';
 import type { FilmLayout } from '@kolleta/core/cut';
 import { beginRun, openRun, settleRun } from './cutterRuns';
 import { db } from './db';
+import { finishStep } from './logEvent';
 
 const square = [
   {
@@ -32,7 +34,7 @@ const layout = {
 } as unknown as FilmLayout;
 const log = async () => standing(await db.events.toArray());
 beforeEach(async () => {
-  await Promise.all([db.events.clear(), db.runs.clear()]);
+  await Promise.all([db.events.clear(), db.runs.clear(), db.shop.put({ id: 'shop', shop: { films: [] } as unknown as Shop })]);
 });
 
 it('a run that ended whole takes its film once and marks every step done, however often it is settled', async () => {
@@ -57,4 +59,21 @@ it('a run that stopped keeps what was cut whole, asks for the rest again, and ta
 it('a run of which nothing was cut leaves no trace on the roll', async () => {
   await settleRun(await beginRun(layout), 0, 0, new Map());
   expect(await log()).toEqual([]);
+});
+it('what was logged by hand while the cutter was at it is not counted again, and the cutter has to end before a hand logs it', async () => {
+  const run = await beginRun(layout);
+  const cut = { id: 'a/cut:white', job: 'a', title: 'Cut', hands: 5, takes: { film: 'white', length: 50 } } as unknown as WorkStep;
+  await expect(finishStep(cut)).rejects.toThrow(/still at this cut/);
+  await db.events.put({ id: 'hand', at: 1, kind: 'done', job: 'a', step: 'a/cut:white', title: 'Cut', planned: 5, actual: 5 });
+  await settleRun(run, 6, 80, new Map());
+  const events = await log();
+  expect(
+    events
+      .filter((e) => e.kind === 'done')
+      .map((e) => e.step)
+      .sort(),
+  ).toEqual(['a/cut:white', 'b/cut:white']);
+  expect(events.filter((e) => e.kind === 'cut').map((e) => e.job)).toEqual(['b']);
+  // afterwards it is in the log already
+  expect(await finishStep(cut)).toEqual([]);
 });

@@ -1,10 +1,12 @@
 import { cutResult, strokesPerPart, type FilmLayout } from '@kolleta/core/cut';
 import type { JobId, WorkEvent } from '@kolleta/core/job';
+import { stepState } from '@kolleta/core/logbook';
 import { MINUTE_MS } from '@kolleta/core/units';
 import { now } from './clock';
 import { db, type CutterRun } from './db';
 import { keep } from './keeping';
 import { newId } from './newId';
+import { write } from './write';
 
 /** The run that the cutter has, if what became of it is not in the log yet. */
 export const openRun = async (): Promise<CutterRun | undefined> => (await db.runs.toArray()).find((run) => !run.settled);
@@ -23,7 +25,7 @@ export async function beginRun(layout: FilmLayout): Promise<CutterRun> {
     used: 0,
     settled: false,
   };
-  await keep(`Send ${layout.film.name} to the cutter`, () => db.runs.put(run));
+  await keep(`Send ${layout.film.name} to the cutter`, () => write([db.runs], () => db.runs.put(run)));
   return run;
 }
 
@@ -32,10 +34,12 @@ export const noteProgress = async (run: CutterRun, strokes: number, used: number
   void (await db.runs.update(run.run, { strokes, used }));
 
 /** Forgets a run that the cutter refused: nothing was cut. */
-export const dropRun = (run: CutterRun): Promise<void> => keep('Take back from the cutter', () => db.runs.delete(run.run));
+export const dropRun = (run: CutterRun): Promise<void> =>
+  keep('Take back from the cutter', async () => void (await write([db.runs], () => db.runs.delete(run.run))));
 
 /**
- * Writes into the log what a run cut and takes the film off its roll. Its events are named by the run, so that settling it twice changes nothing.
+ * Writes into the log what a run cut and takes the film off its roll. Its events are named by the run, so that settling it twice changes nothing; what was
+ * logged by hand meanwhile is not counted again.
  *
  * @param planned minutes of each job's cutting step
  * @returns the events, so that they can be reversed together, and what was cut
@@ -82,13 +86,19 @@ export async function settleRun(run: CutterRun, strokes: number, used: number, p
       });
     return written;
   });
-  await keep('What the cutter cut', () =>
-    db.transaction('rw', db.events, db.runs, async () => {
-      const kept = await db.runs.get(run.run);
-      if (!kept || kept.settled) return;
-      await db.events.bulkPut(events);
-      await db.runs.update(run.run, { settled: true, strokes, used });
-    }),
+  const counted = (saved: readonly WorkEvent[]) => events.filter((event) => !('step' in event) || !stepState(saved, event.step).done);
+  const { result } = await keep(
+    'What the cutter cut',
+    () =>
+      write([db.events, db.runs], async () => {
+        const kept = await db.runs.get(run.run);
+        if (!kept || kept.settled) return [];
+        const fresh = counted(await db.events.toArray());
+        await db.events.bulkPut(fresh);
+        await db.runs.update(run.run, { settled: true, strokes, used });
+        return fresh;
+      }),
+    (workshop) => ({ ...workshop, events: [...workshop.events, ...counted(workshop.events)] }),
   );
-  return { events, results };
+  return { events: result, results };
 }

@@ -21,7 +21,7 @@ export interface History {
 
 /** Small things that belong to this browser. */
 export interface Setting {
-  key: 'clockOffset' | 'isDemo' | 'backedUpAt';
+  key: 'clockOffset' | 'isDemo' | 'backedUpAt' | 'saves';
   value: number;
 }
 

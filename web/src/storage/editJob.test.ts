@@ -1,8 +1,9 @@
 import { beforeEach, describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
-import { setAt, type Job } from '@kolleta/core/job';
+import { setAt, type Job, type Shop } from '@kolleta/core/job';
 import { WorkshopDatabase } from './db';
-import { editJob, redoJob, undoJob } from './editJob';
+import { editJob, redoJob, removeJob, restoreJob, undoJob } from './editJob';
+import { savesOf } from './write';
 
 const job = {
   id: 'j',
@@ -17,6 +18,7 @@ let n = 0;
 beforeEach(async () => {
   n += 1;
   database = new WorkshopDatabase(`test${n}`);
+  await database.shop.put({ id: 'shop', shop: { name: 'Mine' } as unknown as Shop });
   await database.jobs.put(job);
 });
 const kept = () => database.jobs.get('j');
@@ -57,8 +59,22 @@ describe('edits, undo and redo', () => {
     expect(await redoJob('j', database)).toBeUndefined();
   });
   it('an edit that cannot be made changes nothing and says why', async () => {
-    await expect(editJob('gone', setAt(['name'], 'x'), 'Name', 0, database)).rejects.toThrow(/no job "gone"/);
+    await expect(editJob('gone', setAt(['name'], 'x'), 'Name', 0, database)).rejects.toThrow(/not here any more/);
     await expect(editJob('j', setAt(['nowhere', 'deep'], 'x'), 'Name', 0, database)).rejects.toThrow(/patch: no "nowhere"/);
     expect(await kept()).toEqual(job);
+  });
+  it('a job is deleted with its undo, and brought back with it', async () => {
+    await editJob('j', setAt(['name'], 'b'), 'Name', 0, database);
+    const removed = (await removeJob('j', database))!;
+    expect([await kept(), await database.history.get('j')]).toEqual([undefined, undefined]);
+    expect(await removeJob('j', database)).toBeUndefined();
+    await restoreJob(removed, database);
+    expect(await undoJob('j', database)).toBe('Name');
+    expect(await kept()).toEqual(job);
+  });
+  it('every save has its number, kept with what is saved', async () => {
+    const first = await editJob('j', setAt(['name'], 'b'), 'Name', 0, database);
+    expect(await editJob('j', setAt(['name'], 'c'), 'Name', 0, database)).toBe(first + 1);
+    expect(await savesOf(database)).toBe(first + 1);
   });
 });

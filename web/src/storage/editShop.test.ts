@@ -1,12 +1,14 @@
 import { expect, it } from '@jest/globals';
-import { setAt, type Shop } from '@kolleta/core/job';
+import { filmTaken, setAt, type Shop } from '@kolleta/core/job';
 import { WorkshopDatabase } from './db';
-import { editShop, redoShop, undoShop } from './editShop';
+import { countRoll, editShop, redoShop, undoShop } from './editShop';
+import { letGo } from './keeping';
 
 it('the shop has an undo of its own', async () => {
   const database = new WorkshopDatabase('shop-test');
   const shop = { name: 'a', films: [{ id: 'f', length: 10 }] } as unknown as Shop;
-  await expect(editShop(setAt(['name'], 'b'), 'Name', 0, database)).rejects.toThrow(/no shop/);
+  await expect(editShop(setAt(['name'], 'b'), 'Name', 0, database)).rejects.toThrow(/thrown away/);
+  letGo();
   await database.shop.put({ id: 'shop', shop });
   const kept = async () => (await database.shop.get('shop'))!.shop;
   await editShop(setAt(['films', 'f', 'length'], 7), 'Count a roll', 0, database);
@@ -18,4 +20,16 @@ it('the shop has an undo of its own', async () => {
   expect(await kept()).toEqual(shop);
   await redoShop(database);
   expect(await kept()).toMatchObject({ name: 'a', films: [{ length: 7 }] });
+});
+
+it('a roll that is counted holds what was typed, whatever was cut from it and is logged meanwhile', async () => {
+  const database = new WorkshopDatabase('count-test');
+  await database.shop.put({ id: 'shop', shop: { name: 'a', films: [{ id: 'f', length: 1000 }] } as unknown as Shop });
+  const cut = (id: string) => database.events.put({ id, at: 1, kind: 'cut', job: 'j', step: 's', film: 'f', length: 700 });
+  await cut('one');
+  // more is in the log than lay there: what is typed still counts
+  await cut('two');
+  await countRoll('f', 250, 0, database);
+  const { films } = (await database.shop.get('shop'))!.shop;
+  expect(films[0]!.length - (filmTaken(await database.events.toArray()).get('f') ?? 0)).toBe(250);
 });

@@ -1,6 +1,6 @@
 import { beforeEach, describe, expect, it } from '@jest/globals';
 import type { WorkStep } from '@kolleta/core/finish';
-import { standing } from '@kolleta/core/job';
+import { filmTaken, standing, type Shop } from '@kolleta/core/job';
 import { setClock, now } from './clock';
 import { db } from './db';
 import { finishStep, reverseEvents, startStep } from './logEvent';
@@ -21,6 +21,8 @@ const step = (more: Partial<WorkStep> = {}): WorkStep => ({
 const MIN = 60_000;
 beforeEach(async () => {
   await db.events.clear();
+  await db.runs.clear();
+  await db.shop.put({ id: 'shop', shop: { films: [] } as unknown as Shop });
   await setClock(undefined);
 });
 const log = async () => standing(await db.events.toArray());
@@ -54,11 +56,30 @@ describe('the log', () => {
     await setClock(1_000_100 * MIN);
     expect((await finishStep(step()))[0]).toMatchObject({ actual: 12 });
   });
+  it('a press counts once: pressed again, a step that runs or is done is left as it is, and film is taken once', async () => {
+    const cut = step({ id: 'j/cut:white', takes: { film: 'white', length: 383 } });
+    await Promise.all([startStep(cut), startStep(cut), startStep(cut)]);
+    expect((await log()).map((e) => e.kind)).toEqual(['started']);
+    const written = await Promise.all([finishStep(cut), finishStep(cut), finishStep(cut)]);
+    expect(written.map((events) => events.length)).toEqual([2, 0, 0]);
+    expect(filmTaken(await log()).get('white')).toBe(383);
+    await startStep(cut);
+    expect((await log()).filter((e) => e.kind === 'started')).toHaveLength(1);
+    // what went wrong and has to be done again is one press too
+    const weed = step();
+    for (let i = 0; i < 2; i++) await finishStep(weed, { what: 'A part was lost', again: true }, undefined, 'one press');
+    expect((await log()).filter((e) => e.kind === 'wrong')).toHaveLength(1);
+    expect(await finishStep(weed)).toHaveLength(1);
+  });
   it('undoing adds reversals and takes nothing away', async () => {
     const events = await finishStep(step({ takes: { film: 'white', length: 5 } }));
     await reverseEvents(events);
     expect(await db.events.count()).toBe(4);
     expect(await log()).toEqual([]);
+    // undone twice is undone once
+    await reverseEvents(events);
+    expect(await db.events.count()).toBe(4);
+    expect(await finishStep(step({ takes: { film: 'white', length: 5 } }))).toHaveLength(2);
   });
 });
 

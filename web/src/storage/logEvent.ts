@@ -1,66 +1,79 @@
-import { standing, type WorkEvent } from '@kolleta/core/job';
 import type { WorkStep } from '@kolleta/core/finish';
-import { MINUTE_MS } from '@kolleta/core/units';
+import type { WorkEvent } from '@kolleta/core/job';
+import { noteFinish, noteStart, type Wrong } from '@kolleta/core/logbook';
 import { now } from './clock';
-import { db } from './db';
+import { db, type CutterRun } from './db';
 import { keep } from './keeping';
 import { newId } from './newId';
+import { Told } from './told';
+import { write } from './write';
 
-/** When a step was begun, if it was and stands. */
-async function startOf(step: string): Promise<number | undefined> {
-  const own = standing(await db.events.toArray()).filter((event) => 'step' in event && event.step === step && event.kind !== 'cut');
-  const last = own.at(-1);
-  return last?.kind === 'started' ? last.at : undefined;
+export type { Wrong } from '@kolleta/core/logbook';
+
+/** Adds to the log what follows from it as it is saved at that moment; what was added. */
+export async function addEvents(
+  label: string,
+  eventsOf: (saved: readonly WorkEvent[], runs: readonly CutterRun[]) => readonly WorkEvent[],
+): Promise<readonly WorkEvent[]> {
+  const run = () =>
+    write([db.events, db.runs], async () => {
+      const fresh = eventsOf(await db.events.toArray(), await db.runs.toArray());
+      await db.events.bulkPut([...fresh]);
+      return fresh;
+    });
+  const { result } = await keep(label, run, (workshop) => ({
+    ...workshop,
+    events: [...workshop.events, ...eventsOf(workshop.events, [])],
+  }));
+  return result;
 }
 
-/** Begins a step: its timer runs from here. */
-export async function startStep(step: WorkStep): Promise<void> {
-  const event: WorkEvent = { id: newId(), at: now(), kind: 'started', job: step.job, step: step.id, title: step.title };
-  await keep(`Start: ${step.title}`, () => db.events.put(event));
+/** The cutter has this very cut under its knife and will log it itself. */
+export class CutterHasIt extends Told {
+  constructor() {
+    super('The cutter is still at this cut. It writes it into the log when it ends; stop it there if it went wrong.');
+  }
 }
 
-/** What went wrong at a step. */
-export interface Wrong {
-  what: string;
-  again: boolean;
-  note?: string;
+/** Begins a step: its timer runs from here. A step that runs or is done is left as it is. */
+export async function startStep(step: WorkStep, press = newId(), at = now()): Promise<void> {
+  await addEvents(`Start: ${step.title}`, (saved) => noteStart(saved, step, press, at));
 }
 
 /**
- * Writes a step into the log with its actual minutes: from its start to now, or as planned when no timer ran.
+ * Writes a step into the log with its actual minutes: from its start to now, or as planned when no timer ran. It counts once, however often it is pressed.
  *
+ * @param press names the press
  * @param minutes as corrected by the user, if at all
- * @returns the events written, so that they can be reversed together
+ * @returns the events written, so that they can be reversed together; none when it was in the log already
+ * @throws CutterHasIt when the cutter is still at that cut
  */
-export async function finishStep(step: WorkStep, wrong?: Wrong, minutes?: number): Promise<WorkEvent[]> {
-  const at = now();
-  const begun = await startOf(step.id);
-  const actual = minutes ?? (begun === undefined ? step.hands : Math.max(0.1, Math.round(((at - begun) / MINUTE_MS) * 10) / 10));
-  const common = { id: newId(), at, job: step.job, step: step.id, title: step.title, planned: step.hands, actual };
-  const written: WorkEvent[] = [wrong ? { ...common, kind: 'wrong', ...wrong } : { ...common, kind: 'done' }];
-  // film that went under the knife is gone, also when the cut failed
-  if (step.takes)
-    written.push({
-      id: newId(),
-      at,
-      kind: 'cut',
-      job: step.job,
-      step: step.id,
-      film: step.takes.film,
-      length: step.takes.length,
-    });
-  await keep(`${wrong ? 'Went wrong' : 'Done'}: ${step.title}`, () => db.events.bulkPut(written));
-  return written;
+export async function finishStep(
+  step: WorkStep,
+  wrong?: Wrong,
+  minutes?: number,
+  press = newId(),
+  at = now(),
+): Promise<readonly WorkEvent[]> {
+  return addEvents(`${wrong ? 'Went wrong' : 'Done'}: ${step.title}`, (saved, runs) => {
+    const film = step.takes?.film;
+    if (runs.some((run) => !run.settled && run.film === film && run.parts.some((p) => p.job === step.job))) throw new CutterHasIt();
+    return noteFinish(saved, step, press, at, wrong, minutes);
+  });
 }
 
 /** Takes events back by adding their reversals. */
 export async function reverseEvents(events: readonly WorkEvent[]): Promise<void> {
-  const reversals = events.map((event) => ({ id: newId(), at: now(), kind: 'reversed' as const, event: event.id }));
-  await keep('Undo', () => db.events.bulkPut(reversals));
+  const at = now();
+  const ids = new Map(events.map((event) => [event.id, newId()]));
+  await addEvents('Undo', (saved) => {
+    const reversed = new Set(saved.flatMap((event) => (event.kind === 'reversed' ? [event.event] : [])));
+    return events.filter(({ id }) => !reversed.has(id)).map(({ id }) => ({ id: ids.get(id)!, at, kind: 'reversed' as const, event: id }));
+  });
 }
 
-/** Keeps in the log that a stop was answered for. */
+/** Writes into the log that a stop was answered for. */
 export async function logOverride(job: string, reading: string, reason: string): Promise<void> {
   const event: WorkEvent = { id: newId(), at: now(), kind: 'overridden', job, reading, reason };
-  await keep('Go on against a stop', () => db.events.put(event));
+  await addEvents('Go ahead anyway', () => [event]);
 }

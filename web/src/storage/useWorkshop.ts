@@ -2,31 +2,38 @@ import { useLiveQuery } from 'dexie-react-hooks';
 import { createContext, useContext, useRef } from 'react';
 import type { Job, Shop, WorkEvent } from '@kolleta/core/job';
 import { db } from './db';
+import { savesOf } from './write';
 
 export interface WorkshopState {
   shop: Shop;
   jobs: Job[];
   events: WorkEvent[];
   isDemo: boolean;
+  /** The number of the last save that it holds. */
+  saves: number;
   /** When it last went out to a file, UTC ms. */
   backedUpAt?: number;
 }
 
 /** Reads the workshop; nothing before the first start. */
 export async function readWorkshop(): Promise<WorkshopState | undefined> {
-  const [shop, jobs, events, demo, backup] = await Promise.all([
-    db.shop.get('shop'),
-    db.jobs.toArray(),
-    db.events.toArray(),
-    db.settings.get('isDemo'),
-    db.settings.get('backedUpAt'),
-  ]);
+  const [shop, jobs, events, demo, backup, saves] = await db.transaction('r', [db.shop, db.jobs, db.events, db.settings], () =>
+    Promise.all([
+      db.shop.get('shop'),
+      db.jobs.toArray(),
+      db.events.toArray(),
+      db.settings.get('isDemo'),
+      db.settings.get('backedUpAt'),
+      savesOf(),
+    ]),
+  );
   if (!shop) return undefined;
   return {
     shop: shop.shop,
     jobs: jobs.toSorted((a, b) => a.createdAt - b.createdAt),
     events,
     isDemo: demo?.value === 1,
+    saves,
     ...(backup ? { backedUpAt: backup.value } : {}),
   };
 }
@@ -35,7 +42,8 @@ const sameState = (a: WorkshopState, b: WorkshopState): boolean => JSON.stringif
 
 /** The workshop as it was read at the start, and again after every change. */
 export function useStoredWorkshop(first: WorkshopState): WorkshopState {
-  const stored = useLiveQuery(readWorkshop);
+  // a storage that does not answer is told by the bands; the screen goes on with what it has
+  const stored = useLiveQuery(() => readWorkshop().catch(() => undefined));
   const kept = useRef(first);
   // the first live answer is what was read already: the same object, so that nothing is planned twice
   if (stored && stored !== kept.current && !(kept.current === first && sameState(stored, first))) kept.current = stored;

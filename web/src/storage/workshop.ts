@@ -1,9 +1,9 @@
 import type { Workshop } from '@kolleta/core/jobFile';
-import { assumeClock, now, readClock, setClock } from './clock';
+import { assumeClock, clockOffset, keepClockOffset, now, readClock, setClock } from './clock';
 import type { Bench } from '@kolleta/core/plan';
 import { assumeBench, loadBench } from './benchCache';
 import { db } from './db';
-import { keep } from './keeping';
+import { keep, noteGone, putBack } from './keeping';
 import { readWorkshop, type WorkshopState } from './useWorkshop';
 
 /** Where the demo's clock starts: Tuesday 1 December 2026, 09:40 in Dublin. */
@@ -34,12 +34,27 @@ async function takeSnapshot(why: string): Promise<void> {
 
 /** Puts a whole workshop in the place of what is there, all of it or nothing; what was there can be brought back. */
 export const replaceWorkshop = (workshop: Workshop, isDemo: boolean, why = 'Another workshop'): Promise<void> =>
-  keep(why, () =>
-    db.transaction('rw', EVERYTHING, async () => {
-      await takeSnapshot(why);
-      await putWorkshop(workshop, isDemo);
-    }),
+  keep(
+    why,
+    () =>
+      db.transaction('rw', EVERYTHING, async () => {
+        await takeSnapshot(why);
+        await putWorkshop(workshop, isDemo);
+      }),
+    () => workshop,
   );
+
+/** Puts a workshop that this tab still has back into a browser that has thrown it away. */
+export const putWorkshopBack = (workshop: Workshop, isDemo: boolean): Promise<boolean> =>
+  putBack(async () => {
+    await db.open();
+    await db.transaction('rw', EVERYTHING, async () => {
+      const offset = clockOffset();
+      await putWorkshop(workshop, isDemo);
+      await keepClockOffset(offset);
+    });
+    localStorage.setItem('opened', 'yes');
+  });
 
 /** Brings back the workshop that was there before the last replacement, with its undo; what it replaced, or nothing when there is none. */
 export const undoReplace = (): Promise<string | undefined> =>
@@ -91,7 +106,22 @@ const demoState = (demo: Workshop): WorkshopState => ({
   jobs: demo.jobs.toSorted((a, b) => a.createdAt - b.createdAt),
   events: demo.events.toSorted((a, b) => (a.id < b.id ? -1 : 1)),
   isDemo: true,
+  saves: 0,
 });
+
+/** Notices when the browser throws the database away, or closes it, while this tab is open. */
+export function watchDatabase(): void {
+  db.on('versionchange', (event) => {
+    // somebody deletes it; a newer Kolleta that only changes it is met by the next write
+    if (event.newVersion === null || event.newVersion === 0) noteGone();
+  });
+  db.on('close', () => {
+    void readWorkshop().then(
+      (state) => state ?? noteGone(),
+      () => undefined,
+    );
+  });
+}
 
 /** The browser has thrown away what was kept here. */
 export class StorageEmptied extends Error {}

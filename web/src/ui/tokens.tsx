@@ -1,4 +1,5 @@
 import { useId, useLayoutEffect, useRef, useState, type KeyboardEvent, type ReactNode } from 'react';
+import { useHeld, type Saving } from './held';
 import { formatLength, parseLength, type LengthSystem, type Problem, type Result } from '@kolleta/core/units';
 
 /** A sentence with words in it that can be changed. */
@@ -10,14 +11,16 @@ interface ChoiceProps<T extends string> {
   label: string;
   value: T;
   options: readonly { value: T; label: string; group?: string }[];
-  onChange: (value: T) => void;
+  onChange: (value: T) => Saving;
 }
 
 /** A word that is one of several. */
 export function Choice<T extends string>({ label, value, options, onChange }: ChoiceProps<T>) {
+  // keys choose faster than it is saved
+  const { shown, put } = useHeld(value, onChange);
   const groups = [...new Set(options.map((o) => o.group ?? ''))];
   return (
-    <select className="token" aria-label={label} value={value} onChange={(event) => onChange(event.target.value as T)}>
+    <select className="token" aria-label={label} value={shown} onChange={(event) => put(event.target.value as T)}>
       {groups.map((group) => {
         const own = options
           .filter((o) => (o.group ?? '') === group)
@@ -42,14 +45,17 @@ interface TypedProps<T> {
   label: string;
   shown: string;
   read: (text: string) => Result<T>;
-  onChange: (value: T) => void;
+  onChange: (value: T) => Saving;
   /** Words rather than a measure. */
   plain?: boolean;
 }
 
 /** A word that is typed: read when it is left or on Enter, put back on Escape; what cannot be read is said, and kept to be mended. */
-export function Typed<T>({ label, shown, read, onChange, plain }: TypedProps<T>) {
+export function Typed<T>({ label, shown: saved, read, onChange, plain }: TypedProps<T>) {
   const [draft, setDraft] = useState<string>();
+  const value = useRef<T>(undefined);
+  // what was taken stands until the sentence has it
+  const { shown, put } = useHeld(saved, () => onChange(value.current!));
   const [problem, setProblem] = useState<Problem>();
   const id = useId();
   const field = useRef<HTMLInputElement>(null);
@@ -68,7 +74,8 @@ export function Typed<T>({ label, shown, read, onChange, plain }: TypedProps<T>)
     if (result.ok) {
       setDraft(undefined);
       setProblem(undefined);
-      onChange(result.value);
+      value.current = result.value;
+      put(draft);
     } else setProblem(result.problem);
   };
   const keys = (event: KeyboardEvent<HTMLInputElement>) => {
@@ -109,7 +116,7 @@ interface LengthProps {
   system: LengthSystem;
   least?: number;
   check?: (mm: number) => Result<number>;
-  onChange: (mm: number) => void;
+  onChange: (mm: number) => Saving;
 }
 
 /** A length in a sentence: typed in either unit, shown in the user's. */
@@ -133,7 +140,7 @@ export function CountWord({
   value: number;
   least?: number;
   most?: number;
-  onChange: (n: number) => void;
+  onChange: (n: number) => Saving;
 }) {
   const read = (text: string): Result<number> => {
     const n = Number(text.trim());
@@ -160,7 +167,7 @@ export function TextWord({
 }: {
   label: string;
   value: string;
-  onChange: (text: string) => void;
+  onChange: (text: string) => Saving;
   empty?: string;
 }) {
   const read = (text: string): Result<string> => {
@@ -186,7 +193,7 @@ export function Switch({
   on: boolean;
   yes: string;
   no: string;
-  onChange: (on: boolean) => void;
+  onChange: (on: boolean) => Saving;
 }) {
   return (
     <Choice

@@ -1,5 +1,6 @@
 import type { CutterReport, HostOrder } from '@kolleta/core/cut';
 import type { CutterWorker } from './cutter.worker';
+import { Told } from '../storage/told';
 import { WatchedWorker } from './watchedWorker';
 
 const ADDRESS = './api/cutter';
@@ -24,7 +25,7 @@ async function overHttp(order?: HostOrder): Promise<CutterReport | undefined> {
   // nothing in the answer: its cable is pulled
   if (answer.status === 204) return undefined;
   if (answer.ok) return (await answer.json()) as CutterReport;
-  throw new Error((await answer.text()) || `The cutter answered ${answer.status}.`);
+  throw new Told((await answer.text()) || `The cutter answered ${answer.status}.`);
 }
 
 /** Finds out once whether a server has the cutter. */

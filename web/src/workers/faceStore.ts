@@ -23,8 +23,14 @@ const readInto = async (id: string, files: readonly string[]): Promise<void> => 
   if (face.ok) faces.set(id, face.value);
 };
 
-/** Bytes of what was kept as base64. */
-const fromBase64 = (data: string): ArrayBuffer => Uint8Array.from(atob(data), (c) => c.charCodeAt(0)).buffer;
+/** Bytes of what was kept as base64; none where it is none. */
+function fromBase64(data: string): ArrayBuffer {
+  try {
+    return Uint8Array.from(atob(data), (c) => c.charCodeAt(0)).buffer;
+  } catch {
+    return new ArrayBuffer(0);
+  }
+}
 
 /** Reads a face that the user brought, once. */
 function needOwnFace(id: string, own: readonly OwnFace[]): void {
@@ -37,7 +43,7 @@ function needOwnFace(id: string, own: readonly OwnFace[]): void {
 /** Reads the common letters of a face, once. */
 export async function needFace(id: string, own: readonly OwnFace[] = []): Promise<void> {
   needOwnFace(id, own);
-  const common = FACE_FILES[id]?.slice(0, 1);
+  const common = Object.hasOwn(FACE_FILES, id) ? FACE_FILES[id]?.slice(0, 1) : undefined;
   if (common && !faces.has(id)) await readInto(id, common);
 }
 

@@ -8,10 +8,11 @@ import {
   type Picture,
   type TraceOptions,
 } from '@kolleta/core/artwork';
-import { outlineUnder, straighten, type Homography, type StraightFrame } from '@kolleta/core/blanks';
+import { outlineFromDrawing, outlineUnder, straighten, type Homography, type StraightFrame } from '@kolleta/core/blanks';
 import { FACES } from '@kolleta/core/facts';
 import type { Point, Ring } from '@kolleta/core/geometry';
-import type { OwnFace } from '@kolleta/core/job';
+import type { Job, OwnFace } from '@kolleta/core/job';
+import type { ReadWorkshop, Workshop, WorkshopDifference } from '@kolleta/core/jobFile';
 import type { Result } from '@kolleta/core/units';
 
 /** Ids within one drawing. */
@@ -35,6 +36,21 @@ const importer = {
   },
   dxf(text: string, name: string): Result<ImportedDrawing> {
     return importDxf(text, name, numbered());
+  },
+  /** The outline of a piece or a zone from a drawing. */
+  outline(text: string, name: string): ReturnType<typeof outlineFromDrawing> {
+    const read = importSvg(text, name, numbered());
+    return read.ok ? outlineFromDrawing(read.value.parts, name) : read;
+  },
+  /** A job from its file. */
+  async job(text: string, name: string): Promise<Result<Job>> {
+    return (await import('@kolleta/core/jobFile')).readJobFile(text, name);
+  },
+  /** A workshop from its file, and what it would change of another. */
+  async workshop(text: string, name: string, now?: Workshop): Promise<Result<{ read: ReadWorkshop; difference?: WorkshopDifference }>> {
+    const { readWorkshopFile, compareWorkshops } = await import('@kolleta/core/jobFile');
+    const read = readWorkshopFile(text, name);
+    return read.ok ? { ok: true, value: { read: read.value, ...(now ? { difference: compareWorkshops(now, read.value) } : {}) } } : read;
   },
   /** The edge of what lies under a place of a photo. */
   outlineUnder(picture: Picture, at: Point, alike: number): Result<Ring> {

@@ -1,7 +1,8 @@
 import { expose } from 'comlink';
 import { hpglCutFile, svgCutFile, type FilmLayout } from '@kolleta/core/cut';
+import { ringsOf } from '@kolleta/core/geometry';
 import { inspectPlaces, overlapsOn, type InspectionMap } from '@kolleta/core/fit';
-import type { Film, Job, Machine, Shape, Shop, WorkEvent } from '@kolleta/core/job';
+import type { Film, Job, JobId, Machine, Shape, Shop, WorkEvent } from '@kolleta/core/job';
 import { Memo, planWorkshop, type MarkPlan, type Plan } from '@kolleta/core/plan';
 import { faces, needFace, needWholeFaces, wholeFaces } from './faceStore';
 
@@ -10,24 +11,43 @@ const memos = { workshop: new Memo(), draft: new Memo() };
 let first = true;
 
 const facesIn = (jobs: readonly Job[]) =>
-  jobs.flatMap((job) => job.marks.flatMap((mark) => (mark.artwork.kind === 'text' ? mark.artwork.lines.map((line) => line.face) : [])));
+  jobs
+    .filter((job) => !job.closed)
+    .flatMap((job) => job.marks.flatMap(({ artwork }) => (artwork?.kind === 'text' ? artwork.lines.map((line) => line.face) : [])));
 
 const planner = {
   /**
    * Plans the workshop, or a draft beside it. Faces are read as they are needed; all of them, with their rarer letters, when letters are missing. The very
    * first plan is a quick one, unless the whole is asked for.
    */
-  async plan(which: 'workshop' | 'draft', jobs: Job[], shop: Shop, events: WorkEvent[], now: number, whole = false): Promise<Plan> {
-    await Promise.all([...new Set(facesIn(jobs))].map((id) => needFace(id, shop.faces)));
+  async plan(
+    which: 'workshop' | 'draft',
+    jobs: Job[],
+    shop: Shop,
+    events: WorkEvent[],
+    now: number,
+    whole = false,
+    slow: readonly JobId[] = [],
+    onJob: (job: JobId | undefined) => void = () => undefined,
+  ): Promise<Plan> {
+    // a face that cannot be read is told by the marks that ask for it
+    await Promise.allSettled([...new Set(facesIn(jobs))].map((id) => needFace(id, shop.faces)));
     const effort = which === 'workshop' && first && !whole ? 'quick' : 'whole';
     first = false;
-    const plan = planWorkshop(jobs, shop, events, now, faces, memos[which], effort);
+    const options = { slow: new Set(slow), onJob };
+    const plan = planWorkshop(jobs, shop, events, now, faces, memos[which], { ...options, effort });
     const lacking = [...plan.jobs.values()].some((job) => job.readings.some((reading) => reading.id.startsWith('glyphs:')));
     if (!lacking || wholeFaces()) return plan;
     await needWholeFaces();
     // what was remembered was drawn without the rarer letters
     memos[which] = new Memo();
-    return planWorkshop(jobs, shop, events, now, faces, memos[which]);
+    return planWorkshop(jobs, shop, events, now, faces, memos[which], options);
+  },
+  /** Plans one job to see whether it can be, and how much of it a page has to draw. */
+  async trial(job: Job, shop: Shop, now: number): Promise<{ aside: boolean; points: number; rings: number }> {
+    const plan = (await planner.plan('draft', [job], shop, [], now)).jobs.get(job.id);
+    const rings = (plan?.marks ?? []).flatMap(({ flat }) => flat.flatMap((layer) => ringsOf(layer.region)));
+    return { aside: plan?.aside !== undefined, points: rings.reduce((sum, ring) => sum + ring.length, 0), rings: rings.length };
   },
   /** What is hard to weed or will not stay, in its place. */
   inspect({ flat, mark, fitted, turn }: Pick<MarkPlan, 'flat' | 'mark' | 'fitted' | 'turn'>, shape: Shape, films: Film[]): InspectionMap {

@@ -1,14 +1,24 @@
-import type { Job, Shop, WorkEvent } from '@kolleta/core/job';
+import { proxy } from 'comlink';
+import type { Job, JobId, Shop, WorkEvent } from '@kolleta/core/job';
 import type { Plan } from '@kolleta/core/plan';
 import type { Planner } from './planner.worker';
 import { takePlannerWorker } from './plannerWorker';
-import { WatchedWorker } from './watchedWorker';
+import { WatchedWorker, WorkerStopped } from './watchedWorker';
 
-/** A plan that is not there after this long is given up, ms. */
+/** What all jobs take together, and what other work in this worker takes, is given up after this long, ms. */
 const LIMIT_MS = 20_000;
+/** A job that is not planned after this long is set aside, ms; with a list it has so much more a row. */
+const JOB_MS = 8_000;
+const ROW_MS = 500;
+export const timeFor = (job: Job | undefined): number =>
+  JOB_MS + ROW_MS * (job?.list?.rows.length ?? 0) * Math.max(1, job?.marks.length ?? 1);
 
-/** So much longer for each open job. */
-const MORE_A_JOB_MS = 500;
+/** Jobs that took too long, as they were then: they are tried again once they have changed. */
+const tooSlow: string[] = [];
+/** So many of them are remembered. */
+const MOST_SLOW = 20;
+const signature = (job: Job): string => JSON.stringify([job.id, job.piece, job.zones, job.marks, job.list]);
+const isSlow = (job: Job): boolean => tooSlow.length > 0 && tooSlow.includes(signature(job));
 
 /** The worker that plans. */
 export const plannerWorker = new WatchedWorker<Planner>('The planner', takePlannerWorker, LIMIT_MS);
@@ -39,17 +49,37 @@ class NewestWins {
     });
   }
 
+  /** Plans; a job that takes too long is set aside, and the others are planned without it. */
+  async #planWithoutSlow(request: Request): Promise<Plan> {
+    for (;;) {
+      const { jobs, shop, events, now, whole } = request;
+      let current: Job | undefined;
+      try {
+        const plan = await plannerWorker.call((planner, alive) => {
+          const onJob = (id: JobId | undefined) => {
+            current = jobs.find((job) => job.id === id);
+            alive(current ? timeFor(current) : LIMIT_MS + jobs.length * 50);
+          };
+          const slow = jobs.filter(isSlow).map((job) => job.id);
+          return planner.plan(this.#which, jobs, shop, events, now, whole, slow, proxy(onJob));
+        }, LIMIT_MS);
+        for (const fault of plan.faults) console.error(`Set aside: ${fault}`);
+        return plan;
+      } catch (error) {
+        if (!(error instanceof WorkerStopped) || !current) throw error;
+        tooSlow.push(signature(current));
+        if (tooSlow.length > MOST_SLOW) tooSlow.shift();
+      }
+    }
+  }
+
   async #run(): Promise<void> {
     this.#running = true;
     while (this.#next) {
       const { request, settle } = this.#next;
       this.#next = undefined;
       try {
-        const plan = await plannerWorker.call(
-          (planner) => planner.plan(this.#which, request.jobs, request.shop, request.events, request.now, request.whole),
-          LIMIT_MS +
-            request.jobs.filter((job) => !job.closed).reduce((ms, job) => ms + MORE_A_JOB_MS * (1 + (job.list?.rows.length ?? 0) / 4), 0),
-        );
+        const plan = await this.#planWithoutSlow(request);
         for (const { resolve } of settle) resolve(plan);
       } catch (error) {
         for (const { reject } of settle) reject(error);

@@ -43,7 +43,7 @@ export const planQuery = (state: WorkshopState, turn: number) => ({
 });
 
 /** The plan of a workshop: again on every edit and event and when a wait ends, not on ticks. */
-export function usePlanOf(state: WorkshopState): { plan: Plan | undefined; error: Error | null } {
+export function usePlanOf(state: WorkshopState): { plan: Plan | undefined; error: Error | null; fresh: boolean } {
   const [turn, setTurn] = useState(0);
   const { data, error, isPlaceholderData } = useQuery({ ...planQuery(state, turn), placeholderData: keepPreviousData });
   useEffect(() => {
@@ -59,7 +59,7 @@ export function usePlanOf(state: WorkshopState): { plan: Plan | undefined; error
   useEffect(() => {
     if (data?.complete && !isPlaceholderData) keepBench(state, data);
   }, [data, isPlaceholderData, state]);
-  return { plan: data, error };
+  return { plan: data, error, fresh: data?.complete === true && !isPlaceholderData };
 }
 
 export const PlanContext = createContext<Plan | undefined>(undefined);
@@ -70,11 +70,12 @@ export const useJobPlan = (id: string): JobPlan | undefined => useContext(PlanCo
 export function useDraftPlan(job: Job | undefined): {
   plan: JobPlan | undefined;
   error: Error | null;
+  /** The plan is that of an earlier draft. */
   working: boolean;
 } {
   // what was cut so far is off the rolls for a quick mark too
   const { shop, events } = useWorkshop();
-  const { data, error, isFetching } = useQuery({
+  const { data, error, isFetching, isPlaceholderData } = useQuery({
     queryKey: ['draft', JSON.stringify(job), shop, events],
     queryFn: () => requestPlan('draft', { jobs: [job!], shop, events, now: now() }),
     enabled: job !== undefined,
@@ -83,5 +84,5 @@ export function useDraftPlan(job: Job | undefined): {
     gcTime: 5_000,
     retry: false,
   });
-  return { plan: job ? data?.jobs.get(job.id) : undefined, error, working: isFetching };
+  return { plan: job ? data?.jobs.get(job.id) : undefined, error, working: isFetching || isPlaceholderData };
 }

@@ -1,16 +1,18 @@
 import { wrap, type Remote } from 'comlink';
+import { Told } from '../storage/told';
 
 /** The worker was ended; what to do is in the message. */
-export class WorkerStopped extends Error {}
+export class WorkerStopped extends Told {}
 
-/** A worker under a watchdog: one that does not answer in time is ended, everybody who waits is told, and the next call starts a new one. */
+/** A worker under a watchdog: calls go one after the other; one that is not answered in time ends the worker, and the next call starts a new one. */
 export class WatchedWorker<T> {
   readonly #make: () => Worker;
   readonly #limit: number;
   readonly #name: string;
   #worker: Worker | undefined;
   #remote: Remote<T> | undefined;
-  #waiting: ((error: Error) => void)[] = [];
+  #fail: ((error: Error) => void) | undefined;
+  #tail: Promise<unknown> = Promise.resolve();
 
   /**
    * @param name what it is to the user, as in "The planner"
@@ -33,29 +35,46 @@ export class WatchedWorker<T> {
     return this.#remote;
   }
 
-  /** Ends the worker and tells everybody who waits for it. */
+  /** Ends the worker and tells the call that it is at; calls behind it get a new one. */
   stop(message: string): void {
     this.#worker?.terminate();
     this.#worker = undefined;
     this.#remote = undefined;
-    const waiting = this.#waiting;
-    this.#waiting = [];
-    for (const fail of waiting) fail(new WorkerStopped(message));
+    this.#fail?.(new WorkerStopped(message));
   }
 
-  /** Calls the worker under the watchdog. */
-  async call<R>(ask: (remote: Remote<T>) => Promise<R>, limit = this.#limit): Promise<R> {
-    let fail: (error: Error) => void = () => undefined;
+  /**
+   * Calls the worker under the watchdog, when the calls before are answered.
+   *
+   * @param ask asks the worker; `alive`, told on the way, gives it time anew
+   * @throws WorkerStopped when it does not answer in time
+   */
+  call<R>(ask: (remote: Remote<T>, alive: (ms: number) => void) => Promise<R>, limit = this.#limit): Promise<R> {
+    const turn = this.#tail.then(() => this.#run(ask, limit));
+    this.#tail = turn.catch(() => undefined);
+    return turn;
+  }
+
+  async #run<R>(ask: (remote: Remote<T>, alive: (ms: number) => void) => Promise<R>, limit: number): Promise<R> {
     const stopped = new Promise<never>((_, reject) => {
-      fail = reject;
-      this.#waiting.push(reject);
+      this.#fail = reject;
     });
-    const timer = setTimeout(() => this.stop('This took too long and was stopped. Undo the last change, or simplify the drawing.'), limit);
-    try {
-      return await Promise.race([ask(this.#start()), stopped]);
-    } finally {
+    const ring = (ms: number) =>
+      setTimeout(() => this.stop('This took too long and was stopped. Undo the last change, or simplify the drawing.'), ms);
+    let timer = ring(limit);
+    let over = false;
+    const alive = (ms: number) => {
+      // what the worker told on the way may come in after its answer
+      if (over) return;
       clearTimeout(timer);
-      this.#waiting = this.#waiting.filter((other) => other !== fail);
+      timer = ring(ms);
+    };
+    try {
+      return await Promise.race([ask(this.#start(), alive), stopped]);
+    } finally {
+      over = true;
+      clearTimeout(timer);
+      this.#fail = undefined;
     }
   }
 }

@@ -20,6 +20,9 @@ import type { Layer } from '../drawMark';
 import { plateAround } from './plate';
 import { scatter } from './scatter';
 
+/** More copies than this in rows and columns are planned by no device in time. */
+export const MOST_COPIES = 900;
+
 /** How much an outline is thickened in all, mm per side. */
 export const thickenedBy = (edits: readonly Edit[]): number =>
   edits.reduce((sum, edit) => sum + (edit.kind === 'thicken' ? edit.by : 0), 0);

@@ -16,6 +16,7 @@ import {
 import type { DrawnPart } from '../../job';
 import { degrees, endOf, reversed, wayOf, type Entity, type Vertex, type Way } from './dxfWays';
 import type { ImportedDrawing } from './importSvg';
+import { lighten } from './lighten';
 
 // the package is CommonJS: under Node its class is the default of the default
 const DxfParser = (DxfParserModule as unknown as { default?: typeof DxfParserModule }).default ?? DxfParserModule;
@@ -189,5 +190,6 @@ export function importDxf(text: string, name: string, newId: () => string): Resu
     ...[...out].map(([type, n]) => `${n} × ${type.toLowerCase()}`),
     ...(open.length > 0 ? [`${open.length} open ${open.length === 1 ? 'line' : 'lines'}`] : []),
   ];
-  return good({ parts, leftOut });
+  const light = lighten(parts, name);
+  return light.ok ? good({ parts: light.value, leftOut }) : light;
 }

@@ -3,7 +3,8 @@ import { good, refused, type Result } from '../../units';
 import { boxHeight, boxOfPoints, boxWidth, controlPoints, mapPath } from '../../geometry';
 import type { DrawnPart } from '../../job';
 import type { SetText } from './svgText';
-import { gatherSvg, MOST_DEPTH, MOST_SEGMENTS } from './svgTree';
+import { lighten } from './lighten';
+import { gatherSvg, MOST_DEPTH, MOST_GATHERED } from './svgTree';
 
 /** A drawing taken in: its colours as outlines, and what had to be left out. */
 export interface ImportedDrawing {
@@ -60,7 +61,7 @@ export function importSvg(text: string, name: string, newId: () => string, setTe
     return refused(`"${name}" nests groups more than ${MOST_DEPTH} deep.`, 'fewer groups', name, 'Ungroup it and drop it in again.');
   if (tooMany)
     return refused(
-      `"${name}" has more than ${MOST_SEGMENTS.toLocaleString('en')} edges.`,
+      `"${name}" has more than ${MOST_GATHERED.toLocaleString('en')} edges.`,
       'a drawing that a knife can follow',
       name,
       'Simplify its paths and drop it in again.',
@@ -84,5 +85,6 @@ export function importSvg(text: string, name: string, newId: () => string, setTe
       last.path = [...last.path, ...shape.path];
     else parts.push({ id: newId(), colour: shape.colour, path: shape.path, fill: shape.rule });
   }
-  return good({ parts, leftOut: gone });
+  const light = lighten(parts, name);
+  return light.ok ? good({ parts: light.value, leftOut: gone }) : light;
 }

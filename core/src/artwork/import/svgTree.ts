@@ -48,7 +48,7 @@ export interface Gathered {
 }
 
 export const MOST_DEPTH = 200;
-export const MOST_SEGMENTS = 400_000;
+export const MOST_GATHERED = 400_000;
 /** Symbols may repeat each other at most so often in all. */
 const MOST_USES = 20_000;
 /** What reaches further than this, working mm, is no drawing any more: its curves alone would have millions of points. */
@@ -130,7 +130,7 @@ class Walk {
   }
 
   get tooMany(): boolean {
-    return this.segments > MOST_SEGMENTS;
+    return this.segments > MOST_GATHERED;
   }
 
   visit(element: Element, around: Around, depth: number): void {

@@ -53,3 +53,17 @@ export function findGlyph(face: Face, character: string): { font: Font; glyph: R
   }
   return undefined;
 }
+
+/** Letters that names are made of. */
+const COMMON = "ABCDEFGHIJKLMNOPQRSTUVWXYZabcdefghijklmnopqrstuvwxyz0123456789&.,-'!?";
+
+/** Common letters that a face has and that cannot be drawn: its file is damaged. */
+export const brokenLetters = (face: Face): string[] =>
+  [...COMMON].filter((letter) => {
+    try {
+      findGlyph(face, letter)?.glyph.getPath(0, 0, 100);
+      return false;
+    } catch {
+      return true;
+    }
+  });

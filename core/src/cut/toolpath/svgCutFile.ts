@@ -1,3 +1,4 @@
+import { xmlText } from '../../units';
 import { applyToRegion, type Region, type Ring } from '../../geometry';
 import type { FilmLayout } from '../layout';
 
@@ -10,8 +11,6 @@ export const regionPathData = (region: Region, height: number): string =>
     .flatMap((part) => [...part.holes, part.outer])
     .map((ring) => ringData(ring, height))
     .join('');
-
-const escaped = (text: string) => text.replace(/[&<>"]/g, (c) => ({ '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;' })[c]!);
 
 /**
  * A layout as an SVG cut file: one user unit is one mm, the page is the film that is taken, every outline a closed path, inner
@@ -29,7 +28,7 @@ export function svgCutFile(layout: FilmLayout, title: string): string {
   return [
     '<?xml version="1.0" encoding="UTF-8"?>',
     `<svg xmlns="http://www.w3.org/2000/svg" width="${width}mm" height="${height}mm" viewBox="0 0 ${width} ${height}">`,
-    `  <title>${escaped(title)}</title>`,
+    `  <title>${xmlText(title)}</title>`,
     ...paths,
     '</svg>',
     '',

@@ -1,3 +1,4 @@
+import { xmlText } from '../../units';
 import { boxHeight, boxWidth, type Point } from '../../geometry';
 import type { Jig, JigLine } from './jig';
 
@@ -12,7 +13,6 @@ const LOOK: Record<JigLine['kind'], string> = {
   feature: 'stroke="#5c6663" stroke-width="0.3" stroke-dasharray="2 1"',
   check: 'stroke="#000" stroke-width="0.35"',
 };
-const escaped = (text: string) => text.replace(/[&<>"]/g, (c) => ({ '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;' })[c]!);
 
 /** A jig as an SVG of its own size: one user unit is one mm. */
 export function svgJig(jig: Jig, title: string): string {
@@ -22,13 +22,13 @@ export function svgJig(jig: Jig, title: string): string {
   return [
     '<?xml version="1.0" encoding="UTF-8"?>',
     `<svg xmlns="http://www.w3.org/2000/svg" width="${width}mm" height="${height}mm" viewBox="0 0 ${width} ${height}">`,
-    `  <title>${escaped(title)}</title>`,
+    `  <title>${xmlText(title)}</title>`,
     ...jig.lines.map(
       ({ kind, points, closed }) => `  <path d="M${points.map(at).join('L')}${closed ? 'Z' : ''}" fill="none" ${LOOK[kind]}/>`,
     ),
     ...jig.words.map(
       ({ at: place, text }) =>
-        `  <text x="${at(place).split(' ')[0]}" y="${at(place).split(' ')[1]}" font-size="3.6" font-family="sans-serif">${escaped(text)}</text>`,
+        `  <text x="${at(place).split(' ')[0]}" y="${at(place).split(' ')[1]}" font-size="3.6" font-family="sans-serif">${xmlText(text)}</text>`,
     ),
     '</svg>',
     '',

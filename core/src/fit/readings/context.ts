@@ -38,9 +38,11 @@ export type FitReading = (context: FitContext) => Reading | undefined;
 /** How a mark is called in a reading: by name where there are several. */
 export const markLabel = ({ job, mark }: Pick<FitContext, 'job' | 'mark'>): string => (job.marks.length > 1 ? ` · ${mark.name}` : '');
 
-/** Of a mark and, where there is a list, its rows, the one with the least margin; the mark itself where none has less. */
+/** Of a mark and, where there is a list, its rows, the one with the least margin; the mark itself where none has less. Rows that have lost all their parts have none. */
 export const worstRow = (context: FitContext, margin: (context: FitContext) => number): FitContext =>
-  context.rows.reduce((worst, row) => (margin(row) < margin(worst) * (1 - 1e-6) ? row : worst), context);
+  context.rows
+    .filter((row) => row.inspections.length > 0)
+    .reduce((worst, row) => (margin(row) < margin(worst) * (1 - 1e-6) ? row : worst), context);
 
 /** Whose words a reading speaks of, where there is a list. */
 export const ofRow = ({ words }: FitContext): string => (words ? `“${words}”: ` : '');

@@ -1,5 +1,5 @@
 import { LIMITS } from '../../facts';
-import { setAt, type Cure } from '../../job';
+import { removeAt, setAt, type Cure } from '../../job';
 import { markLabel, ofRow, worstRow, type FitContext, type FitReading } from './context';
 
 /** Limits of what is kept and of what must come out, for a technique. */
@@ -55,9 +55,14 @@ export const smallReading: FitReading = (all) => {
       ],
     });
   }
-  const edits = [
-    ...mark.edits.filter((edit) => edit.kind !== 'dropSmall'),
-    { id: 'dropSmall', kind: 'dropSmall' as const, below: limit.shape, fillBelow: limit.counter },
+  const drop = [
+    ...mark.edits.filter((edit) => edit.kind === 'dropSmall').flatMap((edit) => removeAt(['marks', mark.id, 'edits', edit.id])),
+    ...setAt(['marks', mark.id, 'edits', 'dropSmall'], {
+      id: 'dropSmall',
+      kind: 'dropSmall',
+      below: limit.shape,
+      fillBelow: limit.counter,
+    }),
   ];
   const everything = inspections.every((i) => i.pieces.shapes.every((piece) => piece.area < limit.shape));
   if (!everything)
@@ -69,7 +74,7 @@ export const smallReading: FitReading = (all) => {
         .filter(Boolean)
         .join(', ')
         .replace(/^f/, 'F'),
-      patch: setAt(['marks', mark.id, 'edits'], edits),
+      patch: drop,
     });
   const lost = [count(shapes.length, shape!), count(counters.length, counter!)].filter(Boolean).join(' and ');
   return {

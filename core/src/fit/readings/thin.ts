@@ -6,7 +6,7 @@ import type { Thickness } from '../../geometry';
 import { sizeMark } from '../fitMark';
 import { shapeMark } from '../shapeMark';
 import { reshapes, thickenedBy } from '../../artwork';
-import { setAt } from '../../job';
+import { removeAt, setAt } from '../../job';
 import { markLabel, ofRow, worstRow, type FitContext, type FitReading } from './context';
 
 const STEP = 0.05;
@@ -22,12 +22,19 @@ const measure = (layers: readonly Layer[], mark: Mark, inspections: readonly Lay
 const leastOf = (measured: readonly Measured[]): Measured =>
   measured.reduce((worst, i) => (i.strokes.least / i.limit < worst.strokes.least / worst.limit ? i : worst));
 
+const thickening = (by: number): Edit => ({ id: 'thicken', kind: 'thicken', by });
+
 /** The same mark with another thickening. */
 const withThickness = (mark: Mark, by: number): Mark => {
   const others = mark.edits.filter((edit) => edit.kind !== 'thicken');
-  const edit: Edit = { id: 'thicken', kind: 'thicken', by };
-  return { ...mark, edits: by === 0 ? others : [edit, ...others] };
+  return { ...mark, edits: by === 0 ? others : [thickening(by), ...others] };
 };
+
+/** The change that gives a mark another thickening, before whatever else is wanted of it. */
+const thicken = (mark: Mark, by: number): Patch => [
+  ...mark.edits.filter((edit) => edit.kind === 'thicken').flatMap((edit) => removeAt(['marks', mark.id, 'edits', edit.id])),
+  ...(by === 0 ? [] : [{ op: 'set' as const, path: ['marks', mark.id, 'edits', 'thicken'], value: thickening(by), first: true as const }]),
+];
 
 /** One copy of a decal that is repeated or scattered, for the others are as thin; undefined for a mark that is measured whole. */
 function oneCopy(drawn: DrawnMark, scale: number, mark: Mark): { layers: readonly Layer[]; copies: number } | undefined {
@@ -122,7 +129,7 @@ export const thinReading: FitReading = (all) => {
   if (by !== undefined) {
     const change = Math.abs(by - thickenedBy(mark.edits));
     const label = mark.technique === 'decal' ? `Thicken by ${say(change)} a side` : `Slim the openings by ${say(change)} a side`;
-    cures.push({ label, patch: setAt(['marks', mark.id, 'edits'], withThickness(mark, by).edits) });
+    cures.push({ label, patch: thicken(mark, by) });
   }
   const { copies } = worst;
   const count = worst.strokes.places.filter((place) => place.width < worst.limit).length * copies;

@@ -12,7 +12,7 @@ import { useWorkshop } from '../../storage/useWorkshop';
 import { useTell } from '../../ui/toasts';
 import { VerdictMark } from '../../ui/Verdict';
 import { usePlan } from '../../workers/usePlan';
-import { StepButtons } from '../steps/StepCards';
+import { StepButtons } from '../steps/StepButtons';
 import { backupWatch } from './backupWatch';
 import { FirstMark } from './FirstMark';
 import { OtherTimers } from './OtherTimers';
@@ -94,7 +94,7 @@ function NowCard({ bench, jobs, shop, now }: { bench: Bench; jobs: readonly Job[
             {wait ? formatClock((wait.until - now) / 1000) : running ? formatClock(Math.abs(left)) : formatClock(placed.step.hands * 60)}
           </p>
         </div>
-        <StepButtons placed={placed} large />
+        <StepButtons key={placed.step.id} placed={placed} large />
       </div>
       {running && <RingWord />}
     </section>

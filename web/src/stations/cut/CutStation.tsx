@@ -1,33 +1,34 @@
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { KNIFE, LAYOUT, TECHNIQUES } from '@kolleta/core/facts';
-import { holdsCut } from '@kolleta/core/job';
+import type { FilmLayout } from '@kolleta/core/cut';
 import { formatDuration, formatLength, formatWay } from '@kolleta/core/units';
 import { FilmDrawing } from '../../drawing/FilmDrawing';
 import { download, fileName } from '../../storage/download';
 import { useTell } from '../../ui/toasts';
 import { VerdictMark } from '../../ui/Verdict';
 import { plannerWorker } from '../../workers/plannerClient';
+import { plainly } from '../../storage/plainly';
+import { useSettling } from '../../workers/settled';
 import { usePlan } from '../../workers/usePlan';
 import { DrawingHead, Readings, StationLayout, type StationProps } from '../job/station';
 import { StepCards } from '../steps/StepCards';
 import { useWorkshop } from '../../storage/useWorkshop';
 import { CutterPanel } from './CutterPanel';
+import { layoutToCut } from './layoutToCut';
 import { useCutter } from './useCutter';
 
 /** The film that is taken, and the file for the cutter. */
-export function CutStation({ job, plan, shop, edit, mark }: StationProps) {
+export function CutStation({ job, plan, shop, edit, fix, mark }: StationProps) {
   const whole = usePlan();
   const { jobs } = useWorkshop();
   const tell = useTell();
   const [film, setFilm] = useState<string>();
   const [alone, setAlone] = useState(false);
   const system = shop.lengths;
-  const own = plan.layouts.find((l) => l.film.id === film) ?? plan.layouts[0];
-  const shared = whole?.layouts.find((l) => l.film.id === own?.film.id);
-  const done = plan.schedule.steps.some((s) => s.state === 'done' && s.step.takes?.film === own?.film.id);
-  const others = shared && shared.parts.some((p) => p.job !== job.id);
-  const layout = own && (alone || !shared || done ? own : shared);
+  const { own, layout, others, done, held, left } = layoutToCut(whole, plan, film, alone);
+  const { fresh, settled } = useSettling();
+  const [busy, setBusy] = useState(false);
   const marks = job.marks.filter((m) => plan.layers.some((l) => l.mark === m.id && l.film.id === own?.film.id));
   const planned = useMemo(
     () => new Map((whole?.schedule.steps ?? []).filter((s) => s.step.takes?.film === own?.film.id).map((s) => [s.step.job, s.step.hands])),
@@ -35,27 +36,36 @@ export function CutStation({ job, plan, shop, edit, mark }: StationProps) {
   );
   const cutter = useCutter(planned);
   const { run } = cutter.view;
-  const jobsIn = [...new Set(layout?.parts.map((part) => part.job) ?? [])];
-  // a stop keeps the film of every job in this layout from the knife
-  const held = jobsIn.flatMap((id) => (whole?.jobs.get(id) ?? plan).readings.filter(holdsCut).map((stop) => ({ id, stop })));
-  const left = whole?.filmLeft.get(layout?.film.id ?? '') ?? layout?.film.length ?? 0;
-  const save = async () => {
-    if (!layout) return;
-    const title = `${job.name} — ${layout.film.name}`;
+  /** Does something with the layout of the job as it is saved now, once everything typed is in it. */
+  const withLayout = async (run: (layout: FilmLayout, left: number, title: string) => Promise<void>) => {
+    setBusy(true);
     try {
-      download(`${fileName(title)}.svg`, await plannerWorker.call((planner) => planner.cutFile(layout, title)), 'image/svg+xml');
-      tell(`The cut file is saved: ${formatLength(layout.width, system)} × ${formatLength(layout.taken, system)}, one unit is one mm.`);
+      const { plan: now, state } = await settled();
+      const own = now.jobs.get(job.id);
+      const saved = state.jobs.find((j) => j.id === job.id);
+      const next = own && layoutToCut(now, own, film, alone);
+      if (!next?.layout || !saved) tell('There is nothing to cut any more since your last change.', { tone: 'error' });
+      else if (next.held.length > 0) tell('Since your last change something has to be fixed first. See below.', { tone: 'error' });
+      else await run(next.layout, next.left, `${saved.name} — ${next.layout.film.name}`);
     } catch (error) {
-      tell(error instanceof Error ? error.message : String(error), { tone: 'error' });
+      tell(plainly(error), { tone: 'error' });
+    } finally {
+      setBusy(false);
     }
   };
-  const saveHpgl = async () => {
-    if (!layout?.machine) return;
-    const { machine } = layout;
-    const text = await plannerWorker.call((planner) => planner.hpgl(layout, machine));
-    download(`${fileName(`${job.name} — ${layout.film.name}`)}.hpgl`, text, 'text/plain');
-    tell(`The HPGL file for ${machine.name} is saved: ${machine.step ?? KNIFE.step} mm a step.`);
-  };
+  const save = () =>
+    withLayout(async (layout, _, title) => {
+      download(`${fileName(title)}.svg`, await plannerWorker.call((planner) => planner.cutFile(layout, title)), 'image/svg+xml');
+      tell(`The cut file is saved: ${formatLength(layout.width, system)} × ${formatLength(layout.taken, system)}, one unit is one mm.`);
+    });
+  const saveHpgl = () =>
+    withLayout(async (layout, _, title) => {
+      const { machine } = layout;
+      if (!machine) return;
+      const text = await plannerWorker.call((planner) => planner.hpgl(layout, machine));
+      download(`${fileName(title)}.hpgl`, text, 'text/plain');
+      tell(`The HPGL file for ${machine.name} is saved: ${machine.step ?? KNIFE.step} mm a step.`);
+    });
   const drawing = run ? (
     <>
       <DrawingHead title={`${run.layout.film.name}, under the knife`} text="petrol is cut · red is still to come · the dot is the knife" />
@@ -152,20 +162,30 @@ export function CutStation({ job, plan, shop, edit, mark }: StationProps) {
             <button
               type="button"
               className="btn btn-primary"
-              disabled={held.length > 0 || done || run !== undefined || !layout.machine}
-              onClick={() => void cutter.send(layout, left)}
+              disabled={busy || held.length > 0 || done || run !== undefined || !layout.machine}
+              onClick={() => void withLayout((layout, left) => cutter.send(layout, left))}
             >
               Send it to the cutter
             </button>
-            <button type="button" className="btn btn-outline btn-primary" disabled={held.length > 0} onClick={() => void save()}>
+            <button type="button" className="btn btn-outline btn-primary" disabled={busy || held.length > 0} onClick={() => void save()}>
               Save the cut file (SVG, mm)
             </button>
             {layout.machine && (
-              <button type="button" className="btn btn-ghost border-base-300" disabled={held.length > 0} onClick={() => void saveHpgl()}>
+              <button
+                type="button"
+                className="btn btn-ghost border-base-300"
+                disabled={busy || held.length > 0}
+                onClick={() => void saveHpgl()}
+              >
                 As HPGL
               </button>
             )}
           </div>
+          {!fresh && (
+            <p className="arrives-late quiet mt-2 text-sm" role="status">
+              Your last change is being worked out. What you save or send waits for it.
+            </p>
+          )}
           {!run && cutter.view.problem && (
             <p role="alert" className="bg-error text-error-content mt-2 rounded px-3 py-2 text-sm">
               {cutter.view.problem}
@@ -173,7 +193,7 @@ export function CutStation({ job, plan, shop, edit, mark }: StationProps) {
           )}
         </div>
       )}
-      <Readings plan={plan} edit={edit} mark={mark} stations={['cut']} />
+      <Readings plan={plan} edit={edit} fix={fix} mark={mark} stations={['cut']} />
       <StepCards plan={plan} shop={shop} stations={['cut']} />
     </StationLayout>
   );

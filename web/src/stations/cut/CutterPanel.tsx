@@ -122,6 +122,21 @@ export function CutterPanel({ view, run, system, filmLeft, order, settle }: Prop
               <div className="mt-1.5 flex flex-wrap gap-1.5">
                 {(
                   [
+                    [1, 'As fast as a machine'],
+                    [10, 'Ten times as fast'],
+                  ] as const
+                ).map(([times, label]) => (
+                  <button
+                    key={times}
+                    type="button"
+                    className="btn btn-xs btn-ghost border-base-300"
+                    onClick={() => void order({ kind: 'pace', times })}
+                  >
+                    {label}
+                  </button>
+                ))}
+                {(
+                  [
                     ['openLid', 'Open its lid'],
                     ['runOut', 'Let the film run out'],
                     ['unplug', 'Pull its cable'],

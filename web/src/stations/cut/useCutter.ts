@@ -6,6 +6,7 @@ import type { JobId } from '@kolleta/core/job';
 import type { CutterRun } from '../../storage/db';
 import { beginRun, dropRun, noteProgress, openRun, settleRun } from '../../storage/cutterRuns';
 import { reverseEvents } from '../../storage/logEvent';
+import { plainly } from '../../storage/plainly';
 import { useTell } from '../../ui/toasts';
 import { askCutter } from '../../workers/cutterClient';
 import { plannerWorker } from '../../workers/plannerClient';
@@ -26,7 +27,7 @@ export interface CutterView {
 
 /** Sends layouts to the cutter, follows what it does, and writes what it cut into the log. */
 export function useCutter(planned: ReadonlyMap<JobId, number>) {
-  const run = useLiveQuery(openRun);
+  const run = useLiveQuery(() => openRun().catch(() => undefined));
   const [report, setReport] = useState<CutterReport>();
   const [contact, setContact] = useState<CutterView['contact']>('asking');
   const [problem, setProblem] = useState<string>();
@@ -100,7 +101,7 @@ export function useCutter(planned: ReadonlyMap<JobId, number>) {
   const order = useCallback(
     async (what: HostOrder) => {
       setProblem(undefined);
-      const said = await askCutter(what).catch((error: Error) => void setProblem(error.message));
+      const said = await askCutter(what).catch((error: unknown) => void setProblem(plainly(error)));
       if (said?.refusal) setProblem(said.refusal);
       if (run) await hear(run, said ?? undefined);
     },
@@ -134,7 +135,7 @@ export function useCutter(planned: ReadonlyMap<JobId, number>) {
         { kind: 'load', film: { width: layout.width, length: left } },
         { kind: 'send', run: begun.run, hpgl },
       ] as const) {
-        const said = await askCutter(what).catch((error: Error) => void refusals.push(error.message));
+        const said = await askCutter(what).catch((error: unknown) => void refusals.push(plainly(error)));
         if (!said) refusals.push('The cutter does not answer. Look at its cable and its switch, then send it again.');
         else refusals.push(said.refusal);
         const refusal = refusals.find((one) => one !== undefined);

@@ -1,6 +1,7 @@
 import { useState, type DragEvent } from 'react';
 import { growBox, boxAround, boxOf } from '@kolleta/core/geometry';
-import { setAt, type Artwork } from '@kolleta/core/job';
+import type { ImportedDrawing } from '@kolleta/core/artwork';
+import { applyPatch, setAt, type Artwork, type Patch } from '@kolleta/core/job';
 import type { MarkPlan } from '@kolleta/core/plan';
 import { MarkShapes } from '../../drawing/MarkShapes';
 import { Scaled } from '../../drawing/Scaled';
@@ -39,7 +40,7 @@ function partsSaid({ inspections }: MarkPlan): string {
 }
 
 /** The words or the drawing of each mark, its technique and its films, and what is wanted of it. */
-export function DrawStation({ job, plan, shop, edit, mark, chooseMark }: StationProps) {
+export function DrawStation({ job, plan, shop, edit, fix, mark, chooseMark }: StationProps) {
   const tell = useTell();
   const [over, setOver] = useState(false);
   const [inspecting, setInspecting] = useState(false);
@@ -48,19 +49,19 @@ export function DrawStation({ job, plan, shop, edit, mark, chooseMark }: Station
   const found = plan.marks.find((m) => m.mark.id === mark?.id);
   const fitted = found && withVariant(found, row);
   const inspection = useInspection(fitted, job.piece.shape, shop, inspecting);
-  const file = useArtworkFile((name, drawing) => {
-    if (!mark) return;
-    const artwork: Artwork = { kind: 'drawing', name: name.slice(0, 200), ...drawing };
-    edit(
-      [
-        ...setAt(['marks', mark.id, 'artwork'], artwork),
-        ...setAt(['marks', mark.id, 'colourFilms'], {}),
-        ...setAt(['marks', mark.id, 'edits'], []),
-      ],
-      'Take a drawing in',
-    );
-    tell(`${name} is in: ${drawing.parts.length} ${drawing.parts.length === 1 ? 'shape' : 'shapes'}.`);
-  });
+  const taking = (id: string, name: string, drawing: ImportedDrawing): Patch => [
+    ...setAt(['marks', id, 'artwork'], { kind: 'drawing', name: name.slice(0, 200), ...drawing } satisfies Artwork),
+    ...setAt(['marks', id, 'colourFilms'], {}),
+    ...setAt(['marks', id, 'edits'], []),
+  ];
+  const file = useArtworkFile(
+    (name, drawing) => {
+      if (!mark) return;
+      edit(() => taking(mark.id, name, drawing), 'Take a drawing in');
+      tell(`${name} is in: ${drawing.parts.length} ${drawing.parts.length === 1 ? 'shape' : 'shapes'}.`);
+    },
+    (drawing) => mark && { ...applyPatch(job, taking(mark.id, '', drawing)).document, list: undefined },
+  );
   const drop = (event: DragEvent) => {
     event.preventDefault();
     setOver(false);
@@ -68,7 +69,10 @@ export function DrawStation({ job, plan, shop, edit, mark, chooseMark }: Station
   };
   const addMark = () => {
     const fresh = blankMark(job, mark, shop.films[0]?.id ?? '');
-    edit(setAt(['marks', fresh.id], fresh), 'Add a mark');
+    edit((saved) => {
+      const named = { ...fresh, name: `mark ${saved.marks.length + 1}` };
+      return setAt(['marks', fresh.id], named);
+    }, 'Add a mark');
     chooseMark(fresh.id);
   };
   const box = fitted && fitted.flat.length > 0 ? boxAround(fitted.flat.map((l) => boxOf(l.region))) : undefined;
@@ -185,7 +189,7 @@ export function DrawStation({ job, plan, shop, edit, mark, chooseMark }: Station
           <ShelfCard job={job} mark={mark} shop={shop} edit={edit} width={fitted?.fitted.width} />
         </>
       )}
-      <Readings plan={plan} edit={edit} mark={mark} stations={['draw']} preview={{ job, shop }} />
+      <Readings plan={plan} edit={edit} fix={fix} mark={mark} stations={['draw']} preview={{ job, shop }} />
     </StationLayout>
   );
 }

@@ -1,6 +1,7 @@
 import type { ClipboardEvent } from 'react';
-import { setAt, type Align, type Mark, type TextLine } from '@kolleta/core/job';
+import { removeAt, setAt, type Align, type Job, type Mark, type Scalar, type TextLine } from '@kolleta/core/job';
 import { good, refused } from '@kolleta/core/units';
+import { HeldInput } from '../../ui/HeldInput';
 import { Choice, Sentence, Switch, Typed } from '../../ui/tokens';
 import type { StationProps } from '../job/station';
 import { newLine } from './blankMark';
@@ -27,16 +28,22 @@ const ALIGNS: { value: Align; label: string }[] = [
 type ArcWay = 'straight' | 'up' | 'down' | 'circle';
 const arcWay = (arc: number | undefined): ArcWay => (!arc ? 'straight' : Math.abs(arc) >= 350 ? 'circle' : arc > 0 ? 'up' : 'down');
 
+/** The lines of a mark as they are saved. */
+const linesIn = (saved: Job, mark: string): readonly TextLine[] => {
+  const artwork = saved.marks.find((m) => m.id === mark)?.artwork;
+  return artwork?.kind === 'text' ? artwork.lines : [];
+};
+
 /** The lines of a mark: words, face, size and spacing; how they stand to each other. */
 export function LineFields({ mark, edit }: { mark: Mark; edit: StationProps['edit'] }) {
   const faces = useFaceOptions();
   if (mark.artwork.kind !== 'text') return null;
   const { artwork } = mark;
   const at = (...path: string[]) => ['marks', mark.id, 'artwork', ...path];
-  const set = (line: string, field: keyof TextLine, value: unknown) =>
+  const set = (line: string, field: keyof TextLine, value: Scalar) =>
     edit(setAt(at('lines', line, field), value), `Change the ${field === 'text' ? 'words' : field}`);
   /** Several lines pasted become as many lines. */
-  const paste = (event: ClipboardEvent<HTMLInputElement>, line: TextLine, index: number) => {
+  const paste = (event: ClipboardEvent<HTMLInputElement>, line: TextLine) => {
     const rows = event.clipboardData
       .getData('text')
       .split(/\r?\n/)
@@ -45,10 +52,14 @@ export function LineFields({ mark, edit }: { mark: Mark; edit: StationProps['edi
       .slice(0, 60);
     if (rows.length < 2) return;
     event.preventDefault();
-    const fresh = rows.map((text, i) =>
-      i === 0 ? { ...line, text } : { ...newLine(line.face), text, scale: line.scale, spacing: line.spacing },
-    );
-    edit(setAt(at('lines'), [...artwork.lines.slice(0, index), ...fresh, ...artwork.lines.slice(index + 1)].slice(0, 200)), 'Paste lines');
+    const more = rows.slice(1).map((text) => ({ ...newLine(line.face), text, scale: line.scale, spacing: line.spacing }));
+    edit((saved) => {
+      const lines = linesIn(saved, mark.id);
+      const index = lines.findIndex((l) => l.id === line.id);
+      if (index < 0) return [];
+      const first = { ...lines[index]!, text: rows[0]! };
+      return setAt(at('lines'), [...lines.slice(0, index), first, ...more, ...lines.slice(index + 1)].slice(0, 200));
+    }, 'Paste lines');
   };
   const arc = artwork.arc ?? 0;
   return (
@@ -56,21 +67,23 @@ export function LineFields({ mark, edit }: { mark: Mark; edit: StationProps['edi
       {artwork.lines.map((line, i) => (
         <div key={line.id} className="border-base-300 border-b py-1.5 last:border-0">
           <div className="flex items-center gap-2">
-            <input
+            <HeldInput
               className="input input-sm min-w-0 flex-1 text-base"
               aria-label={`Line ${i + 1}`}
               placeholder={i === 0 ? 'Type the words' : 'Another line'}
               value={line.text}
               maxLength={200}
-              onChange={(event) => set(line.id, 'text', event.target.value)}
-              onPaste={(event) => paste(event, line, i)}
+              save={(text) => set(line.id, 'text', text)}
+              onPaste={(event) => paste(event, line)}
             />
             {artwork.lines.length > 1 && (
               <button
                 type="button"
                 className="btn btn-sm btn-ghost"
                 aria-label={`Take line ${i + 1} away`}
-                onClick={() => edit([{ op: 'remove', path: at('lines', line.id) }], 'Take a line away')}
+                onClick={() =>
+                  edit((saved) => (linesIn(saved, mark.id).length > 1 ? removeAt(at('lines', line.id)) : []), 'Take a line away')
+                }
               >
                 ✕
               </button>
@@ -106,7 +119,15 @@ export function LineFields({ mark, edit }: { mark: Mark; edit: StationProps['edi
               onChange={(on) => set(line.id, 'joined', on)}
             />
           </Sentence>
-          <PairSpacing line={line} onChange={(pairs) => set(line.id, 'pairs', pairs)} />
+          <PairSpacing
+            line={line}
+            onChange={(next) =>
+              edit((saved) => {
+                const now = linesIn(saved, mark.id).find((l) => l.id === line.id);
+                return now ? setAt(at('lines', line.id, 'pairs'), next(now.pairs ?? {})) : [];
+              }, 'Change the pairs')
+            }
+          />
         </div>
       ))}
       <div className="mt-1 flex flex-wrap gap-1.5">
@@ -115,7 +136,7 @@ export function LineFields({ mark, edit }: { mark: Mark; edit: StationProps['edi
           className="btn btn-sm btn-ghost border-base-300"
           onClick={() => {
             const line = newLine(artwork.lines.at(-1)?.face ?? 'montserrat');
-            edit(setAt(at('lines', line.id), line), 'Add a line');
+            edit(() => setAt(at('lines', line.id), line), 'Add a line');
           }}
         >
           Another line
@@ -154,7 +175,7 @@ export function LineFields({ mark, edit }: { mark: Mark; edit: StationProps['edi
           ]}
           onChange={(way) =>
             edit(
-              way === 'straight' ? [{ op: 'remove', path: at('arc') }] : setAt(at('arc'), way === 'up' ? 120 : way === 'down' ? -120 : 360),
+              way === 'straight' ? removeAt(at('arc')) : setAt(at('arc'), way === 'up' ? 120 : way === 'down' ? -120 : 360),
               'Set the words on an arc',
             )
           }
@@ -167,7 +188,12 @@ export function LineFields({ mark, edit }: { mark: Mark; edit: StationProps['edi
               label="Arc, degrees"
               shown={`${Math.abs(arc)}°`}
               read={numberWord('Arc', 5, 345)}
-              onChange={(n) => edit(setAt(at('arc'), arc < 0 ? -n : n), 'Change the arc')}
+              onChange={(n) =>
+                edit((saved) => {
+                  const now = saved.marks.find((m) => m.id === mark.id)?.artwork;
+                  return setAt(at('arc'), now?.kind === 'text' && (now.arc ?? 0) < 0 ? -n : n);
+                }, 'Change the arc')
+              }
             />
           </>
         )}

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { partWord, readList } from '@kolleta/core/artwork';
-import { setAt, type Mark, type PieceList } from '@kolleta/core/job';
+import { removeAt, setAt, type Mark, type PieceList } from '@kolleta/core/job';
 import type { MarkPlan } from '@kolleta/core/plan';
 import { formatLength, type LengthSystem } from '@kolleta/core/units';
 import { newId } from '../../storage/newId';
@@ -19,6 +19,9 @@ function asText(list: PieceList, system: LengthSystem): string {
     '\n',
   );
 }
+
+/** Larger files are no lists of pieces. */
+const MOST_LIST_BYTES = 1024 * 1024;
 
 /** One row's size against the widest, drawn. */
 function Bars({
@@ -86,19 +89,17 @@ export function ListCard({
   const [parting, setParting] = useState(false);
   const take = (next: PieceList) => {
     const column = next.columns[0]!;
-    const [first] = mark.artwork.kind === 'text' ? mark.artwork.lines : [];
-    const placed =
-      mark.artwork.kind === 'text' &&
-      mark.artwork.lines.some((line) => next.columns.some((c) => line.text.toLowerCase().includes(`{${c.toLowerCase()}}`)));
-    edit(
-      [
+    edit((saved) => {
+      const artwork = saved.marks.find((m) => m.id === mark.id)?.artwork;
+      const lines = artwork?.kind === 'text' ? artwork.lines : [];
+      const placed = lines.some((line) => next.columns.some((c) => line.text.toLowerCase().includes(`{${c.toLowerCase()}}`)));
+      return [
         ...setAt(['list'], next),
         ...setAt(['count'], Math.max(1, next.rows.length)),
         // the first line takes the first column, unless the words ask for one already
-        ...(first && !placed ? setAt(['marks', mark.id, 'artwork', 'lines', first.id, 'text'], `{${column}}`) : []),
-      ],
-      'Take a list',
-    );
+        ...(lines[0] && !placed ? setAt(['marks', mark.id, 'artwork', 'lines', lines[0].id, 'text'], `{${column}}`) : []),
+      ];
+    }, 'Take a list');
     setDraft(undefined);
     setProblem(undefined);
   };
@@ -106,6 +107,10 @@ export function ListCard({
     const found = readList(text, newId, shop.lengths);
     if (found.ok) take(found.value);
     else setProblem(`${found.problem.found} ${found.problem.wayOut}`);
+  };
+  const takeFile = async (file: File) => {
+    if (file.size <= MOST_LIST_BYTES) read(await file.text());
+    else setProblem(`“${file.name}” is larger than 1 MB. A list has up to 500 rows. Nothing was changed.`);
   };
   const personal = plan && plan.variants.length > 0;
   const words = mark.artwork.kind === 'text';
@@ -134,7 +139,7 @@ export function ListCard({
               label="List file"
               accept=".csv,.txt,.tsv,text/csv,text/plain"
               className="btn btn-sm btn-ghost border-base-300"
-              onFile={(file) => void file.text().then(read)}
+              onFile={(file) => void takeFile(file)}
             >
               From a CSV file
             </FileButton>
@@ -238,13 +243,12 @@ export function ListCard({
                     value={chosen.cells[i] ?? ''}
                     empty="nothing"
                     onChange={(text) =>
-                      edit(
-                        setAt(
-                          ['list', 'rows', chosen.id, 'cells'],
-                          chosen.cells.map((c, k) => (k === i ? text : c)),
-                        ),
-                        'Change a row',
-                      )
+                      edit((saved) => {
+                        const row = saved.list?.rows.find((r) => r.id === chosen.id);
+                        if (!saved.list || !row) return [];
+                        const cells = saved.list.columns.map((_, k) => (k === i ? text : (row.cells[k] ?? '')));
+                        return setAt(['list', 'rows', chosen.id, 'cells'], cells);
+                      }, 'Change a row')
                     }
                   />
                 </span>
@@ -275,7 +279,7 @@ export function ListCard({
             <button
               type="button"
               className="btn btn-sm btn-ghost border-base-300"
-              onClick={() => edit([{ op: 'remove', path: ['list'] }], 'Take the list away')}
+              onClick={() => edit(removeAt(['list']), 'Take the list away')}
             >
               Take the list away
             </button>

@@ -3,9 +3,15 @@ import { setAt, type Mark } from '@kolleta/core/job';
 import { Choice, Sentence, Switch, TextWord } from '../../ui/tokens';
 import type { StationProps } from '../job/station';
 
+/** The films that may be chosen; one that was chosen and is not in this workshop is named as such. */
+export const filmsFor = (shop: Pick<StationProps['shop'], 'films'>, chosen: string): { value: string; label: string }[] => [
+  ...(shop.films.some((f) => f.id === chosen) ? [] : [{ value: chosen, label: 'a film that is not here' }]),
+  ...shop.films.map((f) => ({ value: f.id, label: f.name })),
+];
+
 /** What a mark is: its name, its technique, its film, whether it is flipped. */
 export function MarkWords({ job, mark, shop, edit }: Pick<StationProps, 'job' | 'shop' | 'edit'> & { mark: Mark }) {
-  const filmOptions = shop.films.map((f) => ({ value: f.id, label: f.name }));
+  const filmOptions = filmsFor(shop, mark.film);
   const several =
     new Set([mark.film, ...Object.values(mark.colourFilms), ...mark.edits.map((e) => ('film' in e ? e.film : undefined))].filter(Boolean))
       .size > 1;
@@ -25,15 +31,16 @@ export function MarkWords({ job, mark, shop, edit }: Pick<StationProps, 'job' | 
           onChange={(technique) => {
             const film =
               technique === 'stencil' ? shop.films.find((f) => f.kind === 'stencil') : shop.films.find((f) => f.kind === 'permanent');
-            edit(
-              [
+            const paint = technique === 'stencil' ? shop.paints[0]?.id : undefined;
+            edit((saved) => {
+              const now = saved.marks.find((m) => m.id === mark.id);
+              return [
                 ...setAt(['marks', mark.id, 'technique'], technique),
                 ...(film ? setAt(['marks', mark.id, 'film'], film.id) : []),
                 ...setAt(['marks', mark.id, 'colourFilms'], {}),
-                ...(technique === 'stencil' && !mark.paint && shop.paints[0] ? setAt(['marks', mark.id, 'paint'], shop.paints[0].id) : []),
-              ],
-              'Change the technique',
-            );
+                ...(paint && !now?.paint ? setAt(['marks', mark.id, 'paint'], paint) : []),
+              ];
+            }, 'Change the technique');
           }}
         />{' '}
         cut from{' '}

@@ -2,7 +2,6 @@ import { useState } from 'react';
 import { setAt } from '@kolleta/core/job';
 import { editShop } from '../../storage/editShop';
 import { newId } from '../../storage/newId';
-import { useWorkshop } from '../../storage/useWorkshop';
 import { FileButton } from '../../ui/FileButton';
 import { useTell } from '../../ui/toasts';
 
@@ -17,31 +16,37 @@ function base64(bytes: Uint8Array): string {
 
 /** Brings a face of the user's own into the workshop, with what it may be used for. */
 export function OwnFaces() {
-  const { shop } = useWorkshop();
   const tell = useTell();
   const [problem, setProblem] = useState<string>();
   const take = async (file: File) => {
     setProblem(undefined);
-    const bytes = new Uint8Array(await file.arrayBuffer());
-    if (bytes.length > MOST_BYTES) {
+    if (file.size > MOST_BYTES) {
       setProblem(`“${file.name}” is larger than 2.5 MB. Take a version with fewer alphabets. Nothing was changed.`);
       return;
     }
+    const bytes = new Uint8Array(await file.arrayBuffer());
     if (String.fromCharCode(...bytes.subarray(0, 4)) === 'wOF2') {
       setProblem(
         `“${file.name}” is a WOFF2 file, which is packed for web pages. Take the TTF, OTF or WOFF of the same face. Nothing was changed.`,
       );
       return;
     }
-    const { readFace } = await import('@kolleta/core/artwork');
+    const { brokenLetters, readFace } = await import('@kolleta/core/artwork');
     const read = readFace(file.name, [bytes.buffer]);
     if (!read.ok) {
       setProblem(`“${file.name}” is not a face that can be read: a TTF, OTF or WOFF file is wanted. Nothing was changed.`);
       return;
     }
+    const broken = brokenLetters(read.value);
+    if (broken.length > 0) {
+      setProblem(
+        `“${file.name}” is damaged: its ${broken.slice(0, 8).join(' ')} cannot be drawn. Get it again from where it came. Nothing was changed.`,
+      );
+      return;
+    }
     const name = file.name.replace(/\.[^.]+$/, '').slice(0, 100);
     const face = { id: `own-${newId()}`, name, permitted: 'unknown' as const, data: base64(bytes) };
-    await editShop(shop.faces ? setAt(['faces', face.id], face) : setAt(['faces'], [face]), 'Bring a face');
+    await editShop(() => setAt(['faces', face.id], face), 'Bring a face');
     tell(`${name} is among your own faces. Say on the shelf below whether it may be used for sale.`);
   };
   return (

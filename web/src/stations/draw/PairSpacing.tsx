@@ -4,8 +4,10 @@ import type { TextLine } from '@kolleta/core/job';
 /** How far a press moves a letter, em. */
 const STEP = 0.02;
 
+type Pairs = NonNullable<TextLine['pairs']>;
+
 /** Space added between single letters of a line: choose the gap, then open or close it. */
-export function PairSpacing({ line, onChange }: { line: TextLine; onChange: (pairs: TextLine['pairs']) => void }) {
+export function PairSpacing({ line, onChange }: { line: TextLine; onChange: (next: (saved: Pairs) => Pairs) => void }) {
   const [open, setOpen] = useState(false);
   const [gap, setGap] = useState(0);
   const letters = [...line.text.normalize('NFC')];
@@ -19,12 +21,12 @@ export function PairSpacing({ line, onChange }: { line: TextLine; onChange: (pai
       </button>
     );
   const at = Math.min(gap, letters.length - 2);
-  const move = (by: number) => {
-    const value = Math.round(((pairs[at] ?? 0) + by) * 1000) / 1000;
-    const { [String(at)]: _gone, ...rest } = pairs;
-    void _gone;
-    onChange(value === 0 ? rest : { ...pairs, [at]: Math.max(-2, Math.min(5, value)) });
-  };
+  const move = (by: number) =>
+    onChange((saved) => {
+      const value = Math.round(((saved[at] ?? 0) + by) * 1000) / 1000;
+      const others = Object.fromEntries(Object.entries(saved).filter(([place]) => place !== String(at)));
+      return value === 0 ? others : { ...others, [at]: Math.max(-2, Math.min(5, value)) };
+    });
   return (
     <div className="bg-base-200 rounded px-2 py-1.5">
       <div className="flex flex-wrap items-center text-lg" role="group" aria-label="Gaps between the letters">
@@ -54,7 +56,7 @@ export function PairSpacing({ line, onChange }: { line: TextLine; onChange: (pai
           Wider
         </button>
         {moved > 0 && (
-          <button type="button" className="btn btn-xs btn-ghost" onClick={() => onChange({})}>
+          <button type="button" className="btn btn-xs btn-ghost" onClick={() => onChange(() => ({}))}>
             As the face sets them
           </button>
         )}

@@ -1,9 +1,10 @@
 import { keepTogether, takeApart } from '@kolleta/core/artwork';
-import { setAt, type Artwork, type DrawnPart, type Mark, type Shop } from '@kolleta/core/job';
+import { setAt, type Artwork, type DrawnPart, type Mark, type Patch, type Shop } from '@kolleta/core/job';
 import { newId } from '../../storage/newId';
 import { Choice, Sentence } from '../../ui/tokens';
 import type { StationProps } from '../job/station';
 import { newLine } from './blankMark';
+import { filmsFor } from './MarkWords';
 
 type Drawing = Extract<Artwork, { kind: 'drawing' }>;
 
@@ -38,25 +39,31 @@ export function PartsCard({ mark, artwork, shop, edit, chosen, choose }: Props) 
   const films = shop.films.map((f) => ({ value: f.id, label: f.name }));
   const at = (...path: string[]) => ['marks', mark.id, 'artwork', ...path];
   const dropped = new Set(artwork.dropped ?? []);
-  const setParts = (parts: readonly DrawnPart[], label: string) => edit(setAt(at('parts'), parts), label);
+  /** A change that follows from the drawing as it is saved. */
+  const change = (next: (saved: Drawing, mark: Mark) => Patch, label: string) =>
+    edit((saved) => {
+      const now = saved.marks.find((m) => m.id === mark.id);
+      return now?.artwork.kind === 'drawing' ? next(now.artwork, now) : [];
+    }, label);
+  const setParts = (next: (parts: DrawnPart[]) => readonly DrawnPart[], label: string) =>
+    change((saved) => setAt(at('parts'), next(saved.parts)), label);
   const drop = (ids: ReadonlySet<string>, out: boolean) =>
-    edit(
-      setAt(at('dropped'), out ? [...new Set([...dropped, ...ids])] : [...dropped].filter((id) => !ids.has(id))),
+    change(
+      (saved) => {
+        const now = saved.dropped ?? [];
+        return setAt(at('dropped'), out ? [...new Set([...now, ...ids])] : now.filter((id) => !ids.has(id)));
+      },
       out ? 'Leave parts out' : 'Take parts back',
     );
   const give = (film: string) => {
     if (!film || !chosen) return;
-    const colour = colourFor(film, mark, artwork, shop);
-    edit(
-      [
-        ...setAt(
-          at('parts'),
-          artwork.parts.map((part) => (chosen.has(part.id) ? { ...part, colour } : part)),
-        ),
+    change((saved, now) => {
+      const colour = colourFor(film, now, saved, shop);
+      return [
+        ...saved.parts.filter((part) => chosen.has(part.id)).flatMap((part) => setAt(at('parts', part.id, 'colour'), colour)),
         ...setAt(['marks', mark.id, 'colourFilms', colour], film),
-      ],
-      'Give parts a film',
-    );
+      ];
+    }, 'Give parts a film');
   };
   const some = chosen && chosen.size > 0;
   const colours = [...new Set(artwork.parts.filter((part) => !dropped.has(part.id)).map((part) => part.colour))];
@@ -71,7 +78,7 @@ export function PartsCard({ mark, artwork, shop, edit, chosen, choose }: Props) 
           <Choice
             label={`Film for ${colour}`}
             value={colour in mark.colourFilms ? (mark.colourFilms[colour] ?? 'ground') : mark.film}
-            options={[{ value: 'ground', label: 'left to the ground' }, ...films]}
+            options={[{ value: 'ground', label: 'left to the ground' }, ...filmsFor(shop, mark.colourFilms[colour] ?? mark.film)]}
             onChange={(film) =>
               edit(setAt(['marks', mark.id, 'colourFilms', colour], film === 'ground' ? null : film), 'Choose a film for a colour')
             }
@@ -89,8 +96,9 @@ export function PartsCard({ mark, artwork, shop, edit, chosen, choose }: Props) 
           onClick={() => {
             if (chosen) choose(undefined);
             else {
-              const parted = takeApart(artwork.parts, newId);
-              if (parted.length > artwork.parts.length) setParts(parted, 'Take the drawing apart');
+              // looked at first, so that nothing is saved where there is nothing to part
+              if (takeApart(artwork.parts, newId).length > artwork.parts.length)
+                setParts((parts) => takeApart(parts, newId), 'Take the drawing apart');
               choose(new Set());
             }
           }}
@@ -103,7 +111,8 @@ export function PartsCard({ mark, artwork, shop, edit, chosen, choose }: Props) 
             className="btn btn-sm btn-ghost border-base-300"
             onClick={() =>
               edit(
-                setAt(['marks', mark.id, 'artwork'], { kind: 'text', lines: [newLine('montserrat')], align: 'centre', lineSpacing: 1 }),
+                () =>
+                  setAt(['marks', mark.id, 'artwork'], { kind: 'text', lines: [newLine('montserrat')], align: 'centre', lineSpacing: 1 }),
                 'Use words instead',
               )
             }
@@ -135,7 +144,7 @@ export function PartsCard({ mark, artwork, shop, edit, chosen, choose }: Props) 
               type="button"
               className="btn btn-sm"
               disabled={chosen.size < 2}
-              onClick={() => setParts(keepTogether(artwork.parts, chosen), 'Keep parts together')}
+              onClick={() => setParts((parts) => keepTogether(parts, chosen), 'Keep parts together')}
             >
               Keep them together
             </button>

@@ -1,5 +1,6 @@
+import { MOST_COPIES } from '@kolleta/core/artwork';
 import { boxHeight, boxWidth, numbersFrom } from '@kolleta/core/geometry';
-import { setAt, type Change, type Edit, type Mark, type Plate, type Shop } from '@kolleta/core/job';
+import { removeAt, setAt, type Change, type Edit, type Mark, type Plate, type Scalar, type Shop } from '@kolleta/core/job';
 import type { MarkPlan } from '@kolleta/core/plan';
 import { formatLength, good, refused, type LengthSystem } from '@kolleta/core/units';
 import { newId } from '../../storage/newId';
@@ -78,8 +79,11 @@ interface EntryProps {
   change: Edit;
   films: readonly { value: string; label: string }[];
   system: LengthSystem;
-  set: (field: string, value: unknown) => void;
+  set: (field: string, value: Scalar) => void;
 }
+
+/** So many copies one way, where there are so many the other way. */
+const mostBy = (other: number) => Math.max(1, Math.min(60, Math.floor(MOST_COPIES / other)));
 
 /** One change as a sentence. */
 function Entry({ change, films, system, set }: EntryProps) {
@@ -187,8 +191,9 @@ function Entry({ change, films, system, set }: EntryProps) {
     case 'repeat':
       return (
         <>
-          Repeated <CountWord label="Across" value={change.across} most={60} onChange={(v) => set('across', v)} /> across by{' '}
-          <CountWord label="Up" value={change.up} most={60} onChange={(v) => set('up', v)} /> up, {length('Apart', 'gap', change.gap)} apart
+          Repeated <CountWord label="Across" value={change.across} most={mostBy(change.up)} onChange={(v) => set('across', v)} /> across by{' '}
+          <CountWord label="Up" value={change.up} most={mostBy(change.across)} onChange={(v) => set('up', v)} /> up,{' '}
+          {length('Apart', 'gap', change.gap)} apart
         </>
       );
     case 'scatter':
@@ -219,15 +224,16 @@ export function ShapingCard({ mark, plan, shop, edit }: { mark: Mark; plan: Mark
     if (!kind) return;
     const change = { id: newId(), ...beginning(kind, plan, mark, shop) };
     edit(
-      setAt(['marks', mark.id, 'edits', change.id], change),
+      () => setAt(['marks', mark.id, 'edits', change.id], change),
       WANTS.find((w) => w.kind === kind)!.label.replace(/^./, (c) => c.toUpperCase()),
     );
   };
-  const move = (index: number, by: -1 | 1) =>
-    edit((job) => {
-      const edits = [...(job.marks.find((m) => m.id === mark.id)?.edits ?? [])];
-      const [one] = edits.splice(index, 1);
-      if (one) edits.splice(index + by, 0, one);
+  const move = (id: string, by: -1 | 1) =>
+    edit((saved) => {
+      const edits = [...(saved.marks.find((m) => m.id === mark.id)?.edits ?? [])];
+      const index = edits.findIndex((change) => change.id === id);
+      const [one] = index < 0 ? [] : edits.splice(index, 1);
+      if (one) edits.splice(Math.max(0, index + by), 0, one);
       return setAt(['marks', mark.id, 'edits'], edits);
     }, 'Move a change');
   return (
@@ -262,7 +268,7 @@ export function ShapingCard({ mark, plan, shop, edit }: { mark: Mark; plan: Mark
                 className="btn btn-sm btn-ghost px-2"
                 aria-label="Do it earlier"
                 disabled={i === 0}
-                onClick={() => move(i, -1)}
+                onClick={() => move(change.id, -1)}
               >
                 ↑
               </button>
@@ -271,7 +277,7 @@ export function ShapingCard({ mark, plan, shop, edit }: { mark: Mark; plan: Mark
                 className="btn btn-sm btn-ghost px-2"
                 aria-label="Do it later"
                 disabled={i === mark.edits.length - 1}
-                onClick={() => move(i, 1)}
+                onClick={() => move(change.id, 1)}
               >
                 ↓
               </button>
@@ -281,7 +287,7 @@ export function ShapingCard({ mark, plan, shop, edit }: { mark: Mark; plan: Mark
             type="button"
             className="btn btn-sm btn-ghost px-2"
             aria-label="Take it away"
-            onClick={() => edit([{ op: 'remove', path: ['marks', mark.id, 'edits', change.id] }], 'Take a change away')}
+            onClick={() => edit(removeAt(['marks', mark.id, 'edits', change.id]), 'Take a change away')}
           >
             ✕
           </button>

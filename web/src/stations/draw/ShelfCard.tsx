@@ -1,7 +1,17 @@
 import { useState } from 'react';
 import { SIMPLE_SHAPES, simpleShape, type SimpleShapeId } from '@kolleta/core/artwork';
 import { boxAround, boxOfPoints, controlPoints, type Path } from '@kolleta/core/geometry';
-import { setAt, type Artwork, type DrawnPart, type Mark, type ShelfItem, type Shop, type WorkEvent } from '@kolleta/core/job';
+import {
+  removeAt,
+  setAt,
+  type Artwork,
+  type DrawnPart,
+  type Mark,
+  type Scalar,
+  type ShelfItem,
+  type Shop,
+  type WorkEvent,
+} from '@kolleta/core/job';
 import { formatLength } from '@kolleta/core/units';
 import { editShop } from '../../storage/editShop';
 import { newId } from '../../storage/newId';
@@ -55,7 +65,7 @@ export function ShelfCard({
   const shelf = shop.shelf ?? [];
   const { artwork } = mark;
   const put = (next: Artwork, label: string) =>
-    edit([...setAt(['marks', mark.id, 'artwork'], next), ...setAt(['marks', mark.id, 'colourFilms'], {})], label);
+    edit(() => [...setAt(['marks', mark.id, 'artwork'], next), ...setAt(['marks', mark.id, 'colourFilms'], {})], label);
   const shape = (id: SimpleShapeId | '') => {
     if (!id) return;
     put(
@@ -71,12 +81,12 @@ export function ShelfCard({
   const shelve = async () => {
     if (artwork.kind !== 'drawing') return;
     const item: ShelfItem = { id: newId(), name: artwork.name, source: '', permitted: 'unknown', parts: artwork.parts };
-    await editShop(shop.shelf ? setAt(['shelf', item.id], item) : setAt(['shelf'], [item]), 'Put a drawing on the shelf');
+    await editShop(() => setAt(['shelf', item.id], item), 'Put a drawing on the shelf');
     edit(setAt(['marks', mark.id, 'artwork', 'shelf'], item.id), 'Put it on the shelf');
     setOpen(true);
   };
-  const set = (kind: 'shelf' | 'faces', id: string, field: string, value: unknown) =>
-    void editShop(setAt([kind, id, field], value), 'Change the shelf');
+  const set = (kind: 'shelf' | 'faces', id: string, field: string, value: Scalar) =>
+    editShop(setAt([kind, id, field], value), 'Change the shelf');
   const shelved = artwork.kind === 'drawing' && artwork.shelf !== undefined && shelf.some((item) => item.id === artwork.shelf);
   return (
     <section aria-label="Shelf of artwork" className="sheet px-4 py-3">
@@ -162,7 +172,7 @@ export function ShelfCard({
                   <button
                     type="button"
                     className="btn btn-xs btn-ghost"
-                    onClick={() => void editShop([{ op: 'remove', path: ['shelf', item.id] }], 'Take off the shelf')}
+                    onClick={() => void editShop(removeAt(['shelf', item.id]), 'Take off the shelf')}
                   >
                     Take off the shelf
                   </button>

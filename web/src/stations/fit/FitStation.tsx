@@ -14,7 +14,7 @@ import { Choice, LengthWord, Sentence, Switch } from '../../ui/tokens';
 import { DrawingHead, MarkTabs, Readings, StationLayout, type StationProps } from '../job/station';
 import { BehindWords } from './BehindWords';
 import { JigCard } from './JigCard';
-import { Movable } from './Movable';
+import { centred, Movable } from './Movable';
 import { OnPhoto } from './OnPhoto';
 import { PlaceWords } from './PlaceWords';
 import { SizeWords } from './SizeWords';
@@ -49,7 +49,7 @@ function handyBelow(width: number, system: StationProps['shop']['lengths']): num
 }
 
 /** Size and place of the marks in their zones. */
-export function FitStation({ job, plan, shop, edit, mark, chooseMark }: StationProps) {
+export function FitStation({ job, plan, shop, edit, fix, mark, chooseMark }: StationProps) {
   const [shown, setShown] = useState<string>();
   const [whole, setWhole] = useState(false);
   const [turn, setTurn] = useState(0);
@@ -58,7 +58,7 @@ export function FitStation({ job, plan, shop, edit, mark, chooseMark }: StationP
   const chosen = plan.marks.find((m) => m.mark.id === mark?.id);
   const reading = plan.readings.find((r) => r.id === shown);
   const handy = chosen ? handyBelow(chosen.fitted.width, system) : 0;
-  const sizing = (size: MarkSize, label: string) => mark && edit(setAt(['marks', mark.id, 'size'], size), label);
+  const sizing = (size: MarkSize, label: string) => mark && edit(() => setAt(['marks', mark.id, 'size'], size), label);
   const zone = job.zones.find((z) => z.id === mark?.zone) ?? job.zones[0]!;
   const { shape } = job.piece;
   const round = shape.kind !== 'flat';
@@ -141,7 +141,7 @@ export function FitStation({ job, plan, shop, edit, mark, chooseMark }: StationP
               <button
                 type="button"
                 className="btn btn-sm btn-outline btn-primary"
-                onClick={() => mark && edit(setAt(['marks', mark.id, 'offset'], { x: 0, y: 0 }), 'Centre the mark')}
+                onClick={() => mark && edit(centred(mark.id), 'Centre the mark')}
               >
                 Centre it
               </button>
@@ -203,6 +203,7 @@ export function FitStation({ job, plan, shop, edit, mark, chooseMark }: StationP
       <Readings
         plan={plan}
         edit={edit}
+        fix={fix}
         mark={mark}
         stations={['fit', 'draw']}
         preview={{ job, shop }}

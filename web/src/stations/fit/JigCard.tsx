@@ -1,12 +1,14 @@
-import { useMemo, useState } from 'react';
+import { useMemo, useRef, useState } from 'react';
 import { CHECK_MM, MOST_SHEETS, scaleFromCheck, SHEETS, svgJig, tileSheets, type Jig, type Sheet, type Tiling } from '@kolleta/core/fit';
 import { boxHeight, boxWidth } from '@kolleta/core/geometry';
 import type { Zone } from '@kolleta/core/job';
 import { jigOfZone } from '@kolleta/core/plan';
 import { formatLength } from '@kolleta/core/units';
 import { download, fileName } from '../../storage/download';
+import { plainly } from '../../storage/plainly';
 import { useTell } from '../../ui/toasts';
 import { Choice, LengthWord, Sentence } from '../../ui/tokens';
+import { useSettling } from '../../workers/settled';
 import type { StationProps } from '../job/station';
 
 /** The sheets that a jig takes, drawn small, as they are laid over each other. */
@@ -88,6 +90,19 @@ export function JigCard({ job, plan, shop, zone }: Pick<StationProps, 'job' | 'p
     download(`${fileName(own)}.pdf`, await pdfJigs(jigs, own, factor), 'application/pdf');
     tell(`The ${name} is saved. Print it at 100 %, measure the line of 100 mm, then cut along the outer line.`);
   };
+  const saveSvg = () => download(`${fileName(own)}.svg`, svgJig(jig, own), 'image/svg+xml');
+  // what is saved is drawn after the last change has been worked out, by what this card shows then
+  const { settled } = useSettling();
+  const latest = useRef({ savePdf, saveSvg });
+  latest.current = { savePdf, saveSvg };
+  const save = async (what: 'savePdf' | 'saveSvg') => {
+    try {
+      await settled();
+      await latest.current[what]();
+    } catch (error) {
+      tell(plainly(error), { tone: 'error' });
+    }
+  };
   return (
     <section aria-label="Jig" className="sheet px-4 py-3">
       <h2 className="text-[0.98rem] font-bold">A paper {name}, 1:1</h2>
@@ -143,15 +158,10 @@ export function JigCard({ job, plan, shop, zone }: Pick<StationProps, 'job' | 'p
         </p>
       )}
       <div className="mt-1.5 flex flex-wrap gap-1.5">
-        <button type="button" className="btn btn-sm btn-primary" disabled={!tiling.ok || tooMany} onClick={() => void savePdf()}>
+        <button type="button" className="btn btn-sm btn-primary" disabled={!tiling.ok || tooMany} onClick={() => void save('savePdf')}>
           {every ? 'Save the jigs (PDF)' : `Save the ${name} (PDF)`}
         </button>
-        <button
-          type="button"
-          className="btn btn-sm btn-outline"
-          disabled={every}
-          onClick={() => download(`${fileName(own)}.svg`, svgJig(jig, own), 'image/svg+xml')}
-        >
+        <button type="button" className="btn btn-sm btn-outline" disabled={every} onClick={() => void save('saveSvg')}>
           As SVG, in one piece
         </button>
       </div>

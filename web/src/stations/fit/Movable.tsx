@@ -1,6 +1,6 @@
 import { useState, type KeyboardEvent, type PointerEvent } from 'react';
 import { boxCentre, growBox } from '@kolleta/core/geometry';
-import { setAt, type Job, type Patch, type Shape } from '@kolleta/core/job';
+import { setAt, type FieldPatch, type Job, type Patch, type Shape } from '@kolleta/core/job';
 import type { MarkPlan } from '@kolleta/core/plan';
 import { formatLength } from '@kolleta/core/units';
 import { Dimension } from '../../drawing/Dimension';
@@ -17,11 +17,20 @@ const NUDGE = 0.5;
 function moveBy(plan: MarkPlan, dx: number, dy: number, job: Job): Patch {
   const { fitted } = plan;
   const mark = job.marks.find((m) => m.id === plan.mark.id) ?? plan.mark;
-  const [x, y] = [mark.offset.x + dx, mark.offset.y + dy];
-  const keep: Patch =
-    mark.size.mode === 'largest' ? setAt(['marks', mark.id, 'size'], { mode: 'width', width: Math.round(fitted.width * 100) / 100 }) : [];
-  return [...keep, ...setAt(['marks', mark.id, 'offset'], { x: Math.round(x * 100) / 100, y: Math.round(y * 100) / 100 })];
+  const hundredths = (mm: number) => Math.round(mm * 100) / 100;
+  const keep: Patch = mark.size.mode === 'largest' ? setAt(['marks', mark.id, 'size'], { mode: 'width', width: hundredths(fitted.width) }) : []; // prettier-ignore
+  return [
+    ...keep,
+    ...(dx === 0 ? [] : setAt(['marks', mark.id, 'offset', 'x'], hundredths(mark.offset.x + dx))),
+    ...(dy === 0 ? [] : setAt(['marks', mark.id, 'offset', 'y'], hundredths(mark.offset.y + dy))),
+  ];
 }
+
+/** The change that puts a mark back where its zone holds it. */
+export const centred = (mark: string): FieldPatch => [
+  ...setAt(['marks', mark, 'offset', 'x'], 0),
+  ...setAt(['marks', mark, 'offset', 'y'], 0),
+];
 
 interface DragProps extends Pick<StationProps, 'edit' | 'shop' | 'chooseMark'> {
   plan: MarkPlan;
@@ -63,7 +72,7 @@ export function Movable({ plan, edit, shop, chosen, chooseMark, shape }: DragPro
       event.preventDefault();
       edit((job) => moveBy(plan, by[0]!, by[1]!, job), `Nudge ${mark.name}`);
     }
-    if (event.key === 'Home') edit(setAt(['marks', mark.id, 'offset'], { x: 0, y: 0 }), `Centre ${mark.name}`);
+    if (event.key === 'Home') edit(centred(mark.id), `Centre ${mark.name}`);
   };
   const middle = boxCentre(usable.inner ?? usable.clear);
   const { box } = fitted;

@@ -1,6 +1,7 @@
-import { setAt, type Mark } from '@kolleta/core/job';
+import { removeAt, setAt, type Mark, type Scalar } from '@kolleta/core/job';
 import { formatLength, good, refused, type LengthSystem } from '@kolleta/core/units';
 import { Choice, Switch, Typed } from '../../ui/tokens';
+import { centred } from './Movable';
 import type { StationProps } from '../job/station';
 
 const readDegrees = (text: string) => {
@@ -12,8 +13,8 @@ const readDegrees = (text: string) => {
 
 /** Where a mark is held in its zone, and how it is turned. */
 export function PlaceWords({ mark, edit, system }: { mark: Mark; edit: StationProps['edit']; system: LengthSystem }) {
-  const set = (field: keyof Mark, value: unknown, label: string) =>
-    edit(value === undefined ? [{ op: 'remove', path: ['marks', mark.id, field] }] : setAt(['marks', mark.id, field], value), label);
+  const set = (field: keyof Mark, value: Scalar | undefined, label: string) =>
+    edit(value === undefined ? removeAt(['marks', mark.id, field]) : setAt(['marks', mark.id, field], value), label);
   const say = (mm: number) => formatLength(Math.abs(mm), system);
   const { hold, offset, turn } = mark;
   const moved = offset.x !== 0 || offset.y !== 0;
@@ -34,10 +35,10 @@ export function PlaceWords({ mark, edit, system }: { mark: Mark; edit: StationPr
     const [x, y] = value.split(' ');
     const next = value === 'centre' || value === 'optical' ? undefined : { ...(x ? { x } : {}), ...(y ? { y } : {}) };
     edit(
-      [
-        next ? { op: 'set', path: ['marks', mark.id, 'hold'], value: next } : { op: 'remove', path: ['marks', mark.id, 'hold'] },
+      () => [
+        ...(next ? setAt(['marks', mark.id, 'hold'], next) : removeAt(['marks', mark.id, 'hold'])),
         ...setAt(['marks', mark.id, 'optical'], value === 'optical'),
-        ...setAt(['marks', mark.id, 'offset'], { x: 0, y: 0 }),
+        ...centred(mark.id),
       ],
       'Hold the mark',
     );

@@ -41,12 +41,12 @@ interface Props {
 /** How large a mark is to be. */
 export function SizeWords({ mark, plan, zone, piece, system, edit }: Props) {
   const at = ['marks', mark.id, 'size'];
-  const sizing = (size: MarkSize, label: string) => edit(setAt(at, size), label);
+  const sizing = (size: MarkSize, label: string) => edit(() => setAt(at, size), label);
   const widths = widthsOf(mark, plan, zone, piece);
   // a width that is typed may happen to be that of the room
   const [typing, setTyping] = useState(false);
   const way = typing && mark.size.mode === 'width' ? 'width' : wayOf(mark, zone, widths);
-  const centred = setAt(['marks', mark.id, 'offset'], { x: 0, y: mark.offset.y });
+  const centred = setAt(['marks', mark.id, 'offset', 'x'], 0);
   const { fitted } = plan;
   const patches: Record<Way, () => Patch> = {
     largest: () => setAt(at, { mode: 'largest' }),
@@ -63,7 +63,7 @@ export function SizeWords({ mark, plan, zone, piece, system, edit }: Props) {
         options={OPTIONS.filter(({ value }) => (value !== 'room' && value !== 'edge') || value === way || widths[value] > 0)}
         onChange={(next) => {
           setTyping(next === 'width');
-          edit(patches[next](), `Size ${OPTIONS.find(({ value }) => value === next)!.label}`);
+          edit(patches[next], `Size ${OPTIONS.find(({ value }) => value === next)!.label}`);
         }}
       />{' '}
       {way === 'width' && mark.size.mode === 'width' && (

@@ -1,4 +1,4 @@
-import { setAt, type Mark, type Spread } from '@kolleta/core/job';
+import { removeAt, setAt, type Mark, type Spread } from '@kolleta/core/job';
 import { CountWord, Choice, Sentence } from '../../ui/tokens';
 import type { StationProps } from '../job/station';
 
@@ -28,9 +28,13 @@ function spreadOf(kind: Kind, count: number): Spread | undefined {
 /** How often a mark goes on each piece, and how its copies are set. */
 export function SpreadWords({ job, mark, edit }: { job: StationProps['job']; mark: Mark; edit: StationProps['edit'] }) {
   const kind = kindOf(mark.spread);
-  const count = mark.spread && 'count' in mark.spread ? mark.spread.count : 3;
-  const put = (spread: Spread | undefined) =>
-    edit(spread ? setAt(['marks', mark.id, 'spread'], spread) : [{ op: 'remove', path: ['marks', mark.id, 'spread'] }], 'Set the copies');
+  const countOf = (spread: Spread | undefined) => (spread && 'count' in spread ? spread.count : 3);
+  const count = countOf(mark.spread);
+  const put = (next: (saved: Spread | undefined) => Spread | undefined) =>
+    edit((saved) => {
+      const spread = next(saved.marks.find((m) => m.id === mark.id)?.spread);
+      return spread ? setAt(['marks', mark.id, 'spread'], spread) : removeAt(['marks', mark.id, 'spread']);
+    }, 'Set the copies');
   const round = job.piece.shape.kind !== 'flat';
   const options: { value: Kind; label: string }[] = [
     { value: 'once', label: 'once' },
@@ -42,10 +46,19 @@ export function SpreadWords({ job, mark, edit }: { job: StationProps['job']; mar
   ];
   return (
     <Sentence>
-      It goes on each piece <Choice label="Copies" value={kind} options={options} onChange={(next) => put(spreadOf(next, count))} />
+      It goes on each piece{' '}
+      <Choice label="Copies" value={kind} options={options} onChange={(next) => put((saved) => spreadOf(next, countOf(saved)))} />
       {(kind === 'round' || kind === 'row') && (
         <>
-          , <CountWord label="Number of copies" value={count} least={2} most={60} onChange={(n) => put(spreadOf(kind, n))} /> of them
+          ,{' '}
+          <CountWord
+            label="Number of copies"
+            value={count}
+            least={2}
+            most={60}
+            onChange={(n) => put((saved) => spreadOf(kindOf(saved), n) ?? saved)}
+          />{' '}
+          of them
           {kind === 'round' ? ', the seam in a gap' : ''}
         </>
       )}

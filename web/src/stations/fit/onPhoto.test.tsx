@@ -9,7 +9,7 @@ import { OnPhoto } from './OnPhoto';
 
 afterEach(cleanup);
 const demo = demoWorkshop();
-const plan = planWorkshop(demo.jobs, demo.shop, [], DEMO_START, shippedFaces(), undefined, 'quick');
+const plan = planWorkshop(demo.jobs, demo.shop, [], DEMO_START, shippedFaces(), undefined, { effort: 'quick' });
 
 /** A photo taken straight on, so many pixels a mm, with the piece's lower left at 100 mm, 60 mm from that of what is known. */
 const photoOf = (width: number, height: number, perMm: number): Photo => ({

@@ -36,10 +36,18 @@ function Side({ title, plan, shop, box }: { title: string; plan: MarkPlan | unde
 
 const boxFor = (plan: MarkPlan | undefined) => (plan && plan.flat.length > 0 ? [boxAround(plan.flat.map((l) => boxOf(l.region)))] : []);
 
+/** The job with a cure; nothing when what it changes is gone. */
+function cured(job: Job, cure: Cure): Job | undefined {
+  try {
+    return applyPatch(job, cure.patch).document;
+  } catch {
+    return undefined;
+  }
+}
+
 /** A mark before and after a cure, side by side at one scale, and what the reading would then say. */
 export function CurePreview({ job, plan, shop, cure, mark, reading }: Props) {
-  const cured = applyPatch(job, cure.patch).document;
-  const { plan: after, working } = useDraftPlan(cured);
+  const { plan: after, working } = useDraftPlan(cured(job, cure));
   const [now, then] = [plan, after].map((p) => p?.marks.find((m) => m.mark.id === mark));
   const boxes = [...boxFor(now), ...boxFor(then)];
   const box = boxes.length > 0 ? boxAround(boxes) : { minX: 0, maxX: 1, minY: 0, maxY: 1 };

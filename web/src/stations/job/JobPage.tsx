@@ -1,15 +1,16 @@
-import { useCallback, useState } from 'react';
+import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { formatDuration } from '@kolleta/core/units';
 import { formatMoment } from '@kolleta/core/schedule';
-import { setAt, type StationId } from '@kolleta/core/job';
+import { removeAt, setAt, type StationId } from '@kolleta/core/job';
 import { download, fileName } from '../../storage/download';
-import { editJob, type JobChange } from '../../storage/editJob';
+import { editJob } from '../../storage/editJob';
 import { now } from '../../storage/clock';
 import { useWorkshop } from '../../storage/useWorkshop';
 import { useTell } from '../../ui/toasts';
 import { TextWord } from '../../ui/tokens';
 import { Strip } from '../../ui/Strip';
+import { Boundary } from '../../ui/Boundary';
 import { useJobPlan, usePlan } from '../../workers/usePlan';
 import { CutStation } from '../cut/CutStation';
 import { DrawStation } from '../draw/DrawStation';
@@ -20,7 +21,9 @@ import { StepsStation } from '../steps/StepsStation';
 import { TapeStation } from '../tape/TapeStation';
 import { WeedStation } from '../weed/WeedStation';
 import { JobRibbon } from './JobRibbon';
-import { fromField, toField } from './dates';
+import { DeleteJob, SetAside } from './JobActions';
+import { MomentWord } from './MomentWord';
+import { useJobEdits } from './useJobEdits';
 import type { StationProps } from './station';
 import { attentionAt, isPeeled, stationsOf } from './stationList';
 
@@ -48,14 +51,7 @@ export function JobPage() {
   const tell = useTell();
   const navigate = useNavigate();
   const [chosen, setChosen] = useState<string>();
-  const edit = useCallback(
-    (change: JobChange, label: string) => {
-      editJob(id, change, label).catch((error: unknown) =>
-        tell(`The change was not kept: ${error instanceof Error ? error.message : String(error)} Try again, or reload.`, { tone: 'error' }),
-      );
-    },
-    [id, tell],
-  );
+  const { edit, fix } = useJobEdits(id);
   if (!job) {
     return (
       <div className="sheet p-6">
@@ -105,16 +101,16 @@ export function JobPage() {
         <div className="ml-auto text-right">
           <p className="text-[0.98rem]">
             wanted{' '}
-            <input
-              type="datetime-local"
-              className="token measure text-[0.86rem]"
-              aria-label="Wanted"
-              value={job.deadline === undefined ? '' : toField(job.deadline, zone)}
-              onChange={(event) => {
-                const read = event.target.value ? fromField(event.target.value, zone) : undefined;
-                if (!read) edit([{ op: 'remove', path: ['deadline'] }], 'Take the date off');
-                else if (read.ok) edit(setAt(['deadline'], read.value), 'Set the date');
-              }}
+            <MomentWord
+              label="Wanted"
+              value={job.deadline}
+              zone={zone}
+              onChange={(at) =>
+                edit(
+                  at === undefined ? removeAt(['deadline']) : setAt(['deadline'], at),
+                  at === undefined ? 'Take the date off' : 'Set the date',
+                )
+              }
             />
             {plan && plan.schedule.steps.length > 0 && (
               <>
@@ -127,7 +123,7 @@ export function JobPage() {
               </>
             )}
           </p>
-          {plan && (
+          {plan && !plan.aside && (
             <p className="quiet text-[0.86rem]">
               {formatDuration(plan.handsLeft)} of hands-on work
               {plan.schedule.latestStart ? ` · start by ${formatMoment(plan.schedule.latestStart, zone)}` : ''}
@@ -147,8 +143,11 @@ export function JobPage() {
           attention: attentionAt(s.id, plan),
         }))}
       />
+      {plan?.aside && <SetAside job={job} why={plan.aside} />}
       {plan ? (
-        <View job={job} plan={plan} shop={shop} edit={edit} mark={mark} chooseMark={setChosen} station={current} />
+        <Boundary of={job} instead={plan.aside ? null : <SetAside job={job} why="shown" />}>
+          <View job={job} plan={plan} shop={shop} edit={edit} fix={fix} mark={mark} chooseMark={setChosen} station={current} />
+        </Boundary>
       ) : (
         <p className="sheet p-6">{job.closed ? 'This job is closed.' : 'Working it out…'}</p>
       )}
@@ -172,8 +171,9 @@ export function JobPage() {
             Close the job
           </button>
         )}
+        <DeleteJob key={job.id} job={job} />
         <span className="quiet ml-auto self-center text-sm">
-          Kept in this browser as you go. {whole ? `Planned ${formatMoment(Math.min(whole.at, now()), zone)}.` : ''}
+          Saved in this browser as you go. {whole ? `Planned ${formatMoment(Math.min(whole.at, now()), zone)}.` : ''}
         </span>
       </div>
     </div>

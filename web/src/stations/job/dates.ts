@@ -3,6 +3,7 @@ import { refused, good, type Result } from '@kolleta/core/units';
 
 /** A moment as the text of a date-and-time field, in the workshop's zone. */
 export function toField(at: number, zone: string): string {
+  if (!Number.isFinite(at)) return '';
   const d = new TZDate(at, zone);
   const two = (n: number) => String(n).padStart(2, '0');
   return `${d.getFullYear()}-${two(d.getMonth() + 1)}-${two(d.getDate())}T${two(d.getHours())}:${two(d.getMinutes())}`;

@@ -2,6 +2,7 @@ import type { ReactNode } from 'react';
 import { setAt, type Cure, type Job, type Mark, type Patch, type Reading, type Shop, type StationId } from '@kolleta/core/job';
 import type { JobPlan } from '@kolleta/core/plan';
 import type { JobChange } from '../../storage/editJob';
+import type { Saving } from '../../ui/held';
 import { logOverride } from '../../storage/logEvent';
 import { ReadingCard } from '../../ui/ReadingCard';
 import { CurePreview } from './CurePreview';
@@ -12,7 +13,9 @@ export interface StationProps {
   plan: JobPlan;
   shop: Shop;
   /** Changes the job, undoable under the label. */
-  edit: (change: JobChange, label: string) => void;
+  edit: (change: JobChange, label: string) => Saving;
+  /** Applies a cure of a reading; one that was worked out before the last change is worked out anew first. */
+  fix: (reading: Reading, cure: Cure) => void;
   /** The mark that is worked on. */
   mark: Mark | undefined;
   chooseMark: (id: string) => void;
@@ -37,12 +40,14 @@ export function StationLayout({ drawing, children, title }: { drawing: ReactNode
 }
 
 /** The change that answers for a stop, or minds it again. */
-const overridePatch = (job: Job, reading: string, reason: string | undefined): Patch =>
-  setAt(['overrides'], [...job.overrides.filter((o) => o.reading !== reading), ...(reason ? [{ reading, reason }] : [])]);
+function overridePatch(saved: Job, reading: string, reason: string | undefined): Patch {
+  const others = saved.overrides.filter((o) => o.reading !== reading);
+  return setAt(['overrides'], reason ? others.concat({ reading, reason }) : others);
+}
 
 const ORDER = { stop: 0, watch: 1, fine: 2 };
 
-interface ReadingsProps extends Pick<StationProps, 'plan' | 'edit' | 'mark'> {
+interface ReadingsProps extends Pick<StationProps, 'plan' | 'edit' | 'fix' | 'mark'> {
   stations: readonly StationId[];
   shown?: string;
   onShow?: (reading: Reading) => void;
@@ -54,7 +59,7 @@ interface ReadingsProps extends Pick<StationProps, 'plan' | 'edit' | 'mark'> {
 const PREVIEWED = ['size', 'thin', 'small', 'contrast', 'bend', 'seen', 'bulb', 'snips', 'glyphs', 'kind', 'joined', 'names', 'scatter'];
 
 /** The readings of some stations: of the mark in hand and of the whole piece, the gravest first. */
-export function Readings({ plan, edit, stations, mark, shown, onShow, preview }: ReadingsProps) {
+export function Readings({ plan, edit, fix, stations, mark, shown, onShow, preview }: ReadingsProps) {
   const others = plan.marks.filter((m) => m.mark.id !== mark?.id).map((m) => m.mark.id);
   const own = plan.readings.filter((r) => stations.includes(r.station) && !others.some((id) => r.id.split(':').includes(id)));
   const sorted = own.toSorted((a, b) => ORDER[a.verdict] - ORDER[b.verdict]);
@@ -64,9 +69,9 @@ export function Readings({ plan, edit, stations, mark, shown, onShow, preview }:
         <ReadingCard
           key={reading.id}
           reading={reading}
-          onCure={(cure) => edit(cure.patch, cure.label)}
+          onCure={(cure) => fix(reading, cure)}
           onOverride={(reason) => {
-            edit((job) => overridePatch(job, reading.id, reason), reason ? 'Go on against a stop' : 'Mind a stop again');
+            edit((saved) => overridePatch(saved, reading.id, reason), reason ? 'Go ahead anyway' : 'Mind a stop again');
             if (reason) void logOverride(plan.job, reading.id, reason);
           }}
           onShow={onShow}

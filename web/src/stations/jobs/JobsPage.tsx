@@ -2,7 +2,7 @@ import { useRef, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import type { Blank } from '@kolleta/core/facts';
 import { formatMoment } from '@kolleta/core/schedule';
-import { formatDuration } from '@kolleta/core/units';
+import { formatDuration, type Result } from '@kolleta/core/units';
 import { FrontView } from '../../drawing/FrontView';
 import { now } from '../../storage/clock';
 import { db } from '../../storage/db';
@@ -12,8 +12,11 @@ import { useWorkshop } from '../../storage/useWorkshop';
 import { loadDemo } from '../../storage/workshop';
 import { useTell } from '../../ui/toasts';
 import { VerdictMark } from '../../ui/Verdict';
+import { Boundary } from '../../ui/Boundary';
+import { importerWorker } from '../../workers/importerClient';
+import { readFile } from '../../workers/readFile';
 import { usePlan } from '../../workers/usePlan';
-import { gravest } from '@kolleta/core/job';
+import { gravest, type Job } from '@kolleta/core/job';
 import { BlankShelf } from './BlankShelf';
 import { newJob } from './newJob';
 
@@ -35,8 +38,9 @@ export function JobsPage() {
   const take = async (file: File | undefined) => {
     if (!file) return;
     setProblem(undefined);
-    const { readJobFile } = await import('@kolleta/core/jobFile');
-    const read = readJobFile(await file.text(), file.name);
+    const read = await readFile(file, (text) =>
+      importerWorker.call(async (importer): Promise<Result<Job>> => importer.job(text, file.name)),
+    );
     if (input.current) input.current.value = '';
     if (!read.ok) {
       setProblem(`${read.problem.found} ${read.problem.wayOut}`);
@@ -88,39 +92,52 @@ export function JobsPage() {
           const next = own?.schedule.steps.find((s) => s.state !== 'done');
           return (
             <li key={job.id}>
-              <Link
-                to={`/job/${job.id}/fit`}
-                className="sheet hover:border-primary grid min-h-36 grid-cols-[10rem_minmax(0,1fr)] gap-3 p-3"
+              <Boundary
+                of={job}
+                instead={
+                  <Link to={`/job/${job.id}/draw`} className="sheet block p-3">
+                    {job.name} cannot be shown here. Open it to mend or delete it.
+                  </Link>
+                }
               >
-                <FrontView piece={job.piece} marks={own?.marks ?? []} shop={shop} className="h-36" pad={[4, 4, 8, 4]} />
-                <div className="col-start-2 min-w-0">
-                  <div className="flex items-start gap-2">
-                    <h2 className="min-w-0 flex-1 text-lg leading-6 font-bold break-words">{job.name}</h2>
-                    {own && <VerdictMark verdict={gravest(own.readings)} />}
-                  </div>
-                  <p className="quiet text-sm">
-                    {job.client}
-                    {job.client && ' · '}
-                    {job.count === 1 ? '' : `${job.count} `}
-                    {job.piece.name}
-                  </p>
-                  {own && own.schedule.steps.length > 0 && (
-                    <p className="mt-1.5 text-[0.95rem]">
-                      packed{' '}
-                      <strong className={late ? 'text-error' : 'text-success'}>
-                        {formatMoment(own.schedule.packed, shop.hours.zone)}
-                        {late && ', too late'}
-                      </strong>
-                      {job.deadline !== undefined && <> · wanted {formatMoment(job.deadline, shop.hours.zone)}</>}
-                    </p>
-                  )}
-                  {next && (
+                <Link
+                  to={`/job/${job.id}/fit`}
+                  className="sheet hover:border-primary grid min-h-36 grid-cols-[10rem_minmax(0,1fr)] gap-3 p-3"
+                >
+                  <Boundary of={job} instead={<span className="quiet self-center text-sm">It cannot be drawn.</span>}>
+                    <FrontView piece={job.piece} marks={own?.marks ?? []} shop={shop} className="h-36" pad={[4, 4, 8, 4]} />
+                  </Boundary>
+                  <div className="col-start-2 min-w-0">
+                    <div className="flex items-start gap-2">
+                      <h2 className="min-w-0 flex-1 text-lg leading-6 font-bold break-words">{job.name}</h2>
+                      {own && <VerdictMark verdict={gravest(own.readings)} />}
+                    </div>
                     <p className="quiet text-sm">
-                      next: {next.step.title[0]!.toLowerCase() + next.step.title.slice(1)} · {formatDuration(own!.handsLeft)} of hands left
+                      {job.client}
+                      {job.client && ' · '}
+                      {job.count === 1 ? '' : `${job.count} `}
+                      {job.piece.name}
                     </p>
-                  )}
-                </div>
-              </Link>
+                    {own?.aside && <p className="text-error mt-1.5 text-[0.95rem]">Set aside: it cannot be worked out.</p>}
+                    {own && own.schedule.steps.length > 0 && (
+                      <p className="mt-1.5 text-[0.95rem]">
+                        packed{' '}
+                        <strong className={late ? 'text-error' : 'text-success'}>
+                          {formatMoment(own.schedule.packed, shop.hours.zone)}
+                          {late && ', too late'}
+                        </strong>
+                        {job.deadline !== undefined && <> · wanted {formatMoment(job.deadline, shop.hours.zone)}</>}
+                      </p>
+                    )}
+                    {next && (
+                      <p className="quiet text-sm">
+                        next: {next.step.title[0]!.toLowerCase() + next.step.title.slice(1)} · {formatDuration(own!.handsLeft)} of hands
+                        left
+                      </p>
+                    )}
+                  </div>
+                </Link>
+              </Boundary>
             </li>
           );
         })}

@@ -1,6 +1,6 @@
 import { usualFeature } from '@kolleta/core/blanks';
 import { FEATURES, type FeatureKind } from '@kolleta/core/facts';
-import { setAt, type Feature } from '@kolleta/core/job';
+import { removeAt, setAt, type Feature, type Job, type Scalar } from '@kolleta/core/job';
 import { newId } from '../../storage/newId';
 import { Choice, LengthWord, Sentence } from '../../ui/tokens';
 import type { StationProps } from '../job/station';
@@ -16,13 +16,20 @@ export function FeatureWords({ job, shop, edit }: Pick<StationProps, 'job' | 'sh
   const add = (kind: FeatureKind | '') => {
     if (!kind) return;
     const feature = usualFeature(newId(), kind, piece.shape);
-    edit(
-      piece.features ? setAt(['piece', 'features', feature.id], feature) : setAt(['piece', 'features'], [feature]),
-      `Add a ${FEATURES[kind].name}`,
-    );
+    edit(() => setAt(['piece', 'features', feature.id], feature), `Add a ${FEATURES[kind].name}`);
   };
-  const set = (feature: Feature, field: keyof Feature, value: unknown) =>
-    edit(setAt(['piece', 'features', feature.id, field], value), `Change the ${FEATURES[feature.kind].name}`);
+  const label = (feature: Feature) => `Change the ${FEATURES[feature.kind].name}`;
+  const set = (feature: Feature, field: keyof Feature, value: Scalar) =>
+    edit(setAt(['piece', 'features', feature.id, field], value), label(feature));
+  /** How far from the middle and to which side are two words for one field. */
+  const setX = ({ id, ...feature }: Feature, next: (x: number) => number) =>
+    edit(
+      (saved) => {
+        const x = saved.piece.features?.find((f) => f.id === id)?.x ?? 0;
+        return setAt(['piece', 'features', id, 'x'], next(x));
+      },
+      label({ id, ...feature }),
+    );
   const slats = piece.slats;
   return (
     <section aria-label="What marks keep off" className="sheet px-4 py-3">
@@ -80,7 +87,7 @@ export function FeatureWords({ job, shop, edit }: Pick<StationProps, 'job' | 'sh
                 label={`The ${name} from the middle`}
                 value={Math.abs(feature.x)}
                 system={system}
-                onChange={(mm) => set(feature, 'x', feature.x < 0 ? -mm : mm)}
+                onChange={(mm) => setX(feature, (x) => (x < 0 ? -mm : mm))}
               />{' '}
               to the{' '}
               <Choice
@@ -90,7 +97,7 @@ export function FeatureWords({ job, shop, edit }: Pick<StationProps, 'job' | 'sh
                   { value: 'left', label: 'left' },
                   { value: 'right', label: 'right' },
                 ]}
-                onChange={(side) => set(feature, 'x', side === 'left' ? -Math.abs(feature.x) : Math.abs(feature.x))}
+                onChange={(side) => setX(feature, (x) => (side === 'left' ? -Math.abs(x) : Math.abs(x)))}
               />
               ; keep{' '}
               <LengthWord
@@ -105,7 +112,7 @@ export function FeatureWords({ job, shop, edit }: Pick<StationProps, 'job' | 'sh
               type="button"
               className="btn btn-sm btn-ghost"
               aria-label={`Take the ${name} away`}
-              onClick={() => edit([{ op: 'remove', path: ['piece', 'features', feature.id] }], `Take the ${name} away`)}
+              onClick={() => edit(removeAt(['piece', 'features', feature.id]), `Take the ${name} away`)}
             >
               ✕
             </button>
@@ -125,8 +132,8 @@ export function FeatureWords({ job, shop, edit }: Pick<StationProps, 'job' | 'sh
           onChange={(run) =>
             edit(
               run === 'none'
-                ? [{ op: 'remove', path: ['piece', 'slats'] }]
-                : setAt(['piece', 'slats'], { slat: slats?.slat ?? 60, gap: slats?.gap ?? 5, first: slats?.first ?? 60, run }),
+                ? removeAt(['piece', 'slats'])
+                : ({ piece: saved }: Job) => setAt(['piece', 'slats'], { slat: 60, gap: 5, first: 60, ...saved.slats, run }),
               'Change the slats',
             )
           }
@@ -168,7 +175,7 @@ export function FeatureWords({ job, shop, edit }: Pick<StationProps, 'job' | 'sh
             { value: 'apart', label: 'taken apart for the work' },
           ]}
           onChange={(build) =>
-            edit(build === 'whole' ? [{ op: 'remove', path: ['piece', 'build'] }] : setAt(['piece', 'build'], build), 'Change the build')
+            edit(build === 'whole' ? removeAt(['piece', 'build']) : setAt(['piece', 'build'], build), 'Change the build')
           }
         />
         {piece.build === 'joined' && ': measure it as it will be outside, and add each join as a line to keep off'}

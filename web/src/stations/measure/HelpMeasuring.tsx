@@ -1,10 +1,19 @@
 import { useState } from 'react';
-import { balancePoint, foldedPanel, radiusFromChord, setMeasure, wallBox, wallRegion } from '@kolleta/core/blanks';
+import {
+  balancePoint,
+  checkShape,
+  foldedPanel,
+  radiusFromChord,
+  setMeasure,
+  wallBox,
+  wallRegion,
+  type SetMeasure,
+} from '@kolleta/core/blanks';
 import { setAt } from '@kolleta/core/job';
 import { formatLength, parseLength, type Result } from '@kolleta/core/units';
 import { CountWord, LengthWord, Sentence, Switch, Typed } from '../../ui/tokens';
 import type { StationProps } from '../job/station';
-import { zonesFor } from './zonesFor';
+import { measured, reshaping, type Reshape } from './reshaping';
 
 type Help = 'arc' | 'set' | 'cloth' | 'centre';
 const HELP: { id: Help; name: string }[] = [
@@ -38,6 +47,19 @@ export function HelpMeasuring({ job, shop, edit }: Pick<StationProps, 'job' | 's
   const radius = radiusFromChord(chord, sagitta);
   const panel = foldedPanel(cloth.width, cloth.height, cloth.across, cloth.up);
   const counted = shape.kind === 'flat' ? 'width' : shape.kind === 'taper' ? 'rim' : 'diameter';
+  const asMeasured = (least: number): Reshape =>
+    shape.kind === 'flat'
+      ? measured('flat', () => ({ width: least }))
+      : shape.kind === 'taper'
+        ? measured('taper', () => ({ rim: least }))
+        : measured(shape.kind, () => ({ diameter: least }));
+  /** Measures of a set; the smallest has to go with what else was measured. */
+  const readSet = (text: string): Result<SetMeasure> => {
+    const lengths = lengthsIn(text, system);
+    const set = lengths.ok ? setMeasure(lengths.value) : lengths;
+    const can = set.ok ? checkShape(asMeasured(set.value.least)(shape)) : set;
+    return can.ok ? set : can;
+  };
   const [mx, my] = balancePoint(wallRegion(shape));
   const wall = wallBox(shape);
   return (
@@ -62,16 +84,10 @@ export function HelpMeasuring({ job, shop, edit }: Pick<StationProps, 'job' | 's
           <Typed
             label={`Measures of the ${counted}`}
             shown=""
-            read={(text) => {
-              const lengths = lengthsIn(text, system);
-              return lengths.ok ? setMeasure(lengths.value) : lengths;
-            }}
+            read={readSet}
             onChange={({ least, spread }) =>
               edit(
-                (j) => [
-                  ...zonesFor(j, { ...j.piece.shape, [counted]: least } as typeof shape),
-                  ...setAt(['piece', 'spread'], Math.round(spread * 100) / 100),
-                ],
+                (saved) => [...reshaping(asMeasured(least))(saved), ...setAt(['piece', 'spread'], Math.round(spread * 100) / 100)],
                 'Measure several of the set',
               )
             }
@@ -111,7 +127,7 @@ export function HelpMeasuring({ job, shop, edit }: Pick<StationProps, 'job' | 's
             <button
               type="button"
               className="btn btn-sm btn-primary"
-              onClick={() => edit(setAt(['piece', 'shape', 'along'], Math.round(radius.value * 10) / 10), 'Measure the curve')}
+              onClick={() => edit(reshaping(measured('bulb', () => ({ along: Math.round(radius.value * 10) / 10 }))), 'Measure the curve')}
             >
               Take {say(radius.value)} for the curve along the wall
             </button>
@@ -183,7 +199,12 @@ export function HelpMeasuring({ job, shop, edit }: Pick<StationProps, 'job' | 's
             <button
               type="button"
               className="btn btn-sm btn-primary"
-              onClick={() => edit((j) => zonesFor(j, { kind: 'flat', width: panel.width, height: panel.height }), 'Take the folded panel')}
+              onClick={() =>
+                edit(
+                  reshaping(() => ({ kind: 'flat', width: panel.width, height: panel.height })),
+                  'Take the folded panel',
+                )
+              }
             >
               Take this panel for the piece
             </button>

@@ -8,7 +8,7 @@ const SHEETS = Object.entries(KNOWN_SHEETS);
 
 interface Props {
   photo: Photo;
-  know: (known: Photo['known']) => void;
+  know: (next: (saved: Photo['known']) => Photo['known']) => void;
   system: LengthSystem;
 }
 
@@ -19,9 +19,8 @@ export function KnownWords({ photo, know, system }: Props) {
     known.kind === 'sheet' ? (SHEETS.find(([, s]) => s.width === known.width && s.height === known.height)?.[0] ?? 'own') : 'length';
   const choose = (id: string) => {
     const size = SHEETS.find(([key]) => key === id)?.[1] ?? { width: 200, height: 100 };
-    if (id === 'length') know(lengthOn(photo, 100));
-    else if (known.kind === 'sheet') know({ ...known, width: size.width, height: size.height });
-    else know(sheetOn(photo, size));
+    if (id === 'length') know(() => lengthOn(photo, 100));
+    else know((saved) => (saved.kind === 'sheet' ? { ...saved, width: size.width, height: size.height } : sheetOn(photo, size)));
   };
   return (
     <Sentence className="text-[0.97rem]!">
@@ -44,7 +43,7 @@ export function KnownWords({ photo, know, system }: Props) {
             value={known.width}
             system={system}
             least={1}
-            onChange={(width) => know({ ...known, width })}
+            onChange={(width) => know((saved) => (saved.kind === 'sheet' ? { ...saved, width } : saved))}
           />{' '}
           by{' '}
           <LengthWord
@@ -52,7 +51,7 @@ export function KnownWords({ photo, know, system }: Props) {
             value={known.height}
             system={system}
             least={1}
-            onChange={(height) => know({ ...known, height })}
+            onChange={(height) => know((saved) => (saved.kind === 'sheet' ? { ...saved, height } : saved))}
           />
         </>
       )}
@@ -64,7 +63,7 @@ export function KnownWords({ photo, know, system }: Props) {
             value={known.length}
             system={system}
             least={1}
-            onChange={(length) => know({ ...known, length })}
+            onChange={(length) => know((saved) => (saved.kind === 'length' ? { ...saved, length } : saved))}
           />
           , photographed straight on
         </>

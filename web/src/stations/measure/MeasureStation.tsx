@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { rhoAt, sectorOf, wallBox, wallOf } from '@kolleta/core/blanks';
 import { CONTACTS, GROUNDS, COATS, type CoatId, type Contact, type GroundId } from '@kolleta/core/facts';
 import { growBox } from '@kolleta/core/geometry';
-import { setAt } from '@kolleta/core/job';
+import { removeAt, setAt, type Scalar } from '@kolleta/core/job';
 import { formatLength } from '@kolleta/core/units';
 import { Dimension } from '../../drawing/Dimension';
 import { flatBox } from '../../drawing/flatBox';
@@ -11,6 +11,7 @@ import { Rulers } from '../../drawing/Rulers';
 import { Scaled } from '../../drawing/Scaled';
 import { WallDrawing } from '../../drawing/WallDrawing';
 import { FileButton } from '../../ui/FileButton';
+import { Refusal } from '../../storage/told';
 import { useTell } from '../../ui/toasts';
 import { Choice, CountWord, Sentence, Switch, TextWord } from '../../ui/tokens';
 import { DrawingHead, Readings, StationLayout, type StationProps } from '../job/station';
@@ -25,7 +26,7 @@ import { ShapeWords } from './ShapeWords';
 import { TwoMeasures } from './TwoMeasures';
 import { UseWords } from './UseWords';
 import { ZoneWords } from './ZoneWords';
-import { zonesFor } from './zonesFor';
+import { measured, reshaping, type Reshape } from './reshaping';
 
 const GROUND_OPTIONS = (Object.entries(GROUNDS) as [GroundId, (typeof GROUNDS)[GroundId]][]).map(([value, g]) => ({
   value,
@@ -45,12 +46,12 @@ const COAT_OPTIONS: readonly { value: CoatId | 'none'; label: string }[] = [
 ];
 
 /** The piece: its size, ground and use; its zones. */
-export function MeasureStation({ job, plan, shop, edit, mark }: StationProps) {
+export function MeasureStation({ job, plan, shop, edit, fix, mark }: StationProps) {
   const { piece } = job;
   const { shape } = piece;
   const system = shop.lengths;
-  const set = (field: string, value: unknown, label: string) => edit(setAt(['piece', field], value), label);
-  const reshape = (next: typeof shape) => edit(zonesFor(job, next), 'Measure the piece');
+  const set = (field: string, value: Scalar, label: string) => edit(setAt(['piece', field], value), label);
+  const reshape = (next: Reshape) => edit(reshaping(next), 'Measure the piece');
   const [onPhoto, setOnPhoto] = useState(false);
   const [chosen, chooseZone] = useState<string>();
   const zone = job.zones.find((z) => z.id === (chosen ?? mark?.zone)) ?? job.zones.find((z) => z.id === mark?.zone) ?? job.zones[0]!;
@@ -60,9 +61,11 @@ export function MeasureStation({ job, plan, shop, edit, mark }: StationProps) {
   const tell = useTell();
   const takePhoto = async (file: File) => {
     try {
-      edit(setAt(['photo'], await photoFrom(file)), 'Take a photo of the piece');
+      const taken = await photoFrom(file);
+      edit(() => setAt(['photo'], taken), 'Take a photo of the piece');
       setOnPhoto(true);
-    } catch {
+    } catch (error) {
+      if (error instanceof Refusal) return tell(error.message, { tone: 'error' });
       tell(`"${file.name}" is not a picture that the browser can read. Take a JPEG or PNG. Nothing was changed.`, { tone: 'error' });
     }
   };
@@ -141,7 +144,11 @@ export function MeasureStation({ job, plan, shop, edit, mark }: StationProps) {
                 height={shape.height}
                 system={system}
                 onChange={(outline, height) => {
-                  reshape({ kind: 'flat', width: shape.width, height: height ?? shape.height, ...(outline ? { outline } : {}) });
+                  reshape((saved) =>
+                    saved.kind === 'flat'
+                      ? { kind: 'flat', width: saved.width, height: height ?? saved.height, ...(outline ? { outline } : {}) }
+                      : saved,
+                  );
                 }}
               />
               ,{' '}
@@ -188,9 +195,7 @@ export function MeasureStation({ job, plan, shop, edit, mark }: StationProps) {
             label="Coat"
             value={piece.coat ?? 'none'}
             options={COAT_OPTIONS}
-            onChange={(coat) =>
-              edit(coat === 'none' ? [{ op: 'remove', path: ['piece', 'coat'] }] : setAt(['piece', 'coat'], coat), 'Change the coat')
-            }
+            onChange={(coat) => edit(coat === 'none' ? removeAt(['piece', 'coat']) : setAt(['piece', 'coat'], coat), 'Change the coat')}
           />{' '}
           and{' '}
           <Switch
@@ -203,7 +208,11 @@ export function MeasureStation({ job, plan, shop, edit, mark }: StationProps) {
           before film.
         </Sentence>
         {shape.kind === 'cylinder' && (
-          <TwoMeasures diameter={shape.diameter} system={system} onAgreed={(diameter) => reshape({ ...shape, diameter })} />
+          <TwoMeasures
+            diameter={shape.diameter}
+            system={system}
+            onAgreed={(diameter) => reshape(measured('cylinder', () => ({ diameter })))}
+          />
         )}
       </div>
       <UseWords job={job} edit={edit} />
@@ -211,7 +220,7 @@ export function MeasureStation({ job, plan, shop, edit, mark }: StationProps) {
       <FeatureWords job={job} shop={shop} edit={edit} />
       <HelpMeasuring job={job} shop={shop} edit={edit} />
       <OwnBlank job={job} shop={shop} />
-      <Readings plan={plan} edit={edit} mark={mark} stations={['measure']} />
+      <Readings plan={plan} edit={edit} fix={fix} mark={mark} stations={['measure']} />
     </StationLayout>
   );
 }

@@ -2,7 +2,7 @@ import { useState, type KeyboardEvent, type PointerEvent } from 'react';
 import { bendAt, featureBox } from '@kolleta/core/blanks';
 import { FEATURES } from '@kolleta/core/facts';
 import { boxHeight, boxWidth, growBox } from '@kolleta/core/geometry';
-import { setAt, type Feature, type Piece } from '@kolleta/core/job';
+import { removeAt, setAt, type Feature, type Piece } from '@kolleta/core/job';
 import { useScale } from '../../drawing/Scaled';
 import type { StationProps } from '../job/station';
 
@@ -17,13 +17,14 @@ export function MovableFeature({ piece, feature, edit }: { piece: Piece; feature
   const [drag, setDrag] = useState<{ fromX: number; fromY: number; dx: number; dy: number }>();
   const { name, line } = FEATURES[feature.kind];
   const put = (dx: number, dy: number, label: string) =>
-    edit(
-      [
-        ...setAt(['piece', 'features', feature.id, 'x'], Math.round((feature.x + dx) * 10) / 10),
-        ...setAt(['piece', 'features', feature.id, 'y'], Math.round((feature.y + (line ? 0 : dy)) * 10) / 10),
-      ],
-      label,
-    );
+    edit((saved) => {
+      // from where it is saved: keys come faster than the screen follows
+      const at = saved.piece.features?.find((f) => f.id === feature.id) ?? feature;
+      return [
+        ...setAt(['piece', 'features', feature.id, 'x'], Math.round((at.x + dx) * 10) / 10),
+        ...setAt(['piece', 'features', feature.id, 'y'], Math.round((at.y + (line ? 0 : dy)) * 10) / 10),
+      ];
+    }, label);
   const down = (event: PointerEvent<SVGRectElement>) => {
     if (event.button !== 0) return;
     event.currentTarget.setPointerCapture(event.pointerId);
@@ -46,8 +47,7 @@ export function MovableFeature({ piece, feature, edit }: { piece: Piece; feature
       event.preventDefault();
       put(by[0]!, by[1]!, `Move the ${name}`);
     }
-    if (event.key === 'Delete' || event.key === 'Backspace')
-      edit([{ op: 'remove', path: ['piece', 'features', feature.id] }], `Take the ${name} away`);
+    if (event.key === 'Delete' || event.key === 'Backspace') edit(removeAt(['piece', 'features', feature.id]), `Take the ${name} away`);
   };
   const box = featureBox(feature);
   const [mx, my] = bendAt(piece.shape, piece.shape.height / 2)([feature.x, (box.minY + box.maxY) / 2]);

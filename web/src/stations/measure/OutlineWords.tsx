@@ -1,8 +1,8 @@
 import { useRef, useState } from 'react';
-import { outlineFromDrawing } from '@kolleta/core/blanks';
 import type { Outline } from '@kolleta/core/job';
-import type { ImportedDrawing } from '@kolleta/core/artwork';
 import type { LengthSystem, Result } from '@kolleta/core/units';
+import { plainly } from '../../storage/plainly';
+import { readFile } from '../../workers/readFile';
 import { Choice, LengthWord } from '../../ui/tokens';
 import { importerWorker } from '../../workers/importerClient';
 
@@ -26,13 +26,15 @@ export function OutlineWords({ of, outline, width, height, system, onChange }: P
     if (!file) return;
     setProblem(undefined);
     try {
-      const text = await file.text();
-      const read = await importerWorker.call(async (importer): Promise<Result<ImportedDrawing>> => importer.svg(text, file.name));
-      const found = read.ok ? outlineFromDrawing(read.value.parts, file.name) : read;
+      const found = await readFile(file, (text) =>
+        importerWorker.call(async (importer): Promise<Result<{ outline: Outline; width: number; height: number }>> =>
+          importer.outline(text, file.name),
+        ),
+      );
       if (found.ok) onChange(found.value.outline, (width * found.value.height) / found.value.width);
       else setProblem(`${found.problem.found} ${found.problem.wayOut}`);
     } catch (error) {
-      setProblem(`${error instanceof Error ? error.message : String(error)} Nothing was changed.`);
+      setProblem(plainly(error));
     } finally {
       if (input.current) input.current.value = '';
     }

@@ -11,7 +11,7 @@ export function OwnBlank({ job, shop }: Pick<StationProps, 'job' | 'shop'>) {
   const kept = shop.blanks?.find((blank) => blank.name === name);
   const keep = async () => {
     const blank = { id: kept?.id ?? newId(), name, shape, ground, contact, colour, drink: use.drink };
-    await editShop(shop.blanks ? setAt(['blanks', blank.id], blank) : setAt(['blanks'], [blank]), 'Keep a blank');
+    await editShop(() => setAt(['blanks', blank.id], blank), 'Keep a blank');
     tell(`${name} is kept with your own blanks, on the Jobs page.`);
   };
   return (

@@ -10,7 +10,7 @@ import { PhotoView } from './PhotoView';
 import { useOutlineOnPhoto } from './useOutlineOnPhoto';
 import { photoEdits } from './usePhoto';
 import { usePlane } from './usePlane';
-import { zonesFor } from './zonesFor';
+import { measured, reshaping, type Reshape } from './reshaping';
 
 type Tool = 'known' | 'measure' | 'outline' | 'face';
 const TOOLS: { id: Tool; name: string; help: string }[] = [
@@ -75,12 +75,14 @@ export function PhotoStation({ job, shop, edit, photo }: Pick<StationProps, 'job
         ? known.corners.map((at, i) => ({
             label: CORNERS[i]!,
             at,
-            onMove: (to: Point) => know({ ...known, corners: known.corners.map((c, k) => (k === i ? to : c)) }),
+            onMove: (to: Point) =>
+              know((saved) => (saved.kind === 'sheet' ? { ...saved, corners: saved.corners.map((c, k) => (k === i ? to : c)) } : saved)),
           }))
         : known.ends.map((at, i) => ({
             label: i === 0 ? 'One end' : 'Other end',
             at,
-            onMove: (to: Point) => know({ ...known, ends: i === 0 ? [to, known.ends[1]] : [known.ends[0], to] }),
+            onMove: (to: Point) =>
+              know((saved) => (saved.kind === 'length' ? { ...saved, ends: i === 0 ? [to, saved.ends[1]] : [saved.ends[0], to] } : saved)),
           }));
   const press = (at: Point) => {
     if (outline.byColour) {
@@ -111,11 +113,16 @@ export function PhotoStation({ job, shop, edit, photo }: Pick<StationProps, 'job
       : undefined;
   const take = (field: 'width' | 'height') => {
     if (length === undefined) return;
-    const measured = Math.round(length * 10) / 10;
-    if (shape.kind === 'flat') edit((j) => zonesFor(j, { ...shape, [field]: measured }), 'Measure on the photo');
-    else if (field === 'height') edit((j) => zonesFor(j, { ...shape, height: measured }), 'Measure on the photo');
-    else if (shape.kind !== 'taper') edit((j) => zonesFor(j, { ...shape, diameter: measured }), 'Measure on the photo');
-    else edit((j) => zonesFor(j, { ...shape, rim: measured }), 'Measure on the photo');
+    const mm = Math.round(length * 10) / 10;
+    const next: Reshape =
+      field === 'height'
+        ? (saved) => ({ ...saved, height: mm })
+        : shape.kind === 'flat'
+          ? measured('flat', () => ({ width: mm }))
+          : shape.kind === 'taper'
+            ? measured('taper', () => ({ rim: mm }))
+            : measured(shape.kind, () => ({ diameter: mm }));
+    edit(reshaping(next), 'Measure on the photo');
   };
   const say = (value: number) => formatLength(Math.round(value * 10) / 10, system);
   return (

@@ -1,26 +1,13 @@
-import { checkBulb, checkMeasure, checkTaper, diameterAt, diameterFrom, slantOf, uprightOf } from '@kolleta/core/blanks';
+import { checkBulb, checkMeasure, checkTaper, diameterFrom, slantOf, takenFor, uprightOf } from '@kolleta/core/blanks';
 import type { Shape } from '@kolleta/core/job';
 import { good, type LengthSystem, type Result } from '@kolleta/core/units';
 import { Choice, LengthWord } from '../../ui/tokens';
+import { measured, type Reshape } from './reshaping';
 
 interface Props {
   shape: Shape;
   system: LengthSystem;
-  reshape: (shape: Shape) => void;
-}
-
-/** A taper narrows to this share of its width to begin with. */
-const TAPER = 0.75;
-
-/** The same piece taken for another shape, as near as can be. */
-function taken(shape: Shape, kind: Shape['kind']): Shape {
-  const { height } = shape;
-  const round = shape.kind === 'flat' ? Math.round(shape.width / 2) : Math.round(diameterAt(shape, height / 2));
-  if (kind === 'flat') return { kind, width: shape.kind === 'flat' ? shape.width : round * 2, height };
-  if (kind === 'cylinder') return { kind, diameter: round, height };
-  if (kind === 'bulb')
-    return shape.kind === 'bulb' ? shape : { kind, diameter: round, along: Math.round(Math.max(round / 2, height / 2)), height };
-  return shape.kind === 'taper' ? shape : { kind, rim: round, foot: Math.round(round * TAPER), height };
+  reshape: (next: Reshape) => void;
 }
 
 interface AcrossProps {
@@ -79,7 +66,7 @@ export function ShapeWords({ shape, system, reshape }: Props) {
         const taper = checkTaper({ ...shape, height: mm });
         return taper.ok ? measured : taper;
       }}
-      onChange={(mm) => reshape({ ...shape, height: mm })}
+      onChange={(height) => reshape((saved) => ({ ...saved, height }))}
     />
   );
   return (
@@ -93,7 +80,7 @@ export function ShapeWords({ shape, system, reshape }: Props) {
           { value: 'taper', label: 'tapered' },
           { value: 'bulb', label: 'bulbous' },
         ]}
-        onChange={(kind) => reshape(taken(shape, kind))}
+        onChange={(kind) => reshape((saved) => takenFor(saved, kind))}
       />
       ,{' '}
       {shape.kind === 'flat' && (
@@ -103,15 +90,20 @@ export function ShapeWords({ shape, system, reshape }: Props) {
             value={shape.width}
             system={system}
             check={(mm) => checkMeasure(mm, 'Width')}
-            onChange={(width) => reshape({ ...shape, width })}
+            onChange={(width) => reshape(measured('flat', () => ({ width })))}
           />{' '}
           wide and {height} tall,{' '}
         </>
       )}
       {shape.kind === 'cylinder' && (
         <>
-          <Across name="" diameter={shape.diameter} system={system} onChange={(diameter) => reshape({ ...shape, diameter })} /> and {height}{' '}
-          tall,{' '}
+          <Across
+            name=""
+            diameter={shape.diameter}
+            system={system}
+            onChange={(diameter) => reshape(measured('cylinder', () => ({ diameter })))}
+          />{' '}
+          and {height} tall,{' '}
         </>
       )}
       {shape.kind === 'bulb' && (
@@ -121,7 +113,7 @@ export function ShapeWords({ shape, system, reshape }: Props) {
             diameter={shape.diameter}
             system={system}
             also={(diameter) => checkBulb({ ...shape, diameter })}
-            onChange={(diameter) => reshape({ ...shape, diameter })}
+            onChange={(diameter) => reshape(measured('bulb', () => ({ diameter })))}
           />{' '}
           at the belly, a radius of{' '}
           <LengthWord
@@ -132,7 +124,7 @@ export function ShapeWords({ shape, system, reshape }: Props) {
               const bulb = checkBulb({ ...shape, along });
               return bulb.ok ? { ok: true, value: along } : bulb;
             }}
-            onChange={(along) => reshape({ ...shape, along })}
+            onChange={(along) => reshape(measured('bulb', () => ({ along })))}
           />{' '}
           along the wall and {height} from foot to rim by tape,{' '}
         </>
@@ -144,7 +136,7 @@ export function ShapeWords({ shape, system, reshape }: Props) {
             diameter={shape.rim}
             system={system}
             also={(rim) => checkTaper({ ...shape, rim })}
-            onChange={(rim) => reshape({ ...shape, rim })}
+            onChange={(rim) => reshape(measured('taper', () => ({ rim })))}
           />{' '}
           at the rim,{' '}
           <Across
@@ -152,7 +144,7 @@ export function ShapeWords({ shape, system, reshape }: Props) {
             diameter={shape.foot}
             system={system}
             also={(foot) => checkTaper({ ...shape, foot })}
-            onChange={(foot) => reshape({ ...shape, foot })}
+            onChange={(foot) => reshape(measured('taper', () => ({ foot })))}
           />{' '}
           at the foot, {height} along the wall (
           <LengthWord
@@ -160,7 +152,7 @@ export function ShapeWords({ shape, system, reshape }: Props) {
             value={uprightOf(shape)}
             system={system}
             check={(mm) => checkMeasure(mm, 'Upright height')}
-            onChange={(upright) => reshape({ ...shape, height: slantOf(shape.rim, shape.foot, upright) })}
+            onChange={(upright) => reshape(measured('taper', ({ rim, foot }) => ({ height: slantOf(rim, foot, upright) })))}
           />{' '}
           upright),{' '}
         </>

@@ -17,9 +17,9 @@ export function UseWords({ job, edit }: Pick<StationProps, 'job' | 'edit'>) {
           no="do not drink at its rim"
           onChange={(drink) =>
             edit(
-              [
+              (saved) => [
                 ...setAt(['piece', 'use', 'drink'], drink),
-                ...job.zones.flatMap((z) => setAt(['zones', z.id, 'lipBand'], drink ? Math.max(z.lipBand, LIMITS.lipBand) : 0)),
+                ...saved.zones.flatMap((z) => setAt(['zones', z.id, 'lipBand'], drink ? Math.max(z.lipBand, LIMITS.lipBand) : 0)),
               ],
               'Change the use',
             )

@@ -1,5 +1,5 @@
 import { wallOf } from '@kolleta/core/blanks';
-import { setAt, type Zone } from '@kolleta/core/job';
+import { removeAt, setAt, type Scalar, type Zone } from '@kolleta/core/job';
 import { newId } from '../../storage/newId';
 import { Choice, LengthWord, Sentence, TextWord } from '../../ui/tokens';
 import type { StationProps } from '../job/station';
@@ -15,19 +15,17 @@ export function ZoneWords({
   chooseZone,
 }: Pick<StationProps, 'job' | 'shop' | 'edit'> & { zone: Zone; chooseZone: (id: string) => void }) {
   const system = shop.lengths;
-  const setZone = (field: keyof Zone, value: unknown) => edit(setAt(['zones', zone.id, field], value), `Change the zone's ${field}`);
+  const setZone = (field: keyof Zone, value: Scalar) => edit(setAt(['zones', zone.id, field], value), `Change the zone's ${field}`);
+  /** How far from the middle and to which side are two words for one field. */
+  const setX = (next: (x: number) => number) =>
+    edit((saved) => setAt(['zones', zone.id, 'x'], next(saved.zones.find((z) => z.id === zone.id)?.x ?? 0)), "Change the zone's x");
   const addZone = () => {
     const id = newId();
-    edit(
-      setAt(['zones', id], {
-        ...zone,
-        id,
-        name: `Zone ${job.zones.length + 1}`,
-        y: 0,
-        height: wallOf(job.piece.shape).height / 3,
-      }),
-      'Add a zone',
-    );
+    edit((saved) => {
+      const like = saved.zones.find((z) => z.id === zone.id) ?? zone;
+      const fresh = { ...like, id, name: `Zone ${saved.zones.length + 1}`, y: 0, height: wallOf(saved.piece.shape).height / 3 };
+      return setAt(['zones', id], fresh);
+    }, 'Add a zone');
     chooseZone(id);
   };
   return (
@@ -61,7 +59,7 @@ export function ZoneWords({
           label="Zone from the middle"
           value={Math.abs(zone.x)}
           system={system}
-          onChange={(mm) => setZone('x', zone.x < 0 ? -mm : mm)}
+          onChange={(mm) => setX((x) => (x < 0 ? -mm : mm))}
         />{' '}
         to the{' '}
         <Choice
@@ -71,7 +69,7 @@ export function ZoneWords({
             { value: 'left', label: 'left' },
             { value: 'right', label: 'right' },
           ]}
-          onChange={(side) => setZone('x', side === 'left' ? -Math.abs(zone.x) : Math.abs(zone.x))}
+          onChange={(side) => setX((x) => (side === 'left' ? -Math.abs(x) : Math.abs(x)))}
         />
         ,{' '}
         <OutlineWords
@@ -82,10 +80,8 @@ export function ZoneWords({
           system={system}
           onChange={(outline, height) =>
             edit(
-              [
-                ...(outline
-                  ? setAt(['zones', zone.id, 'outline'], outline)
-                  : [{ op: 'remove' as const, path: ['zones', zone.id, 'outline'] }]),
+              () => [
+                ...(outline ? setAt(['zones', zone.id, 'outline'], outline) : removeAt(['zones', zone.id, 'outline'])),
                 ...(height ? setAt(['zones', zone.id, 'height'], height) : []),
               ],
               "Change the zone's outline",
@@ -105,7 +101,11 @@ export function ZoneWords({
           title={job.marks.some((m) => m.zone === zone.id) ? 'A mark lies in it: put the mark elsewhere first.' : undefined}
           onClick={() => {
             chooseZone(job.zones.find((z) => z.id !== zone.id)!.id);
-            edit([{ op: 'remove', path: ['zones', zone.id] }], 'Take the zone away');
+            edit((saved) => {
+              // a mark may have been put there meanwhile, and a piece has one zone at least
+              const used = saved.marks.some((m) => m.zone === zone.id) || saved.zones.length < 2;
+              return used ? [] : removeAt(['zones', zone.id]);
+            }, 'Take the zone away');
           }}
         >
           Take this zone away

@@ -3,9 +3,10 @@ import { ALIKE_USUAL, outlineOf, throughHomography, type Homography } from '@kol
 import { boxHeight, boxOfPoints, boxWidth, regionOf, type Point, type Ring } from '@kolleta/core/geometry';
 import { setAt, type Photo } from '@kolleta/core/job';
 import type { Result } from '@kolleta/core/units';
+import { plainly } from '../../storage/plainly';
 import type { StationProps } from '../job/station';
 import { findOutline } from './photoPixels';
-import { zonesFor } from './zonesFor';
+import { reshaping } from './reshaping';
 
 /** Takes a piece's outline from its photo: found by the colour under a press, or pressed point by point; mm in the plane of the photo. */
 export function useOutlineOnPhoto(photo: Photo, map: Result<Homography>, edit: StationProps['edit']) {
@@ -38,7 +39,7 @@ export function useOutlineOnPhoto(photo: Photo, map: Result<Homography>, edit: S
       if (ring.ok) setFound(ring.value.map((p) => throughHomography(map.value, p)));
       else say(ring.problem);
     } catch (error) {
-      if (run === runs.current) setProblem(error instanceof Error ? error.message : String(error));
+      if (run === runs.current) setProblem(plainly(error));
     }
     if (run === runs.current) setLooking(false);
   };
@@ -52,9 +53,9 @@ export function useOutlineOnPhoto(photo: Photo, map: Result<Homography>, edit: S
     const { width, height } = outline.value;
     const box = boxOfPoints(ring);
     edit(
-      (j) => [
-        ...zonesFor(j, { kind: 'flat', width, height, outline: outline.value.outline }),
-        ...setAt(['photo', 'face'], { x: box.minX, y: box.minY, width, height }),
+      (saved) => [
+        ...reshaping(() => ({ kind: 'flat', width, height, outline: outline.value.outline }))(saved),
+        ...(saved.photo ? setAt(['photo', 'face'], { x: box.minX, y: box.minY, width, height }) : []),
       ],
       'Take the outline from the photo',
     );

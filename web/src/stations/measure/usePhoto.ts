@@ -1,10 +1,15 @@
 import { KNOWN_SHEETS } from '@kolleta/core/facts';
-import { setAt, type Photo } from '@kolleta/core/job';
+import { removeAt, setAt, type Photo } from '@kolleta/core/job';
+import { refused } from '@kolleta/core/units';
+import { Refusal } from '../../storage/told';
 import type { StationProps } from '../job/station';
 
 /** A photo is kept no longer than this on its longer side, pixels. */
 const KEPT_PX = 1400;
 const QUALITY = 0.82;
+/** A photo has at least so many pixels a side, and at most so many times that. */
+const LEAST_PX = 60;
+const MOST_TIMES = 400;
 
 type Known = Photo['known'];
 type Size = Pick<Photo, 'width' | 'height'>;
@@ -25,6 +30,17 @@ export const lengthOn = (photo: Size, length: number): Known => ({
 /** A photo of the piece made small enough to keep; it never leaves the browser. */
 export async function photoFrom(file: File): Promise<Photo> {
   const bitmap = await createImageBitmap(file);
+  if (Math.min(bitmap.width, bitmap.height) < LEAST_PX || Math.max(bitmap.width, bitmap.height) > LEAST_PX * MOST_TIMES) {
+    bitmap.close();
+    throw new Refusal(
+      refused(
+        `“${file.name}” is no photo to measure on: it is ${bitmap.width} by ${bitmap.height} pixels.`,
+        `sides of ${LEAST_PX} pixels and more`,
+        file.name,
+        'Take another photo. Nothing was changed.',
+      ).problem,
+    );
+  }
   const share = Math.min(1, KEPT_PX / Math.max(bitmap.width, bitmap.height));
   const [width, height] = [Math.round(bitmap.width * share), Math.round(bitmap.height * share)];
   const canvas = document.createElement('canvas');
@@ -43,8 +59,9 @@ export async function photoFrom(file: File): Promise<Photo> {
 
 /** Changes of a job's photo. */
 export const photoEdits = (edit: StationProps['edit']) => ({
-  take: (photo: Photo) => edit(setAt(['photo'], photo), 'Take a photo of the piece'),
-  leave: () => edit([{ op: 'remove', path: ['photo'] }], 'Leave the photo'),
-  know: (known: Photo['known']) => edit(setAt(['photo', 'known'], known), 'Say what is known on the photo'),
-  face: (face: NonNullable<Photo['face']>) => edit(setAt(['photo', 'face'], face), 'Show where the piece is'),
+  leave: () => edit(removeAt(['photo']), 'Leave the photo'),
+  know: (next: (saved: Known) => Known) =>
+    edit((saved) => (saved.photo ? setAt(['photo', 'known'], next(saved.photo.known)) : []), 'Say what is known on the photo'),
+  face: (face: NonNullable<Photo['face']>) =>
+    edit((saved) => (saved.photo ? setAt(['photo', 'face'], face) : []), 'Show where the piece is'),
 });

@@ -2,13 +2,14 @@ import { useMemo, useState } from 'react';
 import { useLocation, useNavigate } from 'react-router';
 import { usualBreathing, usualZone } from '@kolleta/core/blanks';
 import { BLANK_KINDS, BLANKS, FACES, LIMITS } from '@kolleta/core/facts';
-import { setAt, applyPatch, holdsCut, type Cure, type Job, type MarkSize } from '@kolleta/core/job';
+import { setAt, applyPatch, holdsCut, stillHolds, type Cure, type Job, type MarkSize, type Reading } from '@kolleta/core/job';
 import { formatDuration, formatLength } from '@kolleta/core/units';
 import { FilmDrawing } from '../../drawing/FilmDrawing';
 import { FrontView } from '../../drawing/FrontView';
 import { download, fileName } from '../../storage/download';
 import { now } from '../../storage/clock';
 import { logOverride } from '../../storage/logEvent';
+import { plainly } from '../../storage/plainly';
 import { addJob } from '../../storage/editJob';
 import { useWorkshop } from '../../storage/useWorkshop';
 import { ReadingCard } from '../../ui/ReadingCard';
@@ -16,6 +17,8 @@ import { useTell } from '../../ui/toasts';
 import { Choice, LengthWord } from '../../ui/tokens';
 import { plannerWorker } from '../../workers/plannerClient';
 import { useDraftPlan } from '../../workers/usePlan';
+import { useWhen } from '../../workers/useWhen';
+import { sameCure } from '../job/useJobEdits';
 import { noteFirstMark } from '../bench/FirstMark';
 import { bestFilm, newJob, pieceOf } from '../jobs/newJob';
 
@@ -30,7 +33,8 @@ export function QuickPage() {
   const mark = draft.marks[0]!;
   const line = mark.artwork.kind === 'text' ? mark.artwork.lines[0]! : undefined;
   const words = line?.text ?? '';
-  const { plan } = useDraftPlan(words.trim() ? draft : undefined);
+  const { plan, working, error } = useDraftPlan(words.trim() ? draft : undefined);
+  const when = useWhen({ draft, plan, working, error });
   const system = shop.lengths;
   const change = (path: string[], value: unknown) => setDraft((job) => applyPatch(job, setAt(path, value)).document);
   const setMark = (field: string, value: unknown) => change(['marks', mark.id, field], value);
@@ -57,7 +61,25 @@ export function QuickPage() {
     }));
     if (reason) void logOverride(draft.id, reading, reason);
   };
-  const cure = (c: Cure) => setDraft((job) => applyPatch(job, c.patch).document);
+  /** Waits until the draft on the screen is the one that is planned. */
+  const settled = async () => {
+    const seen = await when((now) => now.error !== null || (!now.working && now.plan !== undefined));
+    if (seen.error) throw seen.error;
+    return { draft: seen.draft, plan: seen.plan! };
+  };
+  const cure = async (reading: Reading, pressed: Cure) => {
+    try {
+      const { draft: now, plan: fresh } = await settled();
+      const same = sameCure(
+        fresh.readings.find((r) => r.id === reading.id),
+        pressed,
+      );
+      if (same && stillHolds(same, now)) setDraft(applyPatch(now, same.patch).document);
+      else tell('Your last change has changed this. Nothing was fixed; look at it again.');
+    } catch (error) {
+      tell(plainly(error), { tone: 'error' });
+    }
+  };
   const speaking = useMemo(
     () => (plan?.readings ?? []).filter((r) => r.verdict !== 'fine' && r.id !== 'date' && r.station !== 'cure'),
     [plan],
@@ -66,14 +88,19 @@ export function QuickPage() {
   const layout = plan?.layouts[0];
   const fitted = plan?.marks[0]?.fitted;
   const save = async () => {
-    if (!layout) return;
     try {
-      const text = await plannerWorker.call((planner) => planner.cutFile(layout, draft.name));
-      download(`${fileName(draft.name)}.svg`, text, 'image/svg+xml');
+      const { draft: now, plan: fresh } = await settled();
+      const layout = fresh.layouts[0];
+      if (!layout || fresh.readings.some(holdsCut)) {
+        tell('Since your last change something has to be fixed first.', { tone: 'error' });
+        return;
+      }
+      const text = await plannerWorker.call((planner) => planner.cutFile(layout, now.name));
+      download(`${fileName(now.name)}.svg`, text, 'image/svg+xml');
       noteFirstMark();
       tell(`The cut file is saved: ${formatLength(layout.width, system)} × ${formatLength(layout.taken, system)}, one unit is one mm.`);
     } catch (error) {
-      tell(error instanceof Error ? error.message : String(error), { tone: 'error' });
+      tell(plainly(error), { tone: 'error' });
     }
   };
   const keep = async () => {
@@ -175,7 +202,12 @@ export function QuickPage() {
         )}
         {words.trim() &&
           speaking.map((reading) => (
-            <ReadingCard key={reading.id} reading={reading} onCure={cure} onOverride={(reason) => override(reading.id, reason)} />
+            <ReadingCard
+              key={reading.id}
+              reading={reading}
+              onCure={(pressed) => void cure(reading, pressed)}
+              onOverride={(reason) => override(reading.id, reason)}
+            />
           ))}
       </section>
     </div>

@@ -137,7 +137,7 @@ const PULL: readonly { value: PullAt; label: string }[] = [
 ];
 
 /** Preparing, placing, painting and curing: the steps with their waits beside the piece to scale. */
-export function StepsStation({ job, plan, shop, edit, mark, station }: StationProps & { station: StationId }) {
+export function StepsStation({ job, plan, shop, edit, fix, mark, station }: StationProps & { station: StationId }) {
   const words = WORDS[station]!;
   const system = shop.lengths;
   const stencils = job.marks.filter((m) => m.technique === 'stencil');
@@ -228,7 +228,7 @@ export function StepsStation({ job, plan, shop, edit, mark, station }: StationPr
         </div>
       )}
       <StepCards plan={plan} shop={shop} stations={[station]} />
-      <Readings plan={plan} edit={edit} mark={mark} stations={[station]} />
+      <Readings plan={plan} edit={edit} fix={fix} mark={mark} stations={[station]} />
       {station === 'place' && (
         <p className="quiet text-sm">
           Height stop under the mark: {plan.marks.map((m) => `${m.mark.name} ${formatLength(m.fitted.box.minY, system)}`).join(', ')} above

@@ -1,7 +1,7 @@
 import { FILM_KINDS } from '@kolleta/core/facts';
-import { setAt, type Film, type Shop } from '@kolleta/core/job';
+import type { Film, Shop } from '@kolleta/core/job';
 import { formatLength } from '@kolleta/core/units';
-import { editShop } from '../../storage/editShop';
+import { countRoll } from '../../storage/editShop';
 import { LengthWord } from '../../ui/tokens';
 
 /** Rolls are drawn with so many pixels a metre of film and a mm of width. */
@@ -66,13 +66,7 @@ export function Roll({ film, left, next, system }: { film: Film; left: number; n
           )}
         </svg>
         <span className="text-[0.9rem]">
-          <LengthWord
-            label={`${film.name} left`}
-            value={left}
-            system={system}
-            onChange={(mm) => void editShop(setAt(['films', film.id, 'length'], film.length + (mm - left)), 'Count a roll')}
-          />{' '}
-          left
+          <LengthWord label={`${film.name} left`} value={left} system={system} onChange={(mm) => countRoll(film.id, mm)} /> left
           {next > 0 && (
             <span className={short ? 'text-error font-bold' : 'quiet'}>
               {' '}

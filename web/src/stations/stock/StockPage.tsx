@@ -26,7 +26,7 @@ export function StockPage() {
         <TextWord
           label="Name of the workshop"
           value={shop.name}
-          onChange={(name) => void editShop(setAt(['name'], name), 'Name the workshop')}
+          onChange={(name) => editShop(setAt(['name'], name), 'Name the workshop')}
         />
       </h1>
       <section aria-label="Rolls" className="sheet px-4 py-3">
@@ -68,7 +68,7 @@ export function StockPage() {
                       ? good(n)
                       : refused(`"${text}" is not a volume.`, 'millilitres', paint.name, 'Type millilitres, such as 45.');
                   }}
-                  onChange={(volume) => void editShop(setAt(['paints', paint.id, 'volume'], volume), 'Count a paint')}
+                  onChange={(volume) => editShop(setAt(['paints', paint.id, 'volume'], volume), 'Count a paint')}
                 />
               </li>
             ))}
@@ -83,7 +83,7 @@ export function StockPage() {
                 label="Room temperature"
                 shown={formatTemperature(shop.climate.celsius, shop.temperatures)}
                 read={(text) => parseTemperature(text, shop.temperatures, 'Room temperature')}
-                onChange={(celsius) => void editShop(setAt(['climate', 'celsius'], celsius), 'Change the room')}
+                onChange={(celsius) => editShop(setAt(['climate', 'celsius'], celsius), 'Change the room')}
               />{' '}
               and{' '}
               <Typed
@@ -95,7 +95,7 @@ export function StockPage() {
                     ? good(n / 100)
                     : refused(`"${text}" is not a humidity.`, '0 to 99 %', 'Humidity', 'Type percent, such as 55.');
                 }}
-                onChange={(humidity) => void editShop(setAt(['climate', 'humidity'], humidity), 'Change the room')}
+                onChange={(humidity) => editShop(setAt(['climate', 'humidity'], humidity), 'Change the room')}
               />{' '}
               humidity: water-based coats take ×{dryingFactor('water', shop.climate).factor.toFixed(2)}, others ×
               {dryingFactor('solvent', shop.climate).factor.toFixed(2)} as long. Lengths are shown in{' '}
@@ -106,7 +106,7 @@ export function StockPage() {
                   { value: 'mm', label: 'millimetres' },
                   { value: 'inch', label: 'inches' },
                 ]}
-                onChange={(lengths) => void editShop(setAt(['lengths'], lengths), 'Change the units')}
+                onChange={(lengths) => editShop(setAt(['lengths'], lengths), 'Change the units')}
               />
               , temperatures in{' '}
               <Choice
@@ -116,7 +116,7 @@ export function StockPage() {
                   { value: 'C', label: '°C' },
                   { value: 'F', label: '°F' },
                 ]}
-                onChange={(temperatures) => void editShop(setAt(['temperatures'], temperatures), 'Change the units')}
+                onChange={(temperatures) => editShop(setAt(['temperatures'], temperatures), 'Change the units')}
               />
               . The clock there is {formatMoment(now(), shop.hours.zone)}
               {isDemo ? ', the demo’s' : ''}.

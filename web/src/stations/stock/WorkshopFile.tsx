@@ -1,11 +1,14 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useRef, useState } from 'react';
-import type { WorkshopDifference } from '@kolleta/core/jobFile';
+import type { ReadWorkshop, WorkshopDifference } from '@kolleta/core/jobFile';
+import type { Result } from '@kolleta/core/units';
 import { formatMoment } from '@kolleta/core/schedule';
 import { saveWorkshopFile } from '../../app/KeepingBands';
 import { db } from '../../storage/db';
 import { useWorkshop } from '../../storage/useWorkshop';
 import { loadDemo, noteBackup, replaceWorkshop, startEmpty, undoReplace } from '../../storage/workshop';
+import { importerWorker } from '../../workers/importerClient';
+import { MOST_WORKSHOP_BYTES, readFile } from '../../workers/readFile';
 import { useTell } from '../../ui/toasts';
 
 interface Waiting {
@@ -13,6 +16,8 @@ interface Waiting {
   run: () => Promise<void>;
   difference?: WorkshopDifference;
   text?: string;
+  /** Jobs of the file that cannot be taken. */
+  leftOut?: readonly { name: string; why: string }[];
 }
 
 const named = (names: readonly string[], word: string) =>
@@ -47,7 +52,13 @@ export function WorkshopFile() {
   const input = useRef<HTMLInputElement>(null);
   const [problem, setProblem] = useState<string>();
   const [waiting, setWaiting] = useState<Waiting>();
-  const earlier = useLiveQuery(async () => (await db.snapshots.orderBy('at').last()) ?? null);
+  const earlier = useLiveQuery(
+    async () =>
+      (await db.snapshots
+        .orderBy('at')
+        .last()
+        .catch(() => undefined)) ?? null,
+  );
   const save = async () => {
     await saveWorkshopFile(state);
     await noteBackup();
@@ -55,16 +66,27 @@ export function WorkshopFile() {
   const take = async (file: File | undefined) => {
     if (!file) return;
     setProblem(undefined);
-    const { readWorkshopFile, compareWorkshops } = await import('@kolleta/core/jobFile');
-    const read = readWorkshopFile(await file.text(), file.name);
+    const now = { shop, jobs, events };
+    const found = await readFile(
+      file,
+      (text) =>
+        importerWorker.call(async (importer): Promise<Result<{ read: ReadWorkshop; difference?: WorkshopDifference }>> =>
+          importer.workshop(text, file.name, now),
+        ),
+      MOST_WORKSHOP_BYTES,
+    );
     if (input.current) input.current.value = '';
-    if (!read.ok) setProblem(`${read.problem.found} ${read.problem.wayOut}`);
-    else
-      setWaiting({
-        name: `Put “${read.value.shop.name}” in the place of this workshop?`,
-        difference: compareWorkshops({ shop, jobs, events }, read.value),
-        run: () => replaceWorkshop(read.value, false, `Restore ${file.name}`),
-      });
+    if (!found.ok) {
+      setProblem(`${found.problem.found} ${found.problem.wayOut}`);
+      return;
+    }
+    const { read, difference } = found.value;
+    setWaiting({
+      name: `Put “${read.shop.name}” in the place of this workshop?`,
+      ...(difference ? { difference } : {}),
+      leftOut: read.leftOut ?? [],
+      run: () => replaceWorkshop(read, false, `Restore ${file.name}`),
+    });
   };
   const back = async () => {
     const what = await undoReplace();
@@ -140,6 +162,15 @@ export function WorkshopFile() {
           <p className="font-bold">{waiting.name}</p>
           <div className="mb-2 text-sm">
             {waiting.difference ? <Changes difference={waiting.difference} /> : <p>{waiting.text}</p>}
+            {(waiting.leftOut ?? []).length > 0 && (
+              <ul role="alert" className="text-error my-1 list-disc pl-5">
+                {waiting.leftOut!.map(({ name, why }) => (
+                  <li key={`${name}${why}`}>
+                    {name} cannot be taken and is left out: {why}.
+                  </li>
+                ))}
+              </ul>
+            )}
             <p>What is here now is put by, and can be brought back.</p>
           </div>
           <div className="flex gap-2">

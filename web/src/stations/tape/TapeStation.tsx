@@ -10,7 +10,7 @@ import { StepCards } from '../steps/StepCards';
 import { GripChart } from './GripChart';
 
 /** The tape that carries each mark over, and how much of it. */
-export function TapeStation({ job, plan, shop, edit, mark, chooseMark }: StationProps) {
+export function TapeStation({ job, plan, shop, edit, fix, mark, chooseMark }: StationProps) {
   const layers = plan.layers.filter((l) => l.mark === mark?.id);
   const fitted = plan.marks.find((m) => m.mark.id === mark?.id);
   const system = shop.lengths;
@@ -85,7 +85,7 @@ export function TapeStation({ job, plan, shop, edit, mark, chooseMark }: Station
           </div>
         ) : null,
       )}
-      <Readings plan={plan} edit={edit} mark={mark} stations={['tape']} />
+      <Readings plan={plan} edit={edit} fix={fix} mark={mark} stations={['tape']} />
       <StepCards plan={plan} shop={shop} stations={['tape']} />
     </StationLayout>
   );

@@ -69,7 +69,7 @@ function ScaledPath({ d }: { d: string }) {
 }
 
 /** What comes off the liner, what stays, and how long it takes. */
-export function WeedStation({ job, plan, shop, edit, mark, chooseMark }: StationProps) {
+export function WeedStation({ job, plan, shop, edit, fix, mark, chooseMark }: StationProps) {
   const fitted = plan.marks.find((m) => m.mark.id === mark?.id);
   const layers = plan.layers.filter((l) => l.mark === mark?.id);
   const drawing =
@@ -114,7 +114,7 @@ export function WeedStation({ job, plan, shop, edit, mark, chooseMark }: Station
           <p className="quiet text-sm">Weed on the day of the cut: each day makes it a quarter longer.</p>
         </div>
       ))}
-      <Readings plan={plan} edit={edit} mark={mark} stations={['weed']} />
+      <Readings plan={plan} edit={edit} fix={fix} mark={mark} stations={['weed']} />
       <StepCards plan={plan} shop={shop} stations={['weed']} />
     </StationLayout>
   );

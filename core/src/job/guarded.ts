@@ -1,0 +1,37 @@
+import type { Reading, StationId } from './reading';
+
+/**
+ * Readings of one kind behind a guard: one that fails is shown as not worked out, and the others stand.
+ *
+ * @param kind the first part of the readings' ids
+ * @param about whose they are: the rest of the ids
+ * @param title what could not be worked out, for a person
+ */
+export function guarded(
+  station: StationId,
+  kind: string,
+  about: string,
+  title: string,
+  read: () => readonly Reading[],
+): readonly Reading[] {
+  try {
+    return read();
+  } catch {
+    return [
+      {
+        id: `${BROKEN}${kind}:${about}`,
+        station,
+        verdict: 'watch',
+        title,
+        value: 'not known',
+        limit: 'a result',
+        why: 'This could not be worked out, and that is a fault of Kolleta. Everything else here stands.',
+        cures: [],
+        advice: 'Look at it yourself before you cut.',
+      },
+    ];
+  }
+}
+
+/** How the ids of readings begin that could not be worked out. */
+export const BROKEN = 'broken:';

@@ -1,0 +1,31 @@
+import { MINUTE_MS } from '../units';
+import type { PlacedStep } from './placeSteps';
+
+/** A wait that is not over when a step is begun or done. */
+export interface OpenWait {
+  /** What is waited for, as a noun: "the stain is dry". */
+  readonly why: string;
+  /** When it is over, UTC ms; undefined while what it comes after is not done itself. */
+  readonly until?: number;
+  /** Its whole length, minutes. */
+  readonly least: number;
+  /** The step that it comes after. */
+  readonly after: string;
+}
+
+/**
+ * Waits that a step would cut short were it begun or done at a moment. They are asked about: the piece may be dry already.
+ *
+ * @param steps of the same job
+ * @param at UTC ms
+ */
+export function waitsOpen(placed: PlacedStep, steps: readonly PlacedStep[], at: number): OpenWait[] {
+  return placed.step.after.flatMap(({ step, least, why }): OpenWait[] => {
+    if (least <= 0) return [];
+    const before = steps.find((s) => s.step.id === step);
+    if (!before) return [];
+    if (before.state !== 'done') return [{ why, least, after: before.step.title }];
+    const until = before.end + least * MINUTE_MS;
+    return until > at ? [{ why, until, least, after: before.step.title }] : [];
+  });
+}

@@ -1,0 +1,175 @@
+import { useEffect, useRef, useState, type MouseEvent } from 'react';
+import { formatMoment, waitsOpen, type OpenWait, type PlacedStep } from '@kolleta/core/schedule';
+import { formatDuration, MINUTE_MS } from '@kolleta/core/units';
+import { now } from '../../storage/clock';
+import { NotKept, NotTheWriter } from '../../storage/keeping';
+import { finishStep, reverseEvents, startStep, type Wrong } from '../../storage/logEvent';
+import { newId } from '../../storage/newId';
+import { plainly } from '../../storage/plainly';
+import { useWorkshop } from '../../storage/useWorkshop';
+import { useTell } from '../../ui/toasts';
+import { useSettling } from '../../workers/settled';
+import { WrongForm } from './WrongForm';
+
+/** What was pressed. Its id goes into the log, so that it counts once. */
+interface Press {
+  readonly id: string;
+  readonly at: number;
+  readonly what: 'start' | 'done';
+  readonly wrong?: Wrong;
+}
+
+const QUIET = { large: 'border-white/70 bg-transparent text-white hover:bg-white/15', small: 'btn-ghost border-base-300' };
+const LOUD = { large: 'border-0 bg-white text-[#0e3f44] hover:bg-[#e7f1f1]', small: 'btn-primary' };
+
+const lower = (text: string) => text.replace(/^./u, (c) => c.toLowerCase());
+const upper = (text: string) => text.replace(/^./u, (c) => c.toUpperCase());
+
+/** Asks whether a wait may be cut short. */
+function WaitQuestion({
+  title,
+  waits,
+  at,
+  zone,
+  what,
+  onYes,
+  onNo,
+}: {
+  title: string;
+  waits: readonly OpenWait[];
+  at: number;
+  zone: string;
+  what: Press['what'];
+  onYes: () => void;
+  onNo: () => void;
+}) {
+  // prettier-ignore
+  return (
+    <div className="modal-box text-base-content text-left text-base">
+      <h2 className="text-lg font-bold">Is it time to {lower(title)}?</h2>
+      <ul className="my-2 flex list-disc flex-col gap-1 pl-5">
+        {waits.map(({ why, until, least, after }) => (
+          <li key={`${after}${why}`}>
+            {until === undefined
+              ? `“${after}” is not done yet. After it ${why}: ${formatDuration(least)}.`
+              : `${upper(why)}: ${formatDuration((until - at) / MINUTE_MS)} to go, until ${formatMoment(until, zone)}.`}
+          </li>
+        ))}
+      </ul>
+      <p className="quiet text-sm">If you can tell that it is ready, go on. What comes after waits its own time from then.</p>
+      <div className="mt-3 flex flex-wrap justify-end gap-2">
+        <button type="button" className="btn btn-primary" onClick={onNo}>
+          Wait
+        </button>
+        <button type="button" className="btn btn-ghost border-base-300" onClick={onYes}>
+          {what === 'start' ? 'Start anyway' : 'It is done anyway'}
+        </button>
+      </div>
+    </div>
+  );
+}
+
+/** Done, Went wrong and Start for one step, with the log behind them. Each press counts once; a wait that would be cut short is asked about. */
+export function StepButtons({ placed, large = false }: { placed: PlacedStep; large?: boolean }) {
+  const tell = useTell();
+  const { settled } = useSettling();
+  const { zone } = useWorkshop().shop.hours;
+  const dialog = useRef<HTMLDialogElement>(null);
+  const [saying, setSaying] = useState(false);
+  const [asking, setAsking] = useState<{ press: Press; waits: readonly OpenWait[] }>();
+  const [busy, setBusy] = useState(false);
+  const under = useRef(false);
+  const open = saying || asking !== undefined;
+  useEffect(() => {
+    if (open) dialog.current?.showModal();
+  }, [open]);
+  const { step, state } = placed;
+  const size = large ? 'btn-lg min-h-11 text-lg' : 'btn-sm min-h-9';
+  const look = large ? 'large' : 'small';
+
+  const log = async ({ id, at, what, wrong }: Press, asked: boolean): Promise<void> => {
+    // the step as the workshop is saved now: what it takes and what it waits for may just have changed
+    const { plan } = await settled();
+    const steps = plan.schedule.jobs.get(step.job)?.steps ?? [];
+    const own = steps.find((s) => s.step.id === step.id);
+    if (!own) return tell('Your last change has taken this step away. Nothing was logged.');
+    if (own.state === 'done') return tell('It is in the log already.');
+    const waits = wrong || own.state === 'running' ? [] : waitsOpen(own, steps, at);
+    if (waits.length > 0 && !asked) return setAsking({ press: { id, at, what, ...(wrong ? { wrong } : {}) }, waits });
+    if (what === 'start') return startStep(own.step, id, at);
+    const events = await finishStep(own.step, wrong, undefined, id, at);
+    const [first] = events;
+    if (!first) return tell('It is in the log already.');
+    const minutes = 'actual' in first ? first.actual : own.step.hands;
+    const words = `${wrong ? 'Logged' : 'Done'}: ${own.step.title.toLowerCase()}, ${formatDuration(minutes)} (planned ${formatDuration(own.step.hands)}).`;
+    return tell(words, { action: { label: 'Undo', run: () => void reverseEvents(events) } });
+  };
+  const press = async (what: Press, asked = false) => {
+    // one press at a time: the second of a double click is none
+    if (under.current) return;
+    under.current = true;
+    setBusy(true);
+    try {
+      await log(what, asked);
+    } catch (error) {
+      if (!(error instanceof NotKept || error instanceof NotTheWriter)) tell(plainly(error), { tone: 'error' });
+    } finally {
+      under.current = false;
+      setBusy(false);
+    }
+  };
+  /** The second click of a double click may fall on the next step's button. */
+  const once = (what: Press['what']) => (event: MouseEvent) => {
+    if (event.detail < 2) void press({ id: newId(), at: now(), what });
+  };
+  return (
+    <div className="flex flex-wrap gap-2">
+      {state === 'waiting' && (
+        <button type="button" className={`btn ${size} ${QUIET[look]}`} disabled={busy} onClick={once('start')}>
+          Start
+        </button>
+      )}
+      <button type="button" className={`btn ${size} ${LOUD[look]}`} disabled={busy} onClick={once('done')}>
+        {busy ? 'Noting it…' : 'Done'}
+      </button>
+      <button type="button" className={`btn ${size} ${QUIET[look]}`} disabled={busy} onClick={() => setSaying(true)}>
+        Went wrong…
+      </button>
+      {open && (
+        <dialog
+          ref={dialog}
+          className="modal"
+          aria-label={saying ? `What went wrong: ${step.title}` : `Is it time: ${step.title}`}
+          onClose={() => {
+            setSaying(false);
+            setAsking(undefined);
+          }}
+        >
+          {asking ? (
+            <WaitQuestion
+              title={step.title}
+              waits={asking.waits}
+              at={asking.press.at}
+              zone={zone}
+              what={asking.press.what}
+              onNo={() => setAsking(undefined)}
+              onYes={() => {
+                setAsking(undefined);
+                void press(asking.press, true);
+              }}
+            />
+          ) : (
+            <WrongForm
+              title={step.title}
+              onCancel={() => setSaying(false)}
+              onWrite={(wrong) => {
+                setSaying(false);
+                void press({ id: newId(), at: now(), what: 'done', wrong });
+              }}
+            />
+          )}
+        </dialog>
+      )}
+    </div>
+  );
+}
