@@ -1,5 +1,5 @@
 import AxeBuilder from '@axe-core/playwright';
-import { expect, openBench, patience, planned, test } from './workshop';
+import { expect, openBench, planned, test } from './workshop';
 
 const SCREENS = [
   '/',
@@ -13,7 +13,6 @@ const SCREENS = [
 
 for (const colorScheme of ['light', 'dark'] as const) {
   test(`axe finds nothing serious in ${colorScheme}`, async ({ page }) => {
-    patience(180_000);
     await page.emulateMedia({ colorScheme, reducedMotion: 'reduce' });
     await openBench(page);
     const found: string[] = [];

@@ -1,7 +1,6 @@
-import { expect, openBench, patience, planned, test } from './workshop';
+import { expect, openBench, planned, test } from './workshop';
 
 test('a whole job from a blank to a packed and logged piece', async ({ page }) => {
-  patience(180_000);
   await openBench(page);
   await page.goto('/#/stock');
   await page.getByRole('button', { name: 'Begin empty' }).click();

@@ -4,7 +4,7 @@ import { createServer } from 'node:http';
 import { tmpdir } from 'node:os';
 import { extname, join, normalize, resolve } from 'node:path';
 import type { Page } from '@playwright/test';
-import { expect, patience, test } from './workshop';
+import { expect, test } from './workshop';
 
 const root = resolve(import.meta.dirname, '..');
 const TYPES: Record<string, string> = {
@@ -41,21 +41,18 @@ const usable = (page: Page) => expect(page.getByRole('button', { name: 'Done' })
 async function allCached(page: Page) {
   await ready(page);
   await expect
-    .poll(
-      () =>
-        page.evaluate(async () =>
-          (await Promise.all((await caches.keys()).map(async (k) => (await (await caches.open(k)).keys()).length))).reduce(
-            (a, b) => a + b,
-            0,
-          ),
+    .poll(() =>
+      page.evaluate(async () =>
+        (await Promise.all((await caches.keys()).map(async (k) => (await (await caches.open(k)).keys()).length))).reduce(
+          (a, b) => a + b,
+          0,
         ),
-      { timeout: 30_000 },
+      ),
     )
     .toBeGreaterThan(30);
 }
 
 test('opens with the server dead, deep links and faces included, and plans and cuts there', async ({ page }) => {
-  patience(120_000);
   const port = 4230;
   const server = spawn(process.execPath, [resolve(root, 'server/dist/main.js')], { env: { ...process.env, PORT: String(port) } });
   const address = `http://127.0.0.1:${port}/`;
@@ -95,7 +92,6 @@ test('opens with the server dead, deep links and faces included, and plans and c
 });
 
 test('works from any static host, and a newer Kolleta is offered, not forced', async ({ page }) => {
-  patience(120_000);
   const folder = mkdtempSync(join(tmpdir(), 'kolleta-host-'));
   cpSync(resolve(root, 'web/dist'), folder, { recursive: true });
   const host = await staticHost(folder);

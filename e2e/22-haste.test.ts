@@ -1,7 +1,6 @@
-import { expect, kept, openBench, openStation, patience, planned, slowed, test, textOf, type } from './workshop';
+import { expect, kept, openBench, openStation, planned, slowed, test, textOf, type } from './workshop';
 
 test('what is typed arrives whole, with the caret where it belongs, at any pace and on a slow machine', async ({ page }) => {
-  patience(240_000);
   await openStation(page, 'regatta-prizes', 'draw');
   const field = page.getByLabel('Line 1', { exact: true });
   for (const rate of [1, 4, 8]) {

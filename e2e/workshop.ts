@@ -4,9 +4,6 @@ import { expect, test as base, type Download, type Page } from '@playwright/test
 /** So many times slower the browser's processor is made, to see that no journey hangs on its pace: `E2E_SLOW=4 npm run e2e`. */
 const SLOW = Number(process.env['E2E_SLOW'] ?? 1);
 
-/** A journey that is long has so many ms, and a slowed one more. */
-export const patience = (ms: number): void => test.setTimeout(ms * (SLOW > 1 ? 3 : 1));
-
 /** Slows a page's processor. */
 export async function slowed(page: Page, rate: number): Promise<void> {
   const session = await page.context().newCDPSession(page);
