@@ -1,0 +1,27 @@
+import { expect, it } from '@jest/globals';
+import { plateJob, textMark } from '../../test/sampleJobs';
+import { BROKEN } from '../job';
+import { fitReadings } from './fitReadings';
+import type { FitContext } from './readings/context';
+
+it('a reading that cannot be worked out is named, and takes none of the others along', () => {
+  const mark = textMark('Tern');
+  const job = plateJob(mark);
+  // nothing but the mark and its job can be looked at
+  const broken = new Proxy({ job, mark } as unknown as FitContext, {
+    get: (context, field) => {
+      if (field === 'mark' || field === 'job') return Reflect.get(context, field) as unknown;
+      throw new TypeError(`no ${String(field)}`);
+    },
+  });
+  const readings = fitReadings(broken);
+  const ids = readings.map((reading) => reading.id);
+  expect(new Set(ids).size).toBe(ids.length);
+  for (const kind of ['size', 'thin', 'small', 'contrast']) expect(ids).toContain(`${BROKEN}${kind}:${mark.id}`);
+  // the hold on a plate needs nothing but the piece
+  expect(ids).toContain(`stick:${mark.id}`);
+  for (const reading of readings.filter(({ id }) => id.startsWith(BROKEN))) {
+    expect(reading.verdict).toBe('watch');
+    expect(reading.why).not.toMatch(/TypeError|no \w+$/);
+  }
+});
