@@ -20,6 +20,10 @@ export default tseslint.config(
           selector: "MemberExpression[property.name='skip'][object.name=/^(it|test|describe)$/]",
           message: 'A skipped test is a defect.',
         },
+        {
+          selector: "CallExpression[callee.property.name='stage'][arguments.2.type!='Identifier']",
+          message: 'A stage sees nothing but its input: its function is declared by itself, and handed in by name.',
+        },
       ],
     },
   },

@@ -29,6 +29,9 @@ import type { Id, Mark } from '../job';
 import { layoutText, type ClosedUp, type MissingGlyph } from './text/layoutText';
 import type { Faces } from './text/face';
 
+/** What of a mark decides how it is drawn. */
+export type Drawable = Pick<Mark, 'artwork' | 'flip' | 'film' | 'colourFilms'>;
+
 /** The outline of a mark in one film. */
 export interface Layer {
   readonly film: Id;
@@ -51,7 +54,7 @@ export interface DrawnMark {
 
 /** Everything that paints, in painting order. */
 function shapesOf(
-  mark: Mark,
+  mark: Drawable,
   faces: Faces,
 ): { shapes: { film: Id | null; path: Path; fill: 'nonzero' | 'evenodd' }[]; missing: MissingGlyph[]; closedUp: ClosedUp[] } {
   const { artwork } = mark;
@@ -109,7 +112,7 @@ function toReference(
  * @param reference as for `drawMark`
  */
 export function shapeRegions(
-  mark: Mark,
+  mark: Drawable,
   reference: { width: number; height: number },
   faces: Faces,
 ): { film: Id | null; region: Region }[] {
@@ -132,7 +135,7 @@ export function shapeRegions(
  * @param once a first look: coarser curves, and the polygon library's answers are not checked
  * @returns outlines centred on the origin; no layers when there is nothing to cut
  */
-export function drawMark(mark: Mark, reference: { width: number; height: number }, faces: Faces, once = false): DrawnMark {
+export function drawMark(mark: Drawable, reference: { width: number; height: number }, faces: Faces, once = false): DrawnMark {
   const joined = once ? unionOnce : union;
   const { shapes, missing, closedUp } = shapesOf(mark, faces);
   const placed = toReference(shapes, reference);

@@ -6,12 +6,17 @@ import { outlineRegion } from './outline';
 import { wallBox, wallOf, wallRegion } from './wall';
 
 /** The whole zone on the wall, mm. */
-export const zoneBox = (zone: Zone): Box => ({
+export const zoneBox = (zone: Pick<Zone, 'x' | 'y' | 'width' | 'height'>): Box => ({
   minX: zone.x - zone.width / 2,
   maxX: zone.x + zone.width / 2,
   minY: zone.y,
   maxY: zone.y + zone.height,
 });
+
+/** Where a zone lies, and what it keeps clear. */
+export type ZonePlace = Pick<Zone, 'x' | 'y' | 'width' | 'height' | 'breathing' | 'lipBand' | 'outline'>;
+/** The wall of a piece, with what is on it. */
+export type Walled = Pick<Piece, 'shape' | 'features'>;
 
 /** What a zone leaves for marks. */
 export interface Usable {
@@ -26,7 +31,7 @@ export interface Usable {
 
 const asBox = (inner: Box): Box | undefined => (boxWidth(inner) > 0.5 && boxHeight(inner) > 0.5 ? inner : undefined);
 
-function compute(zone: Zone, piece: Piece): Usable {
+function compute(zone: ZonePlace, piece: Walled): Usable {
   const wall = wallBox(piece.shape);
   const box = zoneBox(zone);
   const clear: Box = {
@@ -56,7 +61,7 @@ function compute(zone: Zone, piece: Piece): Usable {
   return left ? { clear, inner: left, free, room } : { clear, free };
 }
 
-const known = new WeakMap<Zone, { piece: Piece; usable: Usable }>();
+const known = new WeakMap<ZonePlace, { piece: Walled; usable: Usable }>();
 
 /**
  * The part of a zone that may take a mark.
@@ -64,7 +69,7 @@ const known = new WeakMap<Zone, { piece: Piece; usable: Usable }>();
  * @param zone on the wall
  * @param piece whose upper edge carries the lip band, and whose features are kept off
  */
-export function usableOf(zone: Zone, piece: Piece): Usable {
+export function usableOf(zone: ZonePlace, piece: Walled): Usable {
   const before = known.get(zone);
   if (before?.piece === piece) return before.usable;
   const usable = compute(zone, piece);

@@ -71,7 +71,7 @@ export const cutMirrored = (mark: Pick<Mark, 'seenThrough'>): boolean => mark.se
  * @param region the layer as it is seen, around the mark's middle, mm
  * @returns mirrored when seen through; a stencil gets its border of film
  */
-export function cutOutline(region: Region, mark: Mark): Region {
+export function cutOutline(region: Region, mark: Pick<Mark, 'technique' | 'seenThrough'>): Region {
   const framed = mark.technique === 'stencil' ? [...boxRegion(growBox(boxOf(region), LAYOUT.stencilBorder)), ...region] : region;
   return cutMirrored(mark) ? applyToRegion(mirrorAt(0), framed) : framed;
 }

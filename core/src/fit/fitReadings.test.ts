@@ -6,11 +6,11 @@ import type { FitContext } from './readings/context';
 
 it('a reading that cannot be worked out is named, and takes none of the others along', () => {
   const mark = textMark('Tern');
-  const job = plateJob(mark);
-  // nothing but the mark and its job can be looked at
-  const broken = new Proxy({ job, mark } as unknown as FitContext, {
+  const { piece } = plateJob(mark);
+  // nothing but the mark and its piece can be looked at
+  const broken = new Proxy({ piece, mark, several: false } as unknown as FitContext, {
     get: (context, field) => {
-      if (field === 'mark' || field === 'job') return Reflect.get(context, field) as unknown;
+      if (field === 'mark' || field === 'piece' || field === 'several') return Reflect.get(context, field) as unknown;
       throw new TypeError(`no ${String(field)}`);
     },
   });

@@ -44,7 +44,7 @@ export function inspectMark(layers: readonly Layer[], films: readonly Film[]): L
  * The least strokes of the film that stays, one answer a layer inspected: letters of a decal, surround of a stencil. It is the slow part of an
  * inspection, and only the reading of thin parts asks for it.
  */
-export const strokesOf = (layers: readonly Layer[], mark: Mark, inspections: readonly LayerInspection[]): Thickness[] =>
+export const strokesOf = (layers: readonly Layer[], mark: Pick<Mark, 'technique'>, inspections: readonly LayerInspection[]): Thickness[] =>
   inspections.map(({ film, limit }) =>
     thickness(keptFilm(layers.find((layer) => layer.film === film.id)?.region ?? [], mark), limit * 1.25),
   );

@@ -29,6 +29,24 @@ export interface Sizing {
   readonly largestWidth: number;
 }
 
+/** What of a mark decides its scale. */
+export type Scaled = Pick<Mark, 'edits' | 'size' | 'optical'>;
+
+/** How large a mark becomes, with what its placing needs to know. */
+export interface MarkScale {
+  /** Against the drawn mark. */
+  readonly scale: number;
+  /** mm at this scale, with its changes; 0 for a mark with nothing to cut. */
+  readonly width: number;
+  readonly height: number;
+  /** From the middle of its box to where its middle is seen, mm. */
+  readonly heavy: Point;
+  /** Where it becomes as large as that, where that is not the middle of the zone. */
+  readonly found?: Point;
+  /** As `Sizing.largestWidth`. */
+  readonly largestWidth: number;
+}
+
 /** A convex zone is rounded off by so little, mm. */
 const CONVEX_FINE_MM = 0.05;
 
@@ -64,8 +82,11 @@ export function largestIn(
   return round ? { scale: round.scale, at: round.at } : { scale: beside.scale, at: beside.at };
 }
 
+/** What of a mark decides where it lies. */
+export type Placed = Pick<Mark, 'size' | 'offset' | 'hold'>;
+
 /** Where a mark's middle goes: the middle of its zone or the sides that it is held against, and its own shift from there. */
-export function placeOf(mark: Mark, usable: Usable, width: number, height: number, found: Point | undefined, heavy: Point): Point {
+export function placeOf(mark: Placed, usable: Usable, width: number, height: number, found: Point | undefined, heavy: Point): Point {
   const box = usable.inner ?? usable.clear;
   const [mx, my] = boxCentre(box);
   const { hold, offset: shift } = mark;

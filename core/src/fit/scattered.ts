@@ -23,11 +23,11 @@ const STAYING: readonly Edit['kind'][] = ['thicken', 'dropSmall', 'oneOutline', 
  * @param scale mm a unit of the drawn mark
  * @returns undefined for a mark that is not, or has nothing to scatter
  */
-export function scatteredCopies(drawn: DrawnMark, mark: Mark, scale: number): ScatteredCopies | undefined {
+export function scatteredCopies(drawn: DrawnMark, mark: Pick<Mark, 'edits'>, scale: number): ScatteredCopies | undefined {
   const at = mark.edits.findIndex((edit) => edit.kind === 'scatter');
   const edit = mark.edits[at];
   if (edit?.kind !== 'scatter' || drawn.layers.length === 0) return undefined;
-  const one = hullShapes(drawn, { ...mark, edits: mark.edits.slice(0, at) })(scale).filter((layer) => layer.region.length > 0);
+  const one = hullShapes(drawn, { edits: mark.edits.slice(0, at) })(scale).filter((layer) => layer.region.length > 0);
   if (one.length === 0) return undefined;
   const box = boxAround(one.map((layer) => boxOf(layer.region)));
   return {

@@ -14,17 +14,17 @@ export const outerRings = (layers: readonly Layer[]): Ring[] => layers.flatMap((
 export const counterRings = (layers: readonly Layer[]): Ring[] => layers.flatMap((layer) => layer.region.flatMap((part) => part.holes));
 
 /** The layers of a mark at their real size around its own middle, with the changes that depend on it. */
-export const shapeMark = (drawn: DrawnMark, scale: number, mark: Mark): readonly Layer[] =>
+export const shapeMark = (drawn: Pick<DrawnMark, 'layers'>, scale: number, { edits }: Pick<Mark, 'edits'>): readonly Layer[] =>
   applyEdits(
     drawn.layers.map(({ film, region }) => ({ film, region: applyToRegion(scaling(scale), region) })),
-    mark.edits,
+    edits,
   );
 
 /** Hulls are kept with this much of their size off at most. */
 const HULL_FINE = 2e-4;
 
 /** The layers of a mark as hulls, with their changes, at a scale: all that its box depends on. */
-export function hullShapes(drawn: DrawnMark, mark: Mark): (scale: number) => readonly Layer[] {
+export function hullShapes(drawn: DrawnMark, mark: Pick<Mark, 'edits'>): (scale: number) => readonly Layer[] {
   const fine = Math.max(drawn.width, drawn.height) * HULL_FINE;
   const layers = drawn.layers.map(({ film, region }) => {
     const outer = simplifyRing(convexHull(region.flatMap((part) => part.outer)), fine);

@@ -18,7 +18,8 @@ const within = (usable: Usable, inner: Box): Usable =>
   boxWidth(inner) > 0.5 && boxHeight(inner) > 0.5 ? { clear: usable.clear, inner } : { clear: usable.clear };
 
 /** Where the seam lies across, mm: at the back unless one was found. */
-export const seamOf = (piece: Piece, wrap: number): number => piece.features?.find((f) => f.kind === 'seam')?.x ?? wrap / 2;
+export const seamOf = (piece: Pick<Piece, 'features'>, wrap: number): number =>
+  piece.features?.find((f) => f.kind === 'seam')?.x ?? wrap / 2;
 
 /**
  * Parts a zone, or the whole wrap, among the copies of a mark.
@@ -27,7 +28,13 @@ export const seamOf = (piece: Piece, wrap: number): number => piece.features?.fi
  *
  * @param along height along the wall at which widths are true, mm
  */
-export function spreadOver(mark: Mark, zone: Zone, piece: Piece, usable: Usable, along: number): SpreadPlan {
+export function spreadOver(
+  mark: Pick<Mark, 'spread' | 'hold'>,
+  zone: Pick<Zone, 'x' | 'breathing'>,
+  piece: Pick<Piece, 'shape' | 'features'>,
+  usable: Usable,
+  along: number,
+): SpreadPlan {
   const { spread } = mark;
   const box = usable.inner;
   if (!spread || !box) return { usable, hold: mark.hold, copies: () => [IDENTITY] };

@@ -5,7 +5,7 @@ import type { Faces } from '../artwork';
 import type { WorkEvent } from '../job';
 import type { Workshop } from '../jobFile';
 import { stepFacts, type Bench } from './bench';
-import { keyOf, Memo } from './memo';
+import { Memo } from './memo';
 import { planWorkshop } from './planWorkshop';
 
 const MIN = 60_000;
@@ -130,23 +130,5 @@ describe('the Bench', () => {
       rack: [],
       watch: [],
     });
-  });
-});
-
-describe('what is remembered', () => {
-  it('is computed once while it is in use, and let go two plans later', () => {
-    const own = new Memo();
-    let times = 0;
-    const get = () => own.get('k', () => ++times);
-    expect([get(), get()]).toEqual([1, 1]);
-    own.next();
-    expect(get()).toBe(1);
-    own.next();
-    own.next();
-    expect(get()).toBe(2);
-  });
-  it('keys tell data apart and are the same for the same data', () => {
-    expect(keyOf({ a: 1 })).toBe(keyOf({ a: 1 }));
-    expect(new Set([keyOf('a', 'b'), keyOf('ab'), keyOf(['a', 'b']), keyOf('b', 'a')]).size).toBe(4);
   });
 });

@@ -1,5 +1,5 @@
-import { drawMark, reshapes, type DrawnMark, type Faces, type Layer } from '../artwork';
-import { bendRegion, diameterAt, sectorOf, usableOf, wallRegion, type Usable } from '../blanks';
+import { drawMark, type DrawnMark, type Drawable, type Face, type Faces, type Layer } from '../artwork';
+import { bendRegion, diameterAt, sectorOf, usableOf, wallRegion, type Usable, type Walled, type ZonePlace } from '../blanks';
 import {
   applyToRegion,
   boxCentre,
@@ -13,22 +13,26 @@ import {
   type Region,
   type Transform,
 } from '../geometry';
-import type { Artwork, Job, Mark, Shape, Shop, Zone } from '../job';
+import type { Artwork, Film, Job, Mark, Shape, Shop, Zone } from '../job';
 import {
   bestTurn,
   inspectMark,
   outerRings,
   outlinePoints,
   placeMark,
+  scaleMark,
+  settleMark,
   shapeMark,
-  sizeMark,
   spreadOver,
   turnDrawn,
   type FittedMark,
   type LayerInspection,
+  type MarkScale,
+  type Scaled,
+  type Sized,
   type Sizing,
 } from '../fit';
-import { keyOf, type Memo } from './memo';
+import type { Memo } from './memo';
 import { sideBySide } from './sideBySide';
 
 /** Typed sides larger than the zone are drawn for their own size, so that curves stay fine. */
@@ -41,13 +45,17 @@ function referenceFor(mark: Mark, usable: Usable): { width: number; height: numb
 /** Height along the wall at which a mark's widths are true. */
 const alongOf = (usable: Usable, mark: Mark): number => boxCentre(usable.inner ?? usable.clear)[1] + mark.offset.y;
 
+const usableStage = ({ zone, piece }: { zone: ZonePlace; piece: Walled }): Usable => usableOf(zone, piece);
+
 /**
  * What a zone leaves, counted where the mark lies. A zone is measured at the middle height of a taper; a mark higher or lower has more or less room across, by the share
  * of the diameters.
+ *
+ * @param along height along the wall, mm
  */
-function trueAtMark(shape: Shape, usable: Usable, mark: Mark): Usable {
+function trueStage({ shape, usable, along }: { shape: Shape; usable: Usable; along: number }): Usable {
   if (shape.kind !== 'taper' || !sectorOf(shape)) return usable;
-  const share = Math.max(0.05, diameterAt(shape, alongOf(usable, mark)) / diameterAt(shape, shape.height / 2));
+  const share = Math.max(0.05, diameterAt(shape, along) / diameterAt(shape, shape.height / 2));
   const wider = (box: Box): Box => ({ ...box, minX: box.minX * share, maxX: box.maxX * share });
   const widened = (region: Region) => applyToRegion(scaling(share, 1), region);
   return {
@@ -58,9 +66,51 @@ function trueAtMark(shape: Shape, usable: Usable, mark: Mark): Usable {
   };
 }
 
+interface DrawInput extends Drawable {
+  readonly reference: { readonly width: number; readonly height: number };
+  /** Those that its lines are set in. */
+  readonly faces: readonly Face[];
+  readonly quick: boolean;
+}
+const drawStage = ({ reference, faces, quick, ...mark }: DrawInput): DrawnMark =>
+  drawMark(mark, reference, new Map(faces.map((face) => [face.id, face])), quick);
+
+const outlineStage = ({ drawn }: { drawn: DrawnMark }): Point[] => outlinePoints(drawn);
+
+const bestTurnStage = ({ drawn, outline, usable }: { drawn: DrawnMark; outline: readonly Point[]; usable: Usable }): number =>
+  bestTurn(outline, outerRings(drawn.layers), usable);
+
+const turnStage = ({ drawn, turn }: { drawn: DrawnMark; turn: number }): DrawnMark => turnDrawn(drawn, turn);
+
+interface ScaleInput extends Scaled {
+  readonly drawn: DrawnMark;
+  readonly outline: readonly Point[];
+  readonly usable: Usable;
+}
+const scaleStage = ({ drawn, outline, usable, ...mark }: ScaleInput): MarkScale => scaleMark(drawn, outline, mark, usable);
+
+interface SettleInput extends Sized {
+  readonly drawn: DrawnMark;
+  readonly outline: readonly Point[];
+  readonly usable: Usable;
+  readonly scaled: MarkScale;
+}
+const settleStage = ({ drawn, outline, usable, scaled, ...mark }: SettleInput): Sizing => settleMark(drawn, outline, mark, usable, scaled);
+
+interface ShapeInput extends Pick<Mark, 'edits'> {
+  readonly drawn: DrawnMark;
+  readonly scale: number;
+}
+const shapeStage = ({ drawn, scale, edits }: ShapeInput): readonly Layer[] => shapeMark(drawn, scale, { edits });
+
+const inspectStage = ({ shaped, films }: { shaped: readonly Layer[]; films: readonly Film[] }): LayerInspection[] =>
+  inspectMark(shaped, films);
+
+const placeStage = ({ shaped, sizing }: { shaped: readonly Layer[]; sizing: Sizing }): FittedMark => placeMark(shaped, sizing);
+
 /** Layers as they lie on the film laid flat: bent on a taper, unless the mark is left straight. */
-function laidFlat(layers: readonly Layer[], at: number, shape: Shape, mark: Mark): readonly Layer[] {
-  if (mark.straight || shape.kind !== 'taper') return layers;
+function laidFlat(layers: readonly Layer[], at: number, shape: Shape, straight: boolean): readonly Layer[] {
+  if (straight || shape.kind !== 'taper') return layers;
   return layers.map(({ film, region }) => ({ film, region: bendRegion(region, shape, at) }));
 }
 
@@ -70,68 +120,82 @@ const moved = (layers: readonly Layer[], map: Transform): Layer[] =>
 /** Further copies on a piece, on the wall and laid flat. */
 export type Copies = readonly { readonly layers: readonly Layer[]; readonly flat: readonly Layer[] }[];
 
+interface FlatInput {
+  readonly placed: FittedMark;
+  /** From the placed mark to each of its copies, itself first. */
+  readonly maps: readonly Transform[];
+  readonly shape: Shape;
+  readonly straight: boolean;
+  /** What runs over the edge is trimmed. */
+  readonly overEdge: boolean;
+}
+
+/** A mark on the wall and laid flat, with its copies. */
+interface FlatMark {
+  readonly fitted: FittedMark;
+  readonly flat: readonly Layer[];
+  readonly copies: Copies;
+  /** What one cut holds: the copies side by side where some are mirrored, so that none is forgotten or taken for another; else the mark itself. */
+  readonly cutFlat: readonly Layer[];
+  readonly mirrored: boolean;
+}
+
+function flatStage({ placed, maps, shape, straight, overEdge }: FlatInput): FlatMark {
+  const trim = (layers: readonly Layer[]): readonly Layer[] =>
+    overEdge ? layers.map(({ film, region }) => ({ film, region: intersection(region, wallRegion(shape)) })) : layers;
+  const fitted = overEdge ? { ...placed, layers: trim(placed.layers) } : placed;
+  const flatOf = (layers: readonly Layer[]) => laidFlat(layers, placed.at[1], shape, straight);
+  const [, ...others] = fitted.layers.length > 0 ? maps : [];
+  const flat = flatOf(fitted.layers);
+  const copies = others.map((map) => {
+    const layers = trim(moved(placed.layers, map));
+    return { layers, flat: flatOf(layers) };
+  });
+  const mirrored = others.some(([a, b, c, d]) => a * d - b * c < 0);
+  const cutFlat = mirrored && flat.length > 0 ? sideBySide([flat, ...copies.map((copy) => copy.flat)]) : flat;
+  return { fitted, flat, copies, cutFlat, mirrored };
+}
+
 /** One mark on one piece, with what the readings look at. */
-export interface Fitting {
+export interface Fitting extends FlatMark {
   readonly artwork: Artwork;
   readonly turn: number;
   readonly drawn: DrawnMark;
   readonly outline: readonly Point[];
   readonly shaped: readonly Layer[];
-  readonly key: string;
   readonly usable: Usable;
   readonly sizing: Sizing;
+  /** What it is held against, where its copies decide that. */
+  readonly hold: Mark['hold'];
   readonly inspections: readonly LayerInspection[];
-  readonly fitted: FittedMark;
-  readonly flat: readonly Layer[];
-  readonly copies: Copies;
-  readonly mirrored: boolean;
 }
 
 /** One mark with its words filled in: drawn, sized, shaped, inspected and placed. */
 export function fitOnce(job: Job, mark: Mark, zone: Zone, shop: Shop, faces: Faces, memo: Memo, quick: boolean): Fitting {
-  const { piece } = job;
-  const { shape } = piece;
-  const whole = trueAtMark(shape, usableOf(zone, piece), mark);
-  const { usable, hold, copies } = spreadOver(mark, zone, piece, whole, alongOf(whole, mark));
+  const { shape, features } = job.piece;
+  const { artwork, flip, film, colourFilms, edits, size, offset, optical, straight, overEdge } = mark;
+  const { x, y, width, height, breathing, lipBand, outline: zoneOutline } = zone;
+  const place = { x, y, width, height, breathing, lipBand, outline: zoneOutline };
+  const own = memo.stage('usable', { zone: place, piece: { shape, features } }, usableStage);
+  const whole = memo.stage('true', { shape, usable: own, along: alongOf(own, mark) }, trueStage);
+  const { usable, hold, copies: copiesAt } = spreadOver(mark, place, { shape, features }, whole, alongOf(whole, mark));
+  const set = artwork.kind === 'text' ? [...new Set(artwork.lines.map((line) => line.face))].flatMap((id) => faces.get(id) ?? []) : [];
   const reference = referenceFor(mark, usable);
-  const drawKey = keyOf('draw', mark.artwork, mark.flip, mark.film, mark.colourFilms, reference, quick);
-  const upright = memo.get(drawKey, () => drawMark(mark, reference, faces, quick));
-  const uprightOutline = memo.get(`outline ${drawKey}`, () => outlinePoints(upright));
+  const upright = memo.stage('draw', { artwork, flip, film, colourFilms, reference, faces: set, quick }, drawStage);
+  const uprightOutline = memo.stage('outline', { drawn: upright }, outlineStage);
   const turn =
     mark.turn === 'best'
-      ? memo.get(keyOf('turn', drawKey, usable), () => bestTurn(uprightOutline, outerRings(upright.layers), usable))
+      ? memo.stage('best turn', { drawn: upright, outline: uprightOutline, usable }, bestTurnStage)
       : ((mark.turn ?? 0) * Math.PI) / 180;
-  const turnKey = turn === 0 ? drawKey : `${drawKey} turned ${turn.toFixed(6)}`;
-  const drawn = turn === 0 ? upright : memo.get(turnKey, () => turnDrawn(upright, turn));
-  const outline = turn === 0 ? uprightOutline : memo.get(`outline ${turnKey}`, () => outlinePoints(drawn));
-  const held = hold === mark.hold ? mark : { ...mark, hold };
-  const shapeKey = (scale: number) => keyOf('shape', turnKey, scale.toPrecision(9), mark.edits);
-  const shapeAt = (scale: number) => memo.get(shapeKey(scale), () => shapeMark(drawn, scale, mark));
-  const size = () => sizeMark(drawn, outline, held, usable, shapeAt);
-  const slow = usable.room !== undefined || reshapes(mark.edits) || mark.optical;
-  const sizing = slow
-    ? memo.get(keyOf('size', turnKey, mark.edits, held.hold, mark.size, mark.offset, mark.optical, usable), size)
-    : size();
-  const key = shapeKey(sizing.scale);
-  const shaped = shapeAt(sizing.scale);
-  const kinds = shaped.map((layer) => shop.films.find((f) => f.id === layer.film));
-  const inspections = memo.get(keyOf('inspect', key, kinds), () => inspectMark(shaped, shop.films));
-  const placed = memo.get(keyOf('place', key, sizing.at, sizing.largestWidth), () => placeMark(shaped, sizing));
-  const trim = (layers: readonly Layer[]): readonly Layer[] =>
-    mark.overEdge ? layers.map(({ film, region }) => ({ film, region: intersection(region, wallRegion(shape)) })) : layers;
-  const fitted = mark.overEdge ? { ...placed, layers: trim(placed.layers) } : placed;
-  const flatKey = keyOf('flat', key, sizing.at, shape, mark.straight, mark.overEdge, mark.spread, zone, piece.features);
-  const [flat, others, mirrored] = memo.get(flatKey, (): [readonly Layer[], Copies, boolean] => {
-    const maps = fitted.layers.length > 0 ? copies(sizing.at) : [IDENTITY];
-    const all = maps.map((map) => {
-      const layers = map === IDENTITY ? fitted.layers : trim(moved(placed.layers, map));
-      return { layers, flat: laidFlat(layers, sizing.at[1], shape, mark) };
-    });
-    return [all[0]!.flat, all.slice(1), maps.some(([a, b, c, d]) => a * d - b * c < 0)];
-  });
-  return { artwork: mark.artwork, turn, drawn, outline, shaped, key, usable, sizing, inspections, fitted, flat, copies: others, mirrored };
+  const drawn = memo.stage('turn', { drawn: upright, turn }, turnStage);
+  const outline = memo.stage('outline', { drawn }, outlineStage);
+  const scaled = memo.stage('scale', { drawn, outline, usable, edits, size, optical }, scaleStage);
+  const sizing = memo.stage('settle', { drawn, outline, usable, scaled, edits, size, optical, offset, hold }, settleStage);
+  const shaped = memo.stage('shape', { drawn, scale: sizing.scale, edits }, shapeStage);
+  const films = shaped.flatMap((layer) => shop.films.find((f) => f.id === layer.film) ?? []);
+  const inspections = memo.stage('inspect', { shaped, films }, inspectStage);
+  const placed = memo.stage('place', { shaped, sizing }, placeStage);
+  const maps = placed.layers.length > 0 ? copiesAt(sizing.at) : [IDENTITY];
+  const laid = memo.stage('flat', { placed, maps, shape, straight: straight ?? false, overEdge: overEdge ?? false }, flatStage);
+  return { artwork, turn, drawn, outline, shaped, usable, sizing, hold, inspections, ...laid };
 }
-
-/** What one cut holds: the copies side by side where some are mirrored, so that none is forgotten or taken for another; else the mark itself. */
-export const cutTogether = ({ mirrored, flat, copies }: Fitting): readonly Layer[] =>
-  mirrored && flat.length > 0 ? sideBySide([flat, ...copies.map((copy) => copy.flat)]) : flat;

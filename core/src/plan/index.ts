@@ -1,6 +1,6 @@
 export * from './bench';
 export { Memo } from './memo';
-export type { LayerPlan } from './planJob';
+export type { LayerPlan } from './steps';
 export type { MarkPlan } from './planMark';
 export * from './planWorkshop';
 export * from './jigOfZone';

@@ -1,54 +1,63 @@
-import { layoutFilm } from '../cut';
+import type { CutPart } from '../cut';
 import { HANDS_ON } from '../facts';
-import type { Job, Reading, Shop } from '../job';
-import { formatDuration, formatLength } from '../units';
-import { identityOf, keyOf, type Memo } from './memo';
-import { apartParts, togetherParts } from './planJob';
+import type { Film, Job, Machine, Mark, Reading, Shop } from '../job';
+import { formatDuration, formatLength, type LengthSystem } from '../units';
+import { apartParts, layoutStage, togetherParts, type FilmPart } from './film';
+import type { Memo } from './memo';
 import type { MarkPlan } from './planMark';
 
 /** More boxes than this are not laid out only to compare. */
 const MOST_BOXES = 150;
+
+interface LiftInput {
+  readonly mark: Pick<Mark, 'id' | 'name' | 'lift'>;
+  readonly several: boolean;
+  readonly films: readonly Film[];
+  readonly one: readonly FilmPart[];
+  readonly apart: readonly FilmPart[];
+  /** How many parts are placed by eye where they are apart. */
+  readonly places: number;
+  readonly machines: readonly Machine[];
+  readonly lengths: LengthSystem;
+}
 
 /**
  * The two schools of lifting side by side: all parts as one, in register, or laid out where they waste least film and placed by eye.
  *
  * @returns undefined where there is nothing to choose
  */
-export const liftReading = (job: Job, plan: MarkPlan, shop: Shop, memo: Memo): Reading | undefined =>
-  memo.get(
-    keyOf(
-      'lift',
-      identityOf(plan.cutFlat),
-      job.count,
-      job.marks.length,
-      plan.perPiece,
-      plan.mark.lift,
-      plan.mark.seenThrough,
-      shop.machines,
-      shop.lengths,
-    ),
-    () =>
-      // prettier-ignore
-      compare(job, plan, shop),
-  );
-
-function compare(job: Job, plan: MarkPlan, shop: Shop): Reading | undefined {
+export function liftReading(job: Job, plan: MarkPlan, shop: Pick<Shop, 'machines' | 'lengths'>, memo: Memo): Reading | undefined {
   const { mark, cutFlat: flat, inspections, perPiece, variants } = plan;
   if (mark.technique !== 'decal' || variants.length > 0 || flat.length === 0) return undefined;
-  const apart = apartParts(job, mark, flat, inspections, perPiece);
-  const places = apart.length * perPiece;
-  if (apart.length < 2 * inspections.length || apart.length > 40 || apart.length * job.count * perPiece > MOST_BOXES) return undefined;
-  const total = (parts: ReturnType<typeof apartParts>) =>
-    inspections.reduce((sum, { film }) => sum + layoutFilm(film, parts.filter((p) => p.film.id === film.id).map((p) => p.part), shop.machines).taken, 0); // prettier-ignore
-  const taken = { one: total(togetherParts(job, mark, flat, inspections, job.count * perPiece)), apart: total(apart) };
-  const say = (mm: number) => formatLength(mm, shop.lengths, { digits: 0 });
-  const minutes = Math.round(places * HANDS_ON.byEye * job.count);
+  const copies = job.count * perPiece;
+  const apart = apartParts(job.id, mark, flat, inspections, copies, memo);
+  if (apart.length < 2 * inspections.length || apart.length > 40 || apart.length * copies > MOST_BOXES) return undefined;
+  const input = {
+    mark: { id: mark.id, name: mark.name, lift: mark.lift },
+    several: job.marks.length > 1,
+    films: inspections.map(({ film }) => film),
+    one: togetherParts(job.id, mark, flat, inspections, copies, memo),
+    apart,
+    places: apart.length * copies,
+    machines: shop.machines,
+    lengths: shop.lengths,
+  };
+  return memo.stage('lift', input, liftStage);
+}
+
+function liftStage({ mark, several, films, one, apart, places, machines, lengths }: LiftInput): Reading {
+  const partsOf = (film: Film, all: readonly FilmPart[]): CutPart[] => all.filter((p) => p.film.id === film.id).map((p) => p.part);
+  const total = (all: readonly FilmPart[]) =>
+    films.reduce((sum, film) => sum + layoutStage({ film, parts: partsOf(film, all), machines }).taken, 0);
+  const taken = { one: total(one), apart: total(apart) };
+  const say = (mm: number) => formatLength(mm, lengths, { digits: 0 });
+  const minutes = Math.round(places * HANDS_ON.byEye);
   const isApart = mark.lift === 'apart';
   return {
     id: `lift:${mark.id}`,
     station: 'cut',
     verdict: 'fine',
-    title: `How it is lifted${job.marks.length > 1 ? ` · ${mark.name}` : ''}`,
+    title: `How it is lifted${several ? ` · ${mark.name}` : ''}`,
     value: isApart ? `apart, ${say(taken.apart)} of film` : `as one, ${say(taken.one)} of film`,
     limit: isApart ? `${say(taken.one)} as one` : `${say(taken.apart)} apart`,
     why: `As one it takes ${say(taken.one)} of film and goes down in register; its ${apart.length} parts laid out apart take ${say(taken.apart)}, and about ${formatDuration(minutes)} more of placing by eye.`,

@@ -1,29 +1,77 @@
-import { fitReadings, type FitContext } from '../fit';
-import type { Job, Reading, Shop } from '../job';
-import { keyOf, type Memo } from './memo';
-import type { FittingWork } from './planMark';
+import { droppedParts, fitReadings, thinnest, thinnestRow, thinRemedies, type FitContext, type Tried } from '../fit';
+import type { Film, Job, Reading } from '../job';
+import type { Memo } from './memo';
+import type { FittingWork, RowWork } from './planMark';
+import { asIs } from './asIs';
+
+/** What the readings of marks see of the workshop. */
+export interface MarkSurroundings extends Pick<FitContext, 'shop' | 'filmLeft'> {
+  readonly quick: boolean;
+}
+
+/** The result of a computation, or that it failed: the reading that needs it is shown as not worked out then, and the others stand. */
+function tried<T>(compute: () => T): Tried<T> {
+  try {
+    return { ok: true, value: compute() };
+  } catch (error) {
+    return { ok: false, error: String(error) };
+  }
+}
+
+/** Of a mark or one of its rows: how thin it gets, and what is dropped as small. */
+function measured(context: FitContext, work: Pick<RowWork, 'drawn' | 'shaped' | 'sizing' | 'inspections'>, memo: Memo, quick: boolean) {
+  const { drawn, shaped, inspections } = work;
+  const { edits, technique } = context.mark;
+  const { scale } = work.sizing;
+  const films: readonly Film[] = context.shop.films;
+  return {
+    ...(!quick && inspections.length > 0
+      ? {
+          thinness: tried(() => memo.stage('thinness', { drawn, scale, mark: { edits, technique }, films, shaped, inspections }, thinnest)),
+        }
+      : {}),
+    ...(edits.some((edit) => edit.kind === 'dropSmall')
+      ? { dropped: tried(() => memo.stage('dropped', { drawn, scale, edits, shaped }, droppedParts)) }
+      : {}),
+  };
+}
+
+/** What would make a mark stout enough, where it is not. */
+function remediesOf(all: FitContext, memo: Memo): Pick<FitContext, 'thinRemedies'> {
+  if (all.inspections.length === 0 || !all.thinness?.ok || all.rows.some(({ thinness }) => thinness && !thinness.ok)) return {};
+  const context = thinnestRow(all);
+  const thinness = context.thinness;
+  if (!thinness?.ok) return {};
+  const { limit, strokes } = thinness.value;
+  if (strokes.least >= limit) return {};
+  const { drawn, outline, mark, usable, hold, fitted } = context;
+  const { edits, size, optical, technique } = mark;
+  const { scale, width, largestWidth } = fitted;
+  // a typed size does not depend on where the mark lies: a nudge finds what was looked for before
+  const placed = size.mode === 'largest' ? { offset: mark.offset, hold } : { offset: { x: 0, y: 0 }, hold: undefined };
+  const input = {
+    ...{ drawn, outline, usable, scale, width, largestWidth, limit },
+    films: all.shop.films,
+    mark: { edits, size, optical, technique, ...placed },
+    least: strokes.least,
+    mayGrow: all.rows.length === 0,
+  };
+  return { thinRemedies: tried(() => memo.stage('thin remedies', input, thinRemedies)) };
+}
 
 /** Readings of one fitted mark; a mark with nothing to cut has none. */
-export function markReadings(
-  work: FittingWork,
-  job: Job,
-  shop: Shop,
-  filmLeft: (film: string) => number,
-  memo: Memo,
-  quick: boolean,
-): Reading[] {
+export function markReadings(work: FittingWork, job: Job, around: MarkSurroundings, memo: Memo): Reading[] {
   const { plan, drawn, outline, shaped } = work;
   if (drawn.layers.length === 0) return [];
-  const size = plan.mark.size.mode === 'largest' ? plan.usable : plan.mark.size;
-  const rememberOf =
-    (key: string) =>
-    <T>(name: string, compute: () => T): T =>
-      memo.get(keyOf(name, key, size, plan.mark.technique, shop.films), compute);
-  const context: FitContext = {
-    job,
+  const { shop, filmLeft, quick } = around;
+  const base: FitContext = {
+    piece: memo.stage('piece', job.piece, asIs),
+    several: job.marks.length > 1,
+    places: job.zones.map(({ id, name, colours }) => ({ id, name, colours })),
     mark: plan.mark,
     zone: plan.zone,
     usable: plan.usable,
+    hold: work.hold,
     drawn,
     outline,
     fitted: plan.fitted,
@@ -32,13 +80,16 @@ export function markReadings(
     shop,
     behind: plan.behind,
     filmLeft,
-    remember: rememberOf(work.key),
-    quick,
     rows: [],
   };
   const rows = work.rows
     .filter((row) => row.drawn.layers.length > 0)
-    .map(({ key, ...row }): FitContext => ({ ...context, ...row, remember: rememberOf(key) }));
-  const own = work.rows.find((row) => row.key === work.key);
-  return fitReadings({ ...context, rows, ...(own ? { words: own.words } : {}) });
+    .map((row): FitContext => {
+      const { words, mark, usable, hold, drawn: ofRow, outline: edge, shaped: layers, fitted, inspections } = row;
+      const context: FitContext = { ...base, words, mark, usable, hold, drawn: ofRow, outline: edge, shaped: layers, fitted, inspections };
+      return { ...context, ...measured(context, row, memo, quick) };
+    });
+  const own = { drawn, shaped, sizing: work.sizing, inspections: plan.inspections };
+  const all: FitContext = { ...base, ...measured(base, own, memo, quick), rows, ...(work.row ? { words: work.row.words } : {}) };
+  return memo.stage('fit readings', { ...all, ...remediesOf(all, memo) }, fitReadings);
 }

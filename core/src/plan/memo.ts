@@ -1,12 +1,32 @@
-/** Keeps results by structural keys, so that a stage is computed again only when its inputs changed. */
+/** So deep an input is looked through for results of earlier stages, and a result for parts that later stages take. */
+const DEPTH = 5;
+/** Longer arrays hold points or parts of outlines: nobody takes one of those by itself. */
+const MOST_ITEMS = 64;
+/** Longer data is kept by its hash. */
+const LONG = 400;
+
+/**
+ * Keeps the results of stages by their inputs, so that a stage is computed again only when its input changed.
+ *
+ * A stage sees nothing but its input, and the input is its key: plain data by what it holds, results of earlier stages by how they came about, faces and maps of
+ * them by which they are. Nothing that goes in or comes out is ever changed.
+ */
 export class Memo {
   #now = new Map<string, unknown>();
   #before = new Map<string, unknown>();
 
-  /** The kept result for a key, or a new one. */
-  get<T>(key: string, compute: () => T): T {
-    if (this.#now.has(key)) return this.#now.get(key) as T;
-    const value = this.#before.has(key) ? (this.#before.get(key) as T) : compute();
+  /**
+   * The result of a stage for an input: the kept one, or a new one.
+   *
+   * @param name tells stages apart
+   * @param f a function that is declared by itself, so that there is nothing else that it could see
+   */
+  stage<I extends object, R>(name: string, input: I, f: (input: I) => R): R {
+    const key = `${name} ${keyOf(input)}`;
+    if (this.#now.has(key)) return this.#now.get(key) as R;
+    const known = this.#before.has(key);
+    const value = known ? (this.#before.get(key) as R) : f(input);
+    if (!known) nameResult(value, key, DEPTH);
     this.#now.set(key, value);
     return value;
   }
@@ -18,9 +38,18 @@ export class Memo {
   }
 }
 
-/** A short key of any plain data (FNV-1a over its JSON, both halves kept). */
-export function keyOf(...data: unknown[]): string {
-  const text = JSON.stringify(data);
+/** How results and what they are made of are called in keys. */
+const names = new WeakMap<object, string>();
+
+function nameResult(value: unknown, name: string, depth: number): void {
+  if (typeof value !== 'object' || value === null || names.has(value)) return;
+  names.set(value, hashOf(name));
+  if (depth === 0 || (Array.isArray(value) && value.length > MOST_ITEMS)) return;
+  for (const [key, item] of Object.entries(value)) nameResult(item, `${name}.${key}`, depth - 1);
+}
+
+/** A hash of words, 64 bits and their length (FNV-1a, twice). */
+function hashOf(text: string): string {
   let [a, b] = [0x811c9dc5, 0x1000193];
   for (let i = 0; i < text.length; i++) {
     const code = text.charCodeAt(i);
@@ -30,14 +59,57 @@ export function keyOf(...data: unknown[]): string {
   return `${text.length.toString(36)}.${(a >>> 0).toString(36)}.${(b >>> 0).toString(36)}`;
 }
 
-const identities = new WeakMap<object, number>();
 let lastIdentity = 0;
+const identities = new WeakMap<object, number>();
+const hashes = new WeakMap<object, string>();
 
-/** A number for an object that is never changed: for keys in which its contents would take long to read. */
-export function identityOf(object: object): number {
+/** An object that is not plain data, such as a face: it is told by which it is. */
+function identityOf(object: object): string {
   const known = identities.get(object);
-  if (known !== undefined) return known;
+  if (known !== undefined) return `#${known}`;
   lastIdentity += 1;
   identities.set(object, lastIdentity);
-  return lastIdentity;
+  return `#${lastIdentity}`;
 }
+
+const isPlain = (object: object): boolean => {
+  const prototype: unknown = Object.getPrototypeOf(object);
+  // data from another realm, as of a test's, has that realm's prototype: it has no constructor of its own but Object's
+  return prototype === null || prototype === Object.prototype || (prototype as object).constructor.name === 'Object';
+};
+
+/** Deep data as text; long data as its hash, found out once. */
+function deepText(value: object): string {
+  const known = hashes.get(value);
+  if (known !== undefined) return known;
+  const text = JSON.stringify(value);
+  if (text.length <= LONG) return text;
+  const hash = `~${hashOf(text)}`;
+  hashes.set(value, hash);
+  return hash;
+}
+
+function textOf(value: unknown, depth: number): string {
+  if (typeof value === 'number') return Number.isFinite(value) ? String(value) : `${value}!`;
+  if (typeof value === 'function') throw new Error('the input of a stage is data: got a function');
+  if (typeof value !== 'object' || value === null) return JSON.stringify(value) ?? 'undefined';
+  const name = names.get(value);
+  if (name !== undefined) return `@${name}`;
+  if (Array.isArray(value)) {
+    if (depth === 0 || value.length > MOST_ITEMS) return deepText(value);
+    return `[${value.map((item) => textOf(item, depth - 1)).join(',')}]`;
+  }
+  // what can do something is not data: a face, a map
+  if (!isPlain(value) || Object.values(value).some((item) => typeof item === 'function')) return identityOf(value);
+  if (depth === 0) return deepText(value);
+  let text = '{';
+  for (const key of Object.keys(value)) {
+    const item = (value as Record<string, unknown>)[key];
+    // a field that is not there and one that is undefined are the same
+    if (item !== undefined) text += `${JSON.stringify(key)}:${textOf(item, depth - 1)},`;
+  }
+  return `${text}}`;
+}
+
+/** A short key of an input. */
+export const keyOf = (input: unknown): string => hashOf(textOf(input, DEPTH));

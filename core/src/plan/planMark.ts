@@ -1,11 +1,11 @@
 import { columnsIn, fillIn, isPersonal, type DrawnMark, type Faces, type Layer } from '../artwork';
 import type { Usable } from '../blanks';
-import { boxRegion, intersection, regionArea, type Point } from '../geometry';
+import { boxRegion, intersection, regionArea, type Box, type Point, type Region } from '../geometry';
 import { GROUNDS } from '../facts';
 import type { Artwork, Id, Job, Mark, PieceList, Shop, Zone } from '../job';
-import { contrastOf, scatteredCopies, type FittedMark, type LayerInspection } from '../fit';
+import { contrastOf, scatteredCopies, type FittedMark, type LayerInspection, type ScatteredCopies, type Sizing } from '../fit';
 import type { Memo } from './memo';
-import { cutTogether, fitOnce, type Copies, type Fitting } from './fitOnce';
+import { fitOnce, type Copies, type Fitting } from './fitOnce';
 
 /** A mark through draw and fit. */
 export interface MarkPlan {
@@ -61,14 +61,15 @@ export interface FittingWork {
   readonly drawn: DrawnMark;
   readonly outline: readonly Point[];
   readonly shaped: readonly Layer[];
-  /** Key of the shaped mark. */
-  readonly key: string;
-  /** Where the words differ: the same of every row. */
+  readonly sizing: Sizing;
+  readonly hold: Mark['hold'];
+  /** Where the words differ: the same of every row; and which of them the mark itself is. */
   readonly rows: readonly RowWork[];
+  readonly row?: RowWork;
 }
 
 /** What fitting keeps of one row of a list. */
-export interface RowWork extends Pick<Fitting, 'usable' | 'drawn' | 'outline' | 'shaped' | 'key' | 'fitted' | 'inspections'> {
+export interface RowWork extends Pick<Fitting, 'usable' | 'drawn' | 'outline' | 'shaped' | 'sizing' | 'hold' | 'fitted' | 'inspections'> {
   readonly words: string;
   /** The mark with this row's words, at the size that it has. */
   readonly mark: Mark;
@@ -98,11 +99,12 @@ function variantOf(mark: Mark, zone: Zone, list: PieceList, row: PieceList['rows
  * @param memo keeps what a nudge does not change
  * @param quick a first look, without the checks of ADR 7
  */
-export function fitOne(job: Job, mark: Mark, zone: Zone, shop: Shop, faces: Faces, memo: Memo, quick: boolean): FittingWork {
+function fitOne(job: Job, mark: Mark, zone: Zone, shop: Shop, faces: Faces, memo: Memo, quick: boolean): FittingWork {
   const { list } = job;
   let main: Fitting;
   let variants: Variant[] = [];
   let works: RowWork[] = [];
+  let row: RowWork | undefined;
   if (list && isPersonal(mark, list)) {
     const personal = columnsIn(mark.artwork, list).length > 0;
     const rows = list.rows.map((row) => ({ row, ...variantOf(mark, zone, list, row) }));
@@ -137,14 +139,15 @@ export function fitOne(job: Job, mark: Mark, zone: Zone, shop: Shop, faces: Face
       fitted: f.fitted,
       flat: f.flat,
       copies: f.copies,
-      cutFlat: cutTogether(f),
+      cutFlat: f.cutFlat,
       inspections: f.inspections,
       missing: [...new Set(f.drawn.missing.map((m) => m.character))],
       em: em(f),
     }));
-    works = fittings.map(({ usable, drawn: drawnMark, outline, shaped, key, fitted, inspections }, i) => ({
-      ...{ words: variants[i]!.words, mark: as[i]!, usable, drawn: drawnMark, outline, shaped, key, fitted, inspections },
+    works = fittings.map(({ usable, drawn: drawnMark, outline, shaped, sizing, hold, fitted, inspections }, i) => ({
+      ...{ words: variants[i]!.words, mark: as[i]!, usable, drawn: drawnMark, outline, shaped, sizing, hold, fitted, inspections },
     }));
+    row = works[fittings.indexOf(tightest)];
   } else main = fitOnce(job, mark, zone, shop, faces, memo, quick);
   const behind = GROUNDS[job.piece.ground].clear
     ? { colour: job.piece.behind, name: 'what stands behind it' }
@@ -164,7 +167,7 @@ export function fitOne(job: Job, mark: Mark, zone: Zone, shop: Shop, faces: Face
       copies: main.copies,
       places: placesOf(main, mark, memo),
       perPiece: main.mirrored ? 1 : main.copies.length + 1,
-      cutFlat: cutTogether(main),
+      cutFlat: main.cutFlat,
       inspections: main.inspections,
       missing: [...new Set([...main.drawn.missing.map((m) => m.character), ...variants.flatMap((v) => v.missing)])],
       behind,
@@ -173,15 +176,20 @@ export function fitOne(job: Job, mark: Mark, zone: Zone, shop: Shop, faces: Face
     drawn: main.drawn,
     outline: main.outline,
     shaped: main.shaped,
-    key: main.key,
+    sizing: main.sizing,
+    hold: main.hold,
     rows: works,
+    row,
   };
 }
 
+const scatteredStage = ({ drawn, edits, scale }: { drawn: DrawnMark; edits: Mark['edits']; scale: number }): ScatteredCopies | undefined =>
+  scatteredCopies(drawn, { edits }, scale);
+
 /** Where the copies of a scatter go on the wall. */
-function placesOf({ drawn, key, sizing, fitted }: Fitting, mark: Mark, memo: Memo): Point[] {
-  const copies = mark.edits.some((edit) => edit.kind === 'scatter')
-    ? memo.get(`scattered ${key}`, () => scatteredCopies(drawn, mark, sizing.scale))
+function placesOf({ drawn, sizing, fitted }: Fitting, { edits }: Mark, memo: Memo): Point[] {
+  const copies = edits.some((edit) => edit.kind === 'scatter')
+    ? memo.stage('scattered', { drawn, edits, scale: sizing.scale }, scatteredStage)
     : undefined;
   return copies?.stay && fitted.layers.length > 0 ? copies.places.map(([x, y]): Point => [x + fitted.at[0], y + fitted.at[1]]) : [];
 }
@@ -199,8 +207,15 @@ function worstGround(mark: Mark, zone: Zone, job: Job, shop: Shop): string {
 const wordsOf = (artwork: Mark['artwork']): string =>
   artwork.kind === 'text' ? artwork.lines.map((line) => line.text.trim()).filter(Boolean).join(' · ') : artwork.name; // prettier-ignore
 
+/** A mark that lies on so much of what another covers is seen against that one. */
+const COVERED = 0.6;
+
+/** Whether a region covers most of a box. */
+const coversStage = ({ box, region }: { box: Box; region: Region }): boolean =>
+  regionArea(intersection(boxRegion(box), region)) > COVERED * regionArea(boxRegion(box));
+
 /** Marks seen in front of others are judged against those. */
-export function seenAgainst(works: readonly FittingWork[], shop: Shop): FittingWork[] {
+function seenAgainst(works: readonly FittingWork[], shop: Shop, memo: Memo): FittingWork[] {
   return works.map((work, i) => {
     const { mark, fitted } = work.plan;
     if (fitted.layers.length === 0) return work;
@@ -208,12 +223,19 @@ export function seenAgainst(works: readonly FittingWork[], shop: Shop): FittingW
     for (const other of mark.seenThrough ? cover : cover.toReversed()) {
       for (const layer of other.plan.fitted.layers) {
         const film = shop.films.find((f) => f.id === layer.film);
-        const box = boxRegion(fitted.box);
-        if (film && layer.film !== mark.film && regionArea(intersection(box, layer.region)) > 0.6 * regionArea(box)) {
+        if (film && layer.film !== mark.film && memo.stage('covers', { box: fitted.box, region: layer.region }, coversStage))
           return { ...work, plan: { ...work.plan, behind: { colour: film.colour, name: film.name } } };
-        }
       }
     }
     return work;
   });
+}
+
+/** The marks of a job through draw and fit. */
+export function fitMarks(job: Job, shop: Shop, faces: Faces, memo: Memo, quick: boolean): FittingWork[] {
+  const works = job.marks.flatMap((mark) => {
+    const zone = job.zones.find((z) => z.id === mark.zone) ?? job.zones[0];
+    return zone ? [fitOne(job, mark, zone, shop, faces, memo, quick)] : [];
+  });
+  return seenAgainst(works, shop, memo);
 }

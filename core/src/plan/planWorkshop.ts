@@ -1,27 +1,16 @@
 import type { Faces } from '../artwork';
-import { cutReadings, layoutFilm, type CutPart, type FilmLayout } from '../cut';
-import { finishReadings, type Recipe } from '../finish';
-import {
-  filmTaken,
-  guarded,
-  marksCut,
-  withSight,
-  type Film,
-  type Id,
-  type Job,
-  type JobId,
-  type Reading,
-  type Shop,
-  type WorkEvent,
-} from '../job';
-import { HORIZON_DAYS, scheduleReadings, solveSchedule, workingWindows, type JobSchedule, type Schedule } from '../schedule';
+import type { FilmLayout } from '../cut';
+import type { Recipe } from '../finish';
+import { filmTaken, marksCut, type Id, type Job, type JobId, type Reading, type Shop, type WorkEvent } from '../job';
+import { HORIZON_DAYS, solveSchedule, workingWindows, type JobSchedule, type Schedule, type Window } from '../schedule';
 import { formatLength, MINUTE_MS } from '../units';
 import { benchOf, stepFacts, type Bench } from './bench';
-import { keyOf, Memo } from './memo';
-import { cutParts, layoutKey, ownLayouts, planLayers, planRecipe, type CutSoFar, type LayerPlan } from './planJob';
-import { measureDrawFit } from './measureDrawFit';
-import type { MarkPlan } from './planMark';
+import { filmOf, sharedLayouts, type CutSoFar } from './film';
+import { jobReadings, withOverrides } from './jobReadings';
+import { Memo } from './memo';
+import { fitMarks, type MarkPlan } from './planMark';
 import { Aside, type AsideReason } from './setAside';
+import { planLayers, planRecipe, type LayerPlan } from './steps';
 
 /** Everything derived for one job. */
 export interface JobPlan {
@@ -58,49 +47,6 @@ export interface Plan {
 
 const NONE_CUT: ReadonlyMap<Id, number> = new Map();
 const HOUR_MS = 60 * MINUTE_MS;
-
-/** One job through its own stages. */
-interface JobWork {
-  readonly id: JobId;
-  readonly job: Job;
-  readonly marks: readonly MarkPlan[];
-  readonly own: readonly FilmLayout[];
-  readonly layers: readonly LayerPlan[];
-  readonly recipe: Recipe;
-  readonly readings: readonly Reading[];
-  /** Those that come after the ones of the film. */
-  readonly later: readonly Reading[];
-}
-
-/** One layout a film, of all jobs that still have to be cut. */
-function sharedLayouts(
-  works: readonly JobWork[],
-  isCut: (job: JobId, film: Id) => boolean,
-  cutSoFar: (job: JobId) => CutSoFar,
-  shop: Shop,
-  memo: Memo,
-): FilmLayout[] {
-  const byFilm = new Map<Id, { film: Film; parts: CutPart[] }>();
-  for (const { job, marks } of works) {
-    for (const { film, part } of cutParts(job, marks, cutSoFar(job.id))) {
-      if (isCut(job.id, film.id)) continue;
-      const entry = byFilm.get(film.id) ?? { film, parts: [] };
-      entry.parts.push(part);
-      byFilm.set(film.id, entry);
-    }
-  }
-  return [...byFilm.values()].map(({ film, parts }) =>
-    memo.get(layoutKey(film, parts, shop.machines), () => layoutFilm(film, parts, shop.machines)),
-  );
-}
-
-/** Readings with what the user answered for, and with cures that know what they saw. */
-const withOverrides = (job: Job, readings: readonly Reading[]): Reading[] =>
-  readings.map((found) => {
-    const reading = found.cures.length > 0 ? { ...found, cures: found.cures.map((cure) => withSight(cure, job)) } : found;
-    const given = reading.verdict === 'stop' ? job.overrides.find((o) => o.reading === reading.id) : undefined;
-    return given ? { ...reading, overridden: given.reason } : reading;
-  });
 
 /** A job that was set aside: nothing derived, and one reading that says so. */
 function asidePlan(job: Job, why: AsideReason, now: number): JobPlan {
@@ -142,9 +88,14 @@ export interface PlanOptions {
   readonly onJob?: (job: JobId | undefined) => void;
 }
 
+const windowsStage = ({ hours, from }: { hours: Shop['hours']; from: number }): Window[] => workingWindows(hours, from, HORIZON_DAYS);
+
+/** A date that is none is no date: it would upset the order of all others. */
+const wanted = ({ deadline }: Job): number | undefined => (deadline !== undefined && Number.isFinite(deadline) ? deadline : undefined);
+
 /**
- * The whole line, from what the user decided to everything that follows from it: measure → draw → fit → weed → finish for each job, then
- * cut → tape → schedule for all of them. Pure: the same inputs give the same plan. A job that cannot be planned is set aside, and all others are planned.
+ * The whole line, from what the user decided to everything that follows from it: marks → film → steps → time → readings. Pure: the same inputs give the same plan.
+ * A job that cannot be planned is set aside, and all others are planned.
  *
  * @param jobs all jobs; closed ones are left out
  * @param events what happened, in any order
@@ -166,56 +117,55 @@ export function planWorkshop(
   const open = jobs.filter((job) => !job.closed);
   const aside = new Aside();
   for (const job of open) if (slow.has(job.id)) aside.why.set(job.id, 'slow');
-  const living = () => open.filter((job) => !aside.why.has(job.id));
+  const living = <J extends { readonly id: JobId }>(works: readonly J[]): J[] => works.filter(({ id }) => !aside.why.has(id));
+  /** A stage of each job by itself, its result beside those of the stages before. */
+  const each = <J extends { readonly id: JobId }, T>(works: readonly J[], stage: (work: J) => T): (J & T)[] =>
+    aside.each(living(works), (work) => {
+      onJob(work.id);
+      return { ...work, ...stage(work) };
+    });
+  const together = <J extends { readonly id: JobId }, T>(works: readonly J[], stage: (works: readonly J[]) => T): T => {
+    onJob(undefined);
+    return aside.together(living(works), stage);
+  };
+
+  // what happened
   const facts = stepFacts(events);
   const taken = filmTaken(events);
   const filmLeft = new Map(shop.films.map((film) => [film.id, Math.max(0, film.length - (taken.get(film.id) ?? 0))]));
-  const left = (film: Id) => filmLeft.get(film) ?? 0;
   const isCut = (job: JobId, film: Id) => facts.get(`${job}/cut:${film}`)?.doneAt !== undefined;
   const cut = marksCut(events);
-  const cutSoFar =
-    (job: JobId): CutSoFar =>
-    (film) =>
-      isCut(job, film) ? NONE_CUT : cut(job, film);
+  const cutOf = (job: JobId): CutSoFar => (film) => (isCut(job, film) ? NONE_CUT : cut(job, film)); // prettier-ignore
 
-  // each job by itself
-  const works = new Map<JobId, JobWork>();
-  for (const job of living()) {
-    onJob(job.id);
-    const work = aside.try(job.id, (): JobWork => {
-      const { marks, readings } = measureDrawFit(job, shop, faces, left, filmLeft, memo, quick);
-      const own = ownLayouts(job, marks, cutSoFar(job.id), shop, memo);
-      const { layers, readings: tape } = planLayers(job, marks, shop);
-      const { recipe, inputs } = planRecipe(job, marks, layers, own, shop);
-      const finish = guarded('cure', 'finish', job.id, 'Drying and paint', () =>
-        finishReadings(job, inputs, shop.climate, shop.paints, recipe.unknownGround, shop.temperatures),
-      );
-      return { id: job.id, job, marks, own, layers, recipe, readings, later: [...tape, ...finish] };
-    });
-    if (work) works.set(job.id, work);
-  }
+  // marks
+  const begun = open.map((job) => ({ id: job.id, job }));
+  const fitted = each(begun, ({ job }) => {
+    const works = fitMarks(job, shop, faces, memo, quick);
+    return { works, marks: works.map((work) => work.plan) };
+  });
 
-  // all of them together
-  onJob(undefined);
-  const working = () => living().flatMap((job) => works.get(job.id) ?? []);
-  const layouts = aside.together(working(), (some) => sharedLayouts(some, isCut, cutSoFar, shop, memo));
-  const needed = (film: Id) => layouts.find((l) => l.film.id === film)?.taken ?? 0;
-  const windows = memo.get(keyOf('calendar', shop.hours, Math.floor(now / HOUR_MS)), () =>
-    workingWindows(shop.hours, Math.floor(now / HOUR_MS) * HOUR_MS, HORIZON_DAYS),
+  // film
+  const filmed = each(fitted, ({ job, marks }) => ({ film: filmOf(job, marks, cutOf(job.id), shop.machines, memo) }));
+
+  // steps
+  const stepped = each(filmed, ({ job, marks, film }) => {
+    const layers = planLayers(job, marks, shop);
+    return { layers, ...planRecipe(job, marks, layers, film.own, shop) };
+  });
+
+  // film and time of all of them together
+  const shared = together(
+    filmed,
+    (some) =>
+    sharedLayouts(some.map(({ id, film }) => ({ id, ...film })), isCut, shop.machines, memo), // prettier-ignore
   );
-  const schedule = aside.together(working(), (some) =>
+  const windows = memo.stage('calendar', { hours: shop.hours, from: Math.floor(now / HOUR_MS) * HOUR_MS }, windowsStage);
+  const schedule = together(stepped, (some) =>
     solveSchedule(
       some
         .filter(({ layers }) => layers.length > 0)
-        .map(({ job, recipe }) => ({
-          job: job.id,
-          name: job.name,
-          priority: job.priority,
-          // a date that is none is no date: it would upset the order of all others
-          deadline: job.deadline !== undefined && Number.isFinite(job.deadline) ? job.deadline : undefined,
-          createdAt: job.createdAt,
-          steps: recipe.steps,
-          care: recipe.care,
+        .map(({ job, recipe: { steps, care } }) => ({
+          ...{ job: job.id, name: job.name, priority: job.priority, deadline: wanted(job), createdAt: job.createdAt, steps, care },
         })),
       windows,
       facts,
@@ -223,43 +173,35 @@ export function planWorkshop(
     ),
   );
 
-  const plans = new Map<JobId, JobPlan>();
-  const readings = new Map<JobId, readonly Reading[]>();
-  for (const { job, marks, own, layers, recipe, readings: first, later } of working()) {
+  // readings
+  const read = each(stepped, (work) => {
+    const { job } = work;
     const placed = schedule.jobs.get(job.id) ?? asidePlan(job, 'failed', now).schedule;
-    const ofFilms = own.flatMap((layout) => {
-      const shared = layouts.find((l) => l.film.id === layout.film.id);
-      if (!shared || isCut(job.id, layout.film.id)) return [];
-      return guarded('cut', 'film', layout.film.id, layout.film.name, () =>
-        cutReadings(job, shared, layout, shop, left, needed, shop.lengths),
-      );
-    });
-    const ofTime =
-      layers.length > 0
-        ? guarded('cure', 'date', job.id, 'The date', () => scheduleReadings(job, placed, shop.hours.zone, windows.length > 0))
-        : [];
-    const all = withOverrides(job, [...first, ...ofFilms, ...later, ...ofTime]);
-    readings.set(job.id, all);
+    const isCutOf = (film: Id) => isCut(job.id, film);
+    const around = { shop, faces, shared, filmLeft, isCut: isCutOf, hours: windows.length > 0, quick };
+    return { placed, readings: withOverrides(job, jobReadings({ ...work, schedule: placed }, around, memo)) };
+  });
+  onJob(undefined);
+
+  const plans = new Map<JobId, JobPlan>();
+  for (const { id, marks, film, layers, recipe, placed, readings } of read) {
     const handsLeft = placed.steps.reduce((sum, s) => sum + (s.state === 'done' ? 0 : s.step.hands), 0);
-    plans.set(job.id, { job: job.id, marks, layers, layouts: own, recipe, schedule: placed, readings: all, handsLeft });
+    plans.set(id, { job: id, marks, layers, layouts: film.own, recipe, schedule: placed, readings, handsLeft });
   }
   for (const job of open) {
     const why = aside.why.get(job.id);
-    if (!why) continue;
-    const plan = asidePlan(job, why, now);
-    plans.set(job.id, plan);
-    readings.set(job.id, plan.readings);
+    if (why) plans.set(job.id, asidePlan(job, why, now));
   }
   const say = (mm: number) => formatLength(mm, shop.lengths, { digits: 0 });
   const bench = benchOf(
     schedule,
     open,
-    readings,
+    new Map([...plans].map(([id, { readings }]) => [id, readings])),
     events,
     shop,
-    layouts.map((l) => ({ film: l.film.id, left: left(l.film.id), needed: l.taken })),
+    shared.map((l) => ({ film: l.film.id, left: filmLeft.get(l.film.id) ?? 0, needed: l.taken })),
     now,
     say,
   );
-  return { complete: !quick, at: now, jobs: plans, layouts, schedule, bench, filmLeft, faults: aside.faults };
+  return { complete: !quick, at: now, jobs: plans, layouts: shared, schedule, bench, filmLeft, faults: aside.faults };
 }

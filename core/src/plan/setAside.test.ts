@@ -81,7 +81,8 @@ describe('one bad job harms nobody else', () => {
     });
     expect(plan.jobs.get('a')).toMatchObject({ aside: 'slow', layouts: [] });
     expect(plan.jobs.get('b')!.aside).toBeUndefined();
-    expect(begun).toEqual(['b', undefined]);
+    expect(new Set(begun)).toEqual(new Set(['b', undefined]));
+    expect(begun.at(-1)).toBeUndefined();
   });
   it('a font with a broken glyph harms no other font', () => {
     const broken = { id: 'broken', count: 1, file: () => ({ charToGlyph: () => { throw new RangeError('glyf'); } }) } as never; // prettier-ignore

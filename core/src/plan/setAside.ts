@@ -23,6 +23,14 @@ export class Aside {
     }
   }
 
+  /** A stage of each job by itself; those that it fails for are set aside. */
+  each<J extends { readonly id: JobId }, T>(jobs: readonly J[], stage: (job: J) => T): T[] {
+    return jobs.flatMap((job) => {
+      const result = this.try(job.id, () => [stage(job)]);
+      return result ?? [];
+    });
+  }
+
   /** A stage of several jobs together: those that it fails for by themselves are set aside, and it is worked with the others. */
   together<J extends { readonly id: JobId }, T>(jobs: readonly J[], stage: (jobs: readonly J[]) => T): T {
     try {

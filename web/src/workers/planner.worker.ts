@@ -39,8 +39,7 @@ const planner = {
     const lacking = [...plan.jobs.values()].some((job) => job.readings.some((reading) => reading.id.startsWith('glyphs:')));
     if (!lacking || wholeFaces()) return plan;
     await needWholeFaces();
-    // what was remembered was drawn without the rarer letters
-    memos[which] = new Memo();
+    // faces that are read anew are other faces: what was drawn with them is drawn again
     return planWorkshop(jobs, shop, events, now, faces, memos[which], options);
   },
   /** Plans one job to see whether it can be, and how much of it a page has to draw. */

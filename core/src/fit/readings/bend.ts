@@ -6,8 +6,8 @@ import { markLabel, type FitReading } from './context';
 
 /** On a taper: whether lines read level, and by how much straight ones would hang. */
 export const bendReading: FitReading = (context) => {
-  const { mark, fitted, job, shop, drawn } = context;
-  const { shape } = job.piece;
+  const { mark, fitted, piece, shop, drawn } = context;
+  const { shape } = piece;
   const sector = shape.kind === 'taper' ? sectorOf(shape) : undefined;
   if (shape.kind !== 'taper' || !sector || drawn.layers.length === 0) return undefined;
   const say = (mm: number) => formatLength(mm, shop.lengths);

@@ -44,8 +44,8 @@ function toStencil({ mark, shop }: FitContext): Cure[] {
   ];
 }
 
-const bellyOf = ({ job, drawn }: FitContext): Bulb | undefined =>
-  job.piece.shape.kind === 'bulb' && drawn.layers.length > 0 ? job.piece.shape : undefined;
+const bellyOf = ({ piece, drawn }: FitContext): Bulb | undefined =>
+  piece.shape.kind === 'bulb' && drawn.layers.length > 0 ? piece.shape : undefined;
 
 /** On a belly: whether flat film can follow it. A stencil only has to lie tight at its openings, and may wrinkle as much as the softest film. */
 export const bulbReading: FitReading = (context) => {

@@ -19,6 +19,9 @@ function replaceFilm(mark: Mark, from: string, to: string): Cure['patch'] {
   ];
 }
 
+/** mm left of a film. */
+const leftOf = ({ filmLeft }: FitContext, film: string): number => filmLeft[film] ?? 0;
+
 function cures(context: FitContext, worst: { name: string; film?: string }): Cure[] {
   const { mark, shop, behind } = context;
   const subtle: Cure = { label: 'Subtle on purpose', patch: setAt(['marks', mark.id, 'subtle'], true) };
@@ -45,7 +48,7 @@ function cures(context: FitContext, worst: { name: string; film?: string }): Cur
     .every((i) => contrastOf(i.film.colour, behind.colour).verdict === 'fine');
   const stays = own ? FILM_KINDS[own.kind].stays : true;
   const passing = shop.films
-    .filter((f) => f.id !== worst.film && FILM_KINDS[f.kind].stays === stays && context.filmLeft(f.id) > 0)
+    .filter((f) => f.id !== worst.film && FILM_KINDS[f.kind].stays === stays && leftOf(context, f.id) > 0)
     .map((film) => ({ film, contrast: contrastOf(film.colour, behind.colour) }))
     .filter((f) => f.contrast.verdict === 'fine')
     .toSorted((a, b) => b.contrast.ratio - a.contrast.ratio)
@@ -53,7 +56,7 @@ function cures(context: FitContext, worst: { name: string; film?: string }): Cur
   const offers =
     others && worst.film
       ? passing.map(({ film, contrast }) => ({
-          label: `${film.name}, ${contrast.ratio.toFixed(1)} : 1 — ${formatLength(context.filmLeft(film.id), shop.lengths, { digits: 0 })} left`,
+          label: `${film.name}, ${contrast.ratio.toFixed(1)} : 1 — ${formatLength(leftOf(context, film.id), shop.lengths, { digits: 0 })} left`,
           patch: replaceFilm(mark, worst.film!, film.id),
         }))
       : [];
@@ -61,11 +64,11 @@ function cures(context: FitContext, worst: { name: string; film?: string }): Cur
 }
 
 /** Zones of a patterned piece where the mark would stand out. */
-function otherPlaces({ job, mark, zone }: FitContext, colours: readonly string[]): Cure[] {
-  return job.zones
+function otherPlaces({ places, piece, mark, zone }: FitContext, colours: readonly string[]): Cure[] {
+  return places
     .filter((other) => other.id !== zone.id && (other.colours?.length || zone.colours?.length))
     .filter((other) => {
-      const grounds = other.colours?.length ? other.colours : [job.piece.colour];
+      const grounds = other.colours?.length ? other.colours : [piece.colour];
       return colours.every((colour) => grounds.every((ground) => contrastOf(colour, ground).verdict === 'fine'));
     })
     .slice(0, 1)

@@ -1,20 +1,13 @@
 import { LIMITS } from '../../facts';
-import { shapeMark } from '../shapeMark';
-import { markLabel, ofRow, type FitContext, type FitReading } from './context';
+import { markLabel, needed, ofRow, type FitContext, type FitReading } from './context';
+import type { DroppedParts } from './droppedParts';
 
-/** How many parts “drop small parts” takes away, of how many there would be. */
-function droppedOf(context: FitContext): { dropped: number; parts: number } {
-  return context.remember('dropped', () => {
-    const { drawn, fitted, mark, shaped } = context;
-    const count = (layers: FitContext['shaped']) => layers.reduce((sum, { region }) => sum + region.length, 0);
-    const parts = count(shapeMark(drawn, fitted.scale, { ...mark, edits: mark.edits.filter((edit) => edit.kind !== 'dropSmall') }));
-    return { dropped: Math.max(0, parts - count(shaped)), parts };
-  });
-}
+const NONE: DroppedParts = { dropped: 0, parts: 0 };
+
+const droppedOf = ({ dropped }: FitContext): DroppedParts => (dropped ? needed(dropped) : NONE);
 
 /** Whether dropping small parts takes more than specks: at a small size it may take a whole line of words. */
 export const droppedReading: FitReading = (all) => {
-  if (!all.mark.edits.some((edit) => edit.kind === 'dropSmall')) return undefined;
   const share = (one: FitContext) => droppedOf(one).dropped / Math.max(1, droppedOf(one).parts);
   const context = all.rows.reduce((most, row) => (share(row) > share(most) + 1e-9 ? row : most), all);
   const { dropped, parts } = droppedOf(context);

@@ -6,8 +6,7 @@ import { markLabel, type FitReading } from './context';
 
 /** Whether film keeps clear of lips and of food. */
 export const foodReading: FitReading = (context) => {
-  const { job, mark, zone, fitted, shop } = context;
-  const { piece } = job;
+  const { piece, mark, zone, fitted, shop } = context;
   const say = (mm: number) => formatLength(mm, shop.lengths);
   const base = { id: `food:${mark.id}`, station: 'fit' as const, title: `Food and lip${markLabel(context)}` };
   if (piece.use.food && !mark.seenThrough) {

@@ -8,8 +8,8 @@ import { markLabel, type FitContext, type FitReading } from './context';
 
 /** How wide a mark on a round piece looks from the front, and whether all of it is seen at once. */
 export const seenReading: FitReading = (context) => {
-  const { mark, fitted, job, shop, drawn } = context;
-  const { shape } = job.piece;
+  const { mark, fitted, piece, shop, drawn } = context;
+  const { shape } = piece;
   if (shape.kind === 'flat' || drawn.layers.length === 0) return undefined;
   const say = (mm: number) => formatLength(mm, shop.lengths);
   const diameter = diameterAt(shape, fitted.at[1]);

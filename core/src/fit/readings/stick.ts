@@ -48,8 +48,8 @@ function asStencil({ mark, shop, behind }: FitContext): Cure | undefined {
 }
 
 /** Wax and oil keep film off whatever it lies on. */
-export const waxReading: FitReading = ({ job, mark }) =>
-  job.piece.waxed
+export const waxReading: FitReading = ({ piece, mark }) =>
+  piece.waxed
     ? {
         id: `wax:${mark.id}`,
         station: 'fit',
@@ -81,8 +81,7 @@ export const coldReading: FitReading = ({ mark, shop }) =>
 
 /** Whether film holds on the ground for as long as it has to. */
 export const stickReading: FitReading = (context): Reading | undefined => {
-  const { job, mark } = context;
-  const { piece } = job;
+  const { piece, mark } = context;
   const ground = GROUNDS[piece.ground];
   const contact = CONTACTS[piece.contact];
   const energy = piece.sealedFirst && ground.porous ? GROUNDS.sealedWood.energy.range[0] : ground.energy.range[0];

@@ -1,16 +1,16 @@
 import { scatterPlaces, type DrawnMark, type Layer } from '../artwork';
 import type { Usable } from '../blanks';
 import { boxAround, boxHeight, boxOf, boxWidth, type Box, type Point } from '../geometry';
-import type { Edit, Mark } from '../job';
+import type { Edit } from '../job';
 import { SAME_MM } from '../units';
-import { heavyOf, largestIn, placeOf, zoneFor, type Sizing } from './largestIn';
-import { hullShapes, outlinePoints } from './shapeMark';
+import { heavyOf, largestIn, zoneFor, type MarkScale, type Scaled } from './largestIn';
+import { hullShapes, outlinePoints, shapeMark } from './shapeMark';
 
 /**
  * The changes made to the hulls of the layers only: where a mark lies in a convex zone is decided by its hull, and changes treat a hull as they treat what is in it. Not for a
  * mark that is parted, whose halves move.
  */
-function lightShapes(drawn: DrawnMark, mark: Mark, usable: Usable): ((scale: number) => readonly Layer[]) | undefined {
+function lightShapes(drawn: DrawnMark, mark: Scaled, usable: Usable): ((scale: number) => readonly Layer[]) | undefined {
   if (mark.optical || mark.edits.some((edit) => edit.kind === 'part') || (usable.inner && !zoneFor(usable, 0)?.convex)) return undefined;
   return hullShapes(drawn, mark);
 }
@@ -39,10 +39,10 @@ const boxOfLayers = (layers: readonly Layer[]): Box => boxAround(layers.filter((
 /**
  * Sizes a scattered mark: its field is given in mm, so the size is that of one copy. As large as fits is the largest at which every copy finds its place.
  */
-function sizeScattered(drawn: DrawnMark, mark: Mark, usable: Usable, shapeAt: (scale: number) => readonly Layer[]): Sizing {
+function scaleScattered(drawn: DrawnMark, mark: Scaled, usable: Usable, shapeAt: (scale: number) => readonly Layer[]): MarkScale {
   const at = mark.edits.findIndex((edit) => edit.kind === 'scatter');
   const scatter = mark.edits[at] as Extract<Edit, { kind: 'scatter' }>;
-  const single = hullShapes(drawn, { ...mark, edits: mark.edits.slice(0, at) });
+  const single = hullShapes(drawn, { edits: mark.edits.slice(0, at) });
   const one = (scale: number) => boxOfLayers(single(scale));
   const allPlaced = (scale: number) => {
     const box = one(scale);
@@ -63,23 +63,21 @@ function sizeScattered(drawn: DrawnMark, mark: Mark, usable: Usable, shapeAt: (s
   scale = Math.max(scale, 0.001);
   const box = boxOfLayers(shapeAt(scale));
   const fits = usable.inner && boxWidth(box) <= boxWidth(usable.inner) + SAME_MM && boxHeight(box) <= boxHeight(usable.inner) + SAME_MM;
-  return {
-    scale,
-    at: placeOf(mark, usable, boxWidth(box), boxHeight(box), undefined, [0, 0]),
-    largestWidth: fits ? boxWidth(box) : 0,
-  };
+  return { scale, width: boxWidth(box), height: boxHeight(box), heavy: [0, 0], largestWidth: fits ? boxWidth(box) : 0 };
 }
 
 /** Sizes a mark whose changes add mm of their own: each side of it is a times the scale and b more, found from two scales and checked at a third. */
-export function sizeUneven(
-  drawn: DrawnMark,
-  mark: Mark,
-  usable: Usable,
-  start: number,
-  fullShapeAt: (scale: number) => readonly Layer[],
-): Sizing {
-  if (mark.edits.some((edit) => edit.kind === 'scatter')) return sizeScattered(drawn, mark, usable, fullShapeAt);
-  const shapeAt = lightShapes(drawn, mark, usable) ?? fullShapeAt;
+export function scaleUneven(drawn: DrawnMark, mark: Scaled, usable: Usable, start: number): MarkScale {
+  const shapes = new Map<number, readonly Layer[]>();
+  const once = (make: (scale: number) => readonly Layer[]) => (scale: number) => {
+    const made = shapes.get(scale) ?? make(scale);
+    shapes.set(scale, made);
+    return made;
+  };
+  const fullShapeAt = once((scale) => shapeMark(drawn, scale, mark));
+  if (mark.edits.some((edit) => edit.kind === 'scatter')) return scaleScattered(drawn, mark, usable, fullShapeAt);
+  const light = lightShapes(drawn, mark, usable);
+  const shapeAt = light ? once(light) : fullShapeAt;
   const boxAt = (scale: number) => boxOfLayers(shapeAt(scale));
   const fitAt = (scale: number) => {
     const layers = shapeAt(scale);
@@ -105,5 +103,5 @@ export function sizeUneven(
   const box = boxAt(scale);
   const heavy: Point = mark.optical ? heavyOf(shapeAt(scale), 1) : [0, 0];
   const found = usable.room && size.mode === 'largest' ? fitAt(scale).at : undefined;
-  return { scale, at: placeOf(mark, usable, boxWidth(box), boxHeight(box), found, heavy), largestWidth };
+  return { scale, width: boxWidth(box), height: boxHeight(box), heavy, found, largestWidth };
 }

@@ -1,0 +1,162 @@
+import type { Layer } from '../artwork';
+import { applyToRegion, boxAround, boxCentre, boxOf, pointInRing, translation, type Part, type Point, type Region } from '../geometry';
+import type { LayerInspection } from '../fit';
+import { cutOutline, layoutFilm, type CutPart, type FilmLayout } from '../cut';
+import type { Film, Id, Job, JobId, Machine, Mark } from '../job';
+import type { Memo } from './memo';
+import type { MarkPlan } from './planMark';
+
+/**
+ * What the cutter still gets of each layer of a job.
+ *
+ * @param cut whole marks of a film that the cutter has cut already; where nothing would be left, the whole job is shown
+ */
+function cutParts(job: Job, marks: readonly MarkPlan[], cut: CutSoFar, memo: Memo): FilmPart[] {
+  const all = everyPart(job, marks, memo);
+  const rest = all.map(({ film, part }) => ({
+    film,
+    part: { ...part, copies: Math.max(0, part.copies - (cut(film.id).get(part.mark) ?? 0)) },
+  }));
+  const begun = new Set(rest.filter(({ part }) => part.copies > 0).map(({ film }) => film.id));
+  return all.flatMap((whole, i) => (begun.has(whole.film.id) ? (rest[i]!.part.copies > 0 ? [rest[i]!] : []) : [whole]));
+}
+
+type CutMark = Pick<Mark, 'technique' | 'seenThrough'>;
+
+/** What the knife follows of a layer, around a middle. */
+const outlineStage = ({ region, middle: [cx, cy], mark }: { region: Region; middle: Point; mark: CutMark }): Region =>
+  cutOutline(applyToRegion(translation(-cx, -cy), region), mark);
+
+/** One part of a mark as it is cut, around its own middle. */
+function partOf(job: JobId, mark: CutMark, named: Named, copies: number, region: Region, middle: Point, memo: Memo): CutPart {
+  const { technique, seenThrough } = mark;
+  const outline = memo.stage('cut outline', { region, middle, mark: { technique, seenThrough } }, outlineStage);
+  return { job, mark: named.id, name: named.name, copies, region: outline };
+}
+
+/** How a part is told from others in layouts and the log, and for a person. */
+interface Named {
+  readonly id: Id;
+  readonly name: string;
+}
+
+const layerOf = (flat: readonly Layer[], film: Film): Region => flat.find((layer) => layer.film === film.id)!.region;
+
+/** The middle of all layers of a mark: they are lifted together. */
+const middleOf = (flat: readonly Layer[]): Point => boxCentre(boxAround(flat.map((layer) => boxOf(layer.region))));
+
+/** A part with the film that it is cut from. */
+export interface FilmPart {
+  readonly film: Film;
+  readonly part: CutPart;
+}
+
+/** A mark's layers each as one part, that keep their places. */
+export function togetherParts(
+  job: JobId,
+  mark: Mark,
+  flat: readonly Layer[],
+  inspections: readonly LayerInspection[],
+  copies: number,
+  memo: Memo,
+  named: Named = mark,
+): FilmPart[] {
+  const middle = middleOf(flat);
+  return inspections.map(({ film }) => ({ film, part: partOf(job, mark, named, copies, layerOf(flat, film), middle, memo) }));
+}
+
+/** No mark is laid out in more parts than this: nobody would place them one by one. */
+const MOST_APART = 60;
+
+/** The connected parts of a region, each with what lies within its counters. */
+function connectedStage({ region }: { region: Region }): readonly Region[] {
+  const within = (part: Part, other: Part) => other.holes.some((hole) => pointInRing(part.outer[0]!, hole));
+  const outer = region.filter((part) => !region.some((other) => other !== part && within(part, other)));
+  return outer.length > MOST_APART ? [region] : outer.map((part) => region.filter((p) => p === part || within(p, part)));
+}
+
+/** The parts of a mark that is laid out where it wastes least film: each connected part by itself, what lies within it along with it. */
+export const apartParts = (
+  job: JobId,
+  mark: Mark,
+  flat: readonly Layer[],
+  inspections: readonly LayerInspection[],
+  copies: number,
+  memo: Memo,
+): FilmPart[] =>
+  inspections.flatMap(({ film }) => {
+    const groups = memo.stage('apart', { region: layerOf(flat, film) }, connectedStage);
+    return groups.map((group, i): FilmPart => {
+      const named = { id: groups.length === 1 ? mark.id : variantId(mark.id, `${i + 1}`), name: mark.name };
+      return { film, part: partOf(job, mark, named, copies, group, boxCentre(boxOf(group)), memo) };
+    });
+  });
+
+/** How one piece's own mark is told from the others in layouts and the log. */
+export const variantId = (mark: Id, row: Id): Id => `${mark}~${row}`.slice(0, 100);
+
+/** Whole marks of a film that are cut already, by mark. */
+export type CutSoFar = (film: Id) => ReadonlyMap<Id, number>;
+
+function everyPart(job: Job, marks: readonly MarkPlan[], memo: Memo): FilmPart[] {
+  return marks.flatMap(({ mark, cutFlat, inspections, perPiece, variants }) => {
+    const cuts =
+      variants.length === 0
+        ? [{ id: mark.id, name: mark.name, flat: cutFlat, inspections, copies: job.count * perPiece }]
+        : variants.slice(0, job.count).map((v) => ({
+            id: variantId(mark.id, v.row),
+            name: `${mark.name} · ${v.words}`.slice(0, 190),
+            flat: v.cutFlat,
+            inspections: v.inspections,
+            copies: perPiece,
+          }));
+    if (mark.lift === 'apart' && variants.length === 0 && mark.technique === 'decal')
+      return apartParts(job.id, mark, cutFlat, inspections, job.count * perPiece, memo);
+    return cuts.flatMap(({ id, name, flat, inspections: inspected, copies }) =>
+      togetherParts(job.id, mark, flat, inspected, copies, memo, { id, name }),
+    );
+  });
+}
+
+interface LayoutInput {
+  readonly film: Film;
+  readonly parts: readonly CutPart[];
+  readonly machines: readonly Machine[];
+}
+/** Parts laid out on a film. */
+export const layoutStage = ({ film, parts, machines }: LayoutInput): FilmLayout => layoutFilm(film, parts, machines);
+
+/** What a job asks of film. */
+export interface FilmWork {
+  /** What the cutter still gets. */
+  readonly parts: readonly FilmPart[];
+  /** Layouts of the job by itself, one a film. */
+  readonly own: readonly FilmLayout[];
+}
+
+/** Parts laid out, one layout a film. */
+function layouts(parts: readonly FilmPart[], machines: readonly Machine[], memo: Memo): FilmLayout[] {
+  const films = [...new Map(parts.map(({ film }) => [film.id, film])).values()];
+  return films.map((film) =>
+    memo.stage('layout', { film, parts: parts.filter((p) => p.film.id === film.id).map((p) => p.part), machines }, layoutStage),
+  );
+}
+
+/** What a job still gets cut, and how it would be laid out by itself. */
+export function filmOf(job: Job, marks: readonly MarkPlan[], cut: CutSoFar, machines: readonly Machine[], memo: Memo): FilmWork {
+  const parts = cutParts(job, marks, cut, memo);
+  return { parts, own: layouts(parts, machines, memo) };
+}
+
+/** One layout a film, of all jobs that still have to be cut. */
+export const sharedLayouts = (
+  works: readonly (FilmWork & { readonly id: JobId })[],
+  isCut: (job: JobId, film: Id) => boolean,
+  machines: readonly Machine[],
+  memo: Memo,
+): FilmLayout[] =>
+  layouts(
+    works.flatMap(({ id, parts }) => parts.filter(({ film }) => !isCut(id, film.id))),
+    machines,
+    memo,
+  );

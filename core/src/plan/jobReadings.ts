@@ -1,0 +1,93 @@
+import type { Faces } from '../artwork';
+import { measureReadings } from '../blanks';
+import { cutReadings, type FilmLayout } from '../cut';
+import { finishReadings, type Recipe, type RecipeLayer } from '../finish';
+import { guarded, withSight, type Id, type Job, type Reading, type Shop } from '../job';
+import { scheduleReadings, type JobSchedule } from '../schedule';
+import { asIs } from './asIs';
+import { drawReadings } from './drawReadings';
+import type { FilmWork } from './film';
+import { filmReadings } from './filmReadings';
+import { liftReading } from './liftReading';
+import { listReadings, variantReadings } from './listReadings';
+import { markReadings } from './markReadings';
+import type { Memo } from './memo';
+import type { FittingWork } from './planMark';
+import { tapeReadings } from './steps';
+
+/** A job with all that was planned of it, for its readings. */
+export interface ReadWork {
+  readonly job: Job;
+  readonly works: readonly FittingWork[];
+  readonly film: FilmWork;
+  readonly inputs: readonly RecipeLayer[];
+  readonly recipe: Recipe;
+  readonly schedule: JobSchedule;
+}
+
+/** What is common to the readings of all jobs. */
+export interface ReadAround {
+  readonly shop: Shop;
+  readonly faces: Faces;
+  /** One layout a film, of all open jobs. */
+  readonly shared: readonly FilmLayout[];
+  /** mm left of each film. */
+  readonly filmLeft: ReadonlyMap<Id, number>;
+  readonly isCut: (film: Id) => boolean;
+  /** Whether anybody ever works. */
+  readonly hours: boolean;
+  readonly quick: boolean;
+}
+
+/** Every reading of a job, in the order in which makers work. */
+export function jobReadings({ job, works, film, inputs, recipe, schedule }: ReadWork, around: ReadAround, memo: Memo): Reading[] {
+  const { shop, faces, shared, filmLeft, isCut, hours, quick } = around;
+  const { films, paints, climate, lengths, temperatures, machines } = shop;
+  const marks = works.map((work) => work.plan);
+  const seen = {
+    shop: memo.stage('shop of marks', { films, paints, climate, lengths, temperatures }, asIs),
+    filmLeft: memo.stage('film left', Object.fromEntries(filmLeft), asIs),
+    quick,
+  };
+  const left = (id: Id) => filmLeft.get(id) ?? 0;
+  const needed = (id: Id) => shared.find((layout) => layout.film.id === id)?.taken ?? 0;
+  return [
+    ...guarded('measure', 'measure', job.id, 'Room on the piece', () => measureReadings(job.piece, job.zones, lengths)),
+    ...guarded('draw', 'list', job.id, 'The list', () => listReadings(job)),
+    ...works.flatMap((work) =>
+      guarded('draw', 'draw', work.plan.mark.id, 'The mark as it is drawn', () => drawReadings(work, job, shop, faces)),
+    ),
+    ...works.flatMap((work) => filmReadings(work, job, shop)),
+    ...marks.flatMap((plan) => guarded('fit', 'names', plan.mark.id, 'The list fitted', () => variantReadings(plan, job, shop))),
+    ...(quick
+      ? []
+      : marks.flatMap((plan) =>
+          guarded('cut', 'lift', plan.mark.id, 'How it is lifted', () =>
+            [liftReading(job, plan, { lengths, machines }, memo) ?? []].flat(),
+          ),
+        )),
+    ...works.flatMap((work) => markReadings(work, job, seen, memo)),
+    ...film.own.flatMap((layout) => {
+      const together = shared.find((l) => l.film.id === layout.film.id);
+      if (!together || isCut(layout.film.id)) return [];
+      return guarded('cut', 'film', layout.film.id, layout.film.name, () =>
+        cutReadings(job, together, layout, shop, left, needed, lengths),
+      );
+    }),
+    ...tapeReadings(job, marks, shop),
+    ...guarded('cure', 'finish', job.id, 'Drying and paint', () =>
+      finishReadings(job, inputs, climate, paints, recipe.unknownGround, temperatures),
+    ),
+    ...(inputs.length > 0
+      ? guarded('cure', 'date', job.id, 'The date', () => scheduleReadings(job, schedule, shop.hours.zone, hours))
+      : []),
+  ];
+}
+
+/** Readings with what the user answered for, and with cures that know what they saw. */
+export const withOverrides = (job: Job, readings: readonly Reading[]): Reading[] =>
+  readings.map((found) => {
+    const reading = found.cures.length > 0 ? { ...found, cures: found.cures.map((cure) => withSight(cure, job)) } : found;
+    const given = reading.verdict === 'stop' ? job.overrides.find((o) => o.reading === reading.id) : undefined;
+    return given ? { ...reading, overridden: given.reason } : reading;
+  });

@@ -1,0 +1,86 @@
+import { beforeAll, describe, expect, it } from '@jest/globals';
+import { shippedFaces } from '../../test/faces';
+import { changedWorld, randomJob, type World } from '../../test/randomWorkshop';
+import { DEMO_START, demoShop } from '../../test/sampleJobs';
+import type { Faces } from '../artwork';
+import { numbersFrom } from '../geometry';
+import { keyOf, Memo } from './memo';
+import { planWorkshop } from './planWorkshop';
+
+let faces: Faces;
+beforeAll(() => {
+  faces = shippedFaces();
+});
+
+describe('a stage', () => {
+  it('is computed once while its result is in use, and let go two plans later', () => {
+    const memo = new Memo();
+    let times = 0;
+    const count = () => ++times;
+    const get = () => memo.stage('count', { k: 1 }, count);
+    expect([get(), get()]).toEqual([1, 1]);
+    memo.next();
+    expect(get()).toBe(1);
+    memo.next();
+    memo.next();
+    expect(get()).toBe(2);
+  });
+  it('of another name, or of another input, is another', () => {
+    const memo = new Memo();
+    const text = (input: object) => JSON.stringify(input);
+    const b = () => 'b';
+    expect(memo.stage('a', { x: 1 }, text)).toBe('{"x":1}');
+    expect(memo.stage('a', { x: 2 }, text)).toBe('{"x":2}');
+    expect(memo.stage('b', { x: 1 }, b)).toBe('b');
+  });
+});
+
+describe('the key of an input', () => {
+  it('is the same for the same data, and for a field that is not there or is undefined', () => {
+    expect(keyOf({ a: [1, { b: 'c' }] })).toBe(keyOf({ a: [1, { b: 'c' }] }));
+    expect(keyOf({ a: 1, b: undefined })).toBe(keyOf({ a: 1 }));
+  });
+  it('tells apart what differs, however deep it lies', () => {
+    const deep = (n: number) => ({ a: { b: { c: { d: { e: { f: { g: [n] } } } } } } });
+    const long = (n: number) => ({ points: Array.from({ length: 500 }, (_, i) => [i, i === 250 ? n : 0]) });
+    const inputs = [{ a: 'ab' }, { a: ['a', 'b'] }, { a: 'a', b: 'b' }, { b: 'a' }, { a: 1 }, { a: '1' }, { a: null }, { a: NaN }, {}, deep(1), deep(2), long(1), long(2)]; // prettier-ignore
+    expect(new Set(inputs.map(keyOf)).size).toBe(inputs.length);
+  });
+  it('tells results of stages by how they came about, and so two of the same content are found again', () => {
+    const memo = new Memo();
+    const ring = (input: { n: number }) => ({ ring: Array.from({ length: 100 }, (_, i) => [i, input.n]) });
+    const [one, other] = [memo.stage('ring', { n: 1 }, ring), memo.stage('ring', { n: 2 }, ring)];
+    const again = new Memo().stage('ring', { n: 1 }, ring);
+    expect(keyOf({ ring: one.ring })).toBe(keyOf({ ring: again.ring }));
+    expect(keyOf({ ring: one.ring })).not.toBe(keyOf({ ring: other.ring }));
+  });
+  it('tells what can do something by which it is, and refuses a function by itself', () => {
+    const face = (id: string) => ({ id, file: () => undefined });
+    const mine = face('a');
+    expect(keyOf({ face: mine })).toBe(keyOf({ face: mine }));
+    expect(keyOf({ face: mine })).not.toBe(keyOf({ face: face('a') }));
+    expect(() => keyOf({ f: () => 1 })).not.toThrow();
+    expect(() => keyOf([() => 1])).toThrow('got a function');
+  });
+});
+
+/** A plan in plain data. */
+const plain = (plan: ReturnType<typeof planWorkshop>): string =>
+  JSON.stringify(plan, (_, value: unknown) => (value instanceof Map ? [...(value as Map<unknown, unknown>)] : value));
+
+describe('the law of memory', () => {
+  it.each([1, 2, 3])('a plan that remembers is the plan that does not: workshop %i and thirty changes', (seed) => {
+    const random = numbersFrom(seed);
+    const shop = demoShop();
+    let world: World = { jobs: [randomJob(random, shop, 'a'), randomJob(random, shop, 'b')], shop, events: [], now: DEMO_START };
+    const memo = new Memo();
+    for (let n = 0; n <= 30; n++) {
+      const remembered = planWorkshop(world.jobs, world.shop, world.events, world.now, faces, memo);
+      const fresh = planWorkshop(world.jobs, world.shop, world.events, world.now, faces);
+      expect(remembered.faults).toEqual([]);
+      // one comparison of all of it: where it fails, the first difference is looked for
+      if (plain(remembered) !== plain(fresh)) expect(JSON.parse(plain(remembered))).toEqual(JSON.parse(plain(fresh)));
+      world = changedWorld(world, random, n);
+    }
+  });
+});

@@ -1,0 +1,124 @@
+import { boxAround, boxHeight, boxOf, boxWidth, regionArea } from '../geometry';
+import { weedingOf, type FilmLayout, type Weeding } from '../cut';
+import {
+  chooseTape,
+  gripReading,
+  gripWindow,
+  tapePieces,
+  tapeUses,
+  transferOf,
+  type GripWindow,
+  type TapeChoice,
+  type TapePieces,
+  type TapeUses,
+} from '../tape';
+import { TECHNIQUES } from '../facts';
+import { formatLength } from '../units';
+import { guarded, type Film, type Id, type Job, type Mark, type Reading, type Shop } from '../job';
+import { recipeFor, type Recipe, type RecipeLayer } from '../finish';
+import type { MarkPlan } from './planMark';
+
+/** One layer through weeding and tape. */
+export interface LayerPlan {
+  readonly mark: Id;
+  readonly markName: string;
+  readonly film: Film;
+  readonly weeding: Weeding;
+  readonly window: GripWindow;
+  readonly tapes: readonly { readonly tape: Id; readonly uses: TapeUses }[];
+  readonly choice?: TapeChoice;
+  readonly pieces?: TapePieces;
+  readonly width: number;
+  readonly height: number;
+}
+
+/** Weeding and tape of every layer. */
+export function planLayers(job: Job, marks: readonly MarkPlan[], shop: Shop): LayerPlan[] {
+  return marks.flatMap(({ mark, flat, copies, cutFlat, inspections, perPiece, variants }) => {
+    // tape lies on the film as it is cut, bent on a taper; one piece serves the widest of different words
+    const all = variants.length === 0 ? cutFlat : variants.flatMap((v) => [...v.flat]);
+    const box = boxAround(all.map((layer) => boxOf(layer.region)));
+    const size =
+      variants.length === 0
+        ? { width: boxWidth(box), height: boxHeight(box) }
+        : { width: Math.max(...variants.map((v) => v.fitted.width)), height: Math.max(...variants.map((v) => v.fitted.height)) };
+    const lifts = job.count * perPiece;
+    return inspections.map(({ film, pieces, edge }): LayerPlan => {
+      const window = gripWindow(transferOf(job, film));
+      const choice = chooseTape(shop.tapes, window, film.finish);
+      return {
+        mark: mark.id,
+        markName: mark.name,
+        film,
+        weeding: timesPiece(weedingOf(pieces, edge, film.kind, mark.technique), cutFlat === flat ? perPiece : copies.length + 1),
+        window,
+        tapes: shop.tapes.map((tape) => ({ tape: tape.id, uses: tapeUses(tape.kind, window, film.finish) })),
+        choice,
+        pieces: choice ? tapePieces(size, lifts, choice) : undefined,
+        ...size,
+      };
+    });
+  });
+}
+
+/** What the tape of every layer tells. */
+export const tapeReadings = (job: Job, marks: readonly MarkPlan[], shop: Shop): Reading[] =>
+  marks.flatMap(({ mark, inspections }) =>
+    inspections.flatMap(({ film }) =>
+      guarded('tape', 'grip', `${mark.id}:${film.id}`, 'Tape', () => [gripReading(job, mark, film, shop.tapes, shop.films)]),
+    ),
+  );
+
+/** What is weeded on one piece when the mark goes on it several times. */
+const timesPiece = (weeding: Weeding, times: number): Weeding => ({
+  ...weeding,
+  minutes: weeding.minutes * times,
+  wastePieces: weeding.wastePieces * times,
+  smallPieces: weeding.smallPieces * times,
+});
+
+const weedWords = (mark: Mark, weeding: Weeding): string =>
+  `${TECHNIQUES[mark.technique].says} ${weeding.wastePieces} pieces come off a piece${weeding.smallPieces > 0 ? `, ${weeding.smallPieces} of them small` : ''}. ${weeding.onCarrier ? 'Leave the liner on the carrier while you weed.' : 'Count the counters when you are done.'}`;
+
+function tapeWords(layer: LayerPlan, shop: Shop): string {
+  const { choice, pieces } = layer;
+  if (!choice || !pieces) return 'No tape in stock works here; see the Tape station.';
+  const say = (mm: number) => formatLength(Math.ceil(mm), shop.lengths);
+  const dull = choice.dull > 0 ? ` Press it on clean cloth ${choice.dull === 1 ? 'once' : `${choice.dull} times`} first.` : '';
+  return `${choice.tape.name}: ${pieces.pieces === 1 ? 'one piece' : `${pieces.pieces} pieces`} of ${say(pieces.width)} × ${say(pieces.height)}, used ${pieces.usesEach === 1 ? 'once' : `up to ${pieces.usesEach} times`} each.${dull} Burnish both sides; peel the liner away flat.`;
+}
+
+/** The steps of a job from what its earlier stations found. */
+export function planRecipe(
+  job: Job,
+  marks: readonly MarkPlan[],
+  layers: readonly LayerPlan[],
+  layouts: readonly FilmLayout[],
+  shop: Shop,
+): { recipe: Recipe; inputs: RecipeLayer[] } {
+  const perFilm = (film: Id) => layers.filter((layer) => layer.film.id === film).length;
+  const inputs = layers.map((layer): RecipeLayer => {
+    const plan = marks.find((m) => m.mark.id === layer.mark)!;
+    const layout = layouts.find((l) => l.film.id === layer.film.id)!;
+    const region = plan.fitted.layers.find((l) => l.film === layer.film.id)!.region;
+    return {
+      mark: plan.mark,
+      film: layer.film,
+      width: layer.width,
+      height: layer.height,
+      area: regionArea(region) * (plan.copies.length + 1),
+      foot: plan.fitted.box.minY,
+      cutMinutes: layout.minutes / perFilm(layer.film.id),
+      taken: layout.taken / perFilm(layer.film.id),
+      weedMinutes: layer.weeding.minutes,
+      weedText: weedWords(plan.mark, layer.weeding),
+      tapeText: tapeWords(layer, shop),
+      tapePieces: layer.pieces?.pieces ?? 0,
+      perPiece: plan.copies.length + 1,
+    };
+  });
+  return {
+    recipe: recipeFor({ job, layers: inputs, climate: shop.climate, paints: shop.paints, lengths: shop.lengths }),
+    inputs,
+  };
+}
