@@ -10,6 +10,7 @@ const rooms = [
   'cut',
   'tape',
   'finish',
+  'techniques',
   'schedule',
   'cost',
   'logbook',

@@ -21,6 +21,11 @@ export default tseslint.config(
           message: 'A skipped test is a defect.',
         },
         {
+          selector:
+            "BinaryExpression[operator=/^[!=]==$/]:matches([left.property.name='technique'], [left.name='technique'], [right.property.name='technique'], [right.name='technique'])",
+          message: 'Nobody asks which technique it is: what is needed of it is read in its row of TECHNIQUES, or done in its file.',
+        },
+        {
           selector: "CallExpression[callee.property.name='stage'][arguments.2.type!='Identifier']",
           message: 'A stage sees nothing but its input: its function is declared by itself, and handed in by name.',
         },

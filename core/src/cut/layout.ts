@@ -15,7 +15,7 @@ import {
   type Region,
   type Transform,
 } from '../geometry';
-import { LAYOUT } from '../facts';
+import { LAYOUT, TECHNIQUES } from '../facts';
 import type { Film, Id, JobId, Machine, Mark } from '../job';
 import { packBoxes } from './nest/packBoxes';
 
@@ -63,7 +63,8 @@ export interface FilmLayout {
 }
 
 /** Whether the cut is mirrored: what is seen through the piece is put on its back. */
-export const cutMirrored = (mark: Pick<Mark, 'seenThrough'>): boolean => mark.seenThrough;
+export const cutMirrored = (mark: Pick<Mark, 'technique' | 'seenThrough'>): boolean =>
+  TECHNIQUES[mark.technique].mirrored === 'always' || mark.seenThrough;
 
 /**
  * The outline that the knife follows for a mark's layer.
@@ -72,7 +73,8 @@ export const cutMirrored = (mark: Pick<Mark, 'seenThrough'>): boolean => mark.se
  * @returns mirrored when seen through; a stencil gets its border of film
  */
 export function cutOutline(region: Region, mark: Pick<Mark, 'technique' | 'seenThrough'>): Region {
-  const framed = mark.technique === 'stencil' ? [...boxRegion(growBox(boxOf(region), LAYOUT.stencilBorder)), ...region] : region;
+  const { border } = TECHNIQUES[mark.technique];
+  const framed = border > 0 ? [...boxRegion(growBox(boxOf(region), border)), ...region] : region;
   return cutMirrored(mark) ? applyToRegion(mirrorAt(0), framed) : framed;
 }
 

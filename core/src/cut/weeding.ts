@@ -1,10 +1,10 @@
-import { FILM_KINDS, WEEDING, type FilmKindId, type TechniqueId } from '../facts';
+import { FILM_KINDS, TECHNIQUES, WEEDING, type FilmKindId, type Technique, type TechniqueId } from '../facts';
 import type { CutPieces } from '../artwork';
 
 /** What is pulled off one mark, and how long that takes. */
 export interface Weeding {
   /** What comes off the liner. */
-  readonly off: 'surround and counters' | 'openings';
+  readonly off: Technique['off'];
   readonly wastePieces: number;
   readonly smallPieces: number;
   /** For one mark. */
@@ -27,11 +27,12 @@ export function smallness(area: number): number {
  * @param days since it was cut; adhesive flows back into the cuts
  */
 export function weedingOf(pieces: CutPieces, edge: number, kind: FilmKindId, technique: TechniqueId, days = 0): Weeding {
-  const waste = technique === 'decal' ? [...pieces.counters.map((c) => c.area), Infinity] : pieces.shapes.map((s) => s.area);
+  const { kept, off } = TECHNIQUES[technique];
+  const waste = kept === 'shapes' ? [...pieces.counters.map((c) => c.area), Infinity] : pieces.shapes.map((s) => s.area);
   const small = waste.reduce((sum, area) => sum + smallness(area), 0);
   const plain = WEEDING.start + WEEDING.piece * waste.length + WEEDING.small * small + (WEEDING.metreOfEdge * edge) / 1000;
   return {
-    off: technique === 'decal' ? 'surround and counters' : 'openings',
+    off,
     wastePieces: waste.length,
     smallPieces: waste.filter((area) => area < WEEDING.smallFrom).length,
     minutes: plain * FILM_KINDS[kind].weeding.typical * (1 + WEEDING.staleADay * Math.min(days, WEEDING.staleDays)),

@@ -57,7 +57,7 @@ export const WEEDING = {
 export const KNIFE = { overcut: 0.3, step: 0.025 } as const;
 
 /** Laying out film, mm. */
-export const LAYOUT = { gap: 3, holdDown: 10, stencilBorder: 15, maskingBorder: 25 } as const;
+export const LAYOUT = { gap: 3, holdDown: 10, maskingBorder: 25 } as const;
 
 /** Stencil paint. */
 export const PAINT = { spreadDabbed: 6, loss: 0.4, leastMl: 2 } as const;

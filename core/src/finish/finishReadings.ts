@@ -1,19 +1,10 @@
-import { COATS, GROUNDS } from '../facts';
+import { GROUNDS } from '../facts';
 import { formatTemperature, type TemperatureSystem } from '../units';
-import { setAt, type Climate, type Job, type Paint, type Reading } from '../job';
+import type { Climate, Job, Reading } from '../job';
 import { dryingFactor } from './drying';
-import type { RecipeLayer } from './recipeInput';
-import { paintNeeded } from './stencil';
 
-/** What preparing, painting and curing tell: the room, the recipe, and the paint. */
-export function finishReadings(
-  job: Job,
-  layers: readonly RecipeLayer[],
-  climate: Climate,
-  paints: readonly Paint[],
-  unknownGround: boolean,
-  system: TemperatureSystem,
-): Reading[] {
+/** What preparing and curing tell: the room, and the recipe. */
+export function finishReadings(job: Job, climate: Climate, unknownGround: boolean, system: TemperatureSystem): Reading[] {
   const water = dryingFactor('water', climate);
   const other = dryingFactor('solvent', climate);
   const out = water.outOfRange || other.outOfRange;
@@ -43,42 +34,6 @@ export function finishReadings(
       cures: [],
       advice: 'Ask the maker of the piece, and try it on a hidden spot.',
     });
-  }
-  for (const mark of job.marks.filter((m) => m.technique === 'stencil')) {
-    const paint = paints.find((p) => p.id === mark.paint);
-    const area = layers.filter((layer) => layer.mark.id === mark.id).reduce((sum, layer) => sum + layer.area, 0);
-    const needs = paintNeeded(area, mark.coats, job.count);
-    const base = {
-      id: `paint:${mark.id}`,
-      station: 'paint' as const,
-      title: `Paint for ${mark.name}`,
-      limit: `${Math.ceil(needs)} ml for ${mark.coats === 1 ? 'one coat' : `${mark.coats} coats`}`,
-    };
-    const others = paints
-      .filter((p) => p.id !== mark.paint && p.volume >= needs && (p.coat === 'acrylic' || p.coat === 'chalkPaint'))
-      .slice(0, 2);
-    const cures = others.map((p) => ({
-      label: `${p.name} — ${Math.floor(p.volume)} ml left`,
-      patch: setAt(['marks', mark.id, 'paint'], p.id),
-    }));
-    if (!paint) readings.push({ ...base, verdict: 'stop', value: 'none chosen', why: 'A stencil needs a paint.', cures });
-    else if (paint.volume < needs)
-      readings.push({
-        ...base,
-        verdict: 'watch',
-        value: `${Math.floor(paint.volume)} ml left`,
-        why: `${paint.name} runs short.`,
-        cures,
-        advice: `Buy ${paint.name}.`,
-      });
-    else
-      readings.push({
-        ...base,
-        verdict: 'fine',
-        value: `${Math.floor(paint.volume)} ml left`,
-        why: `${COATS[paint.coat].name}, dabbed.`,
-        cures: [],
-      });
   }
   return readings;
 }

@@ -1,6 +1,9 @@
+export * from './cleaning';
 export * from './drying';
+export * from './filmSteps';
 export * from './finishReadings';
-export * from './recipe';
+export * from './groundSteps';
+export * from './paint';
+export * from './recipeDraft';
 export type { RecipeInput, RecipeLayer } from './recipeInput';
-export * from './stencil';
 export * from './workStep';

@@ -5,6 +5,7 @@ export * from './shapeMark';
 export * from './turnMark';
 export * from './fitReadings';
 export * from './handySize';
+export * from './makeAs';
 export * from './inspectMark';
 export * from './largestFit';
 export type { FitContext, Tried } from './readings/context';

@@ -1,6 +1,6 @@
 import { cutPieces, type CutPieces, type Layer } from '../artwork';
 import { boxAround, boxOf, boxRegion, difference, edgeLength, growBox, thickness, type Region, type Thickness } from '../geometry';
-import { FILM_KINDS } from '../facts';
+import { FILM_KINDS, TECHNIQUES } from '../facts';
 import type { Film, Mark } from '../job';
 
 /** What one layer of a mark is like to cut, around the mark's own middle. */
@@ -13,9 +13,9 @@ export interface LayerInspection {
   readonly edge: number;
 }
 
-/** The film of a layer that is kept: the shapes of a decal, what lies around and between them for a stencil. */
+/** The film of a layer that is kept: its shapes, or what lies around and between them. */
 export function keptFilm(region: Region, mark: Pick<Mark, 'technique'>): Region {
-  if (mark.technique === 'decal') return region;
+  if (TECHNIQUES[mark.technique].kept === 'shapes') return region;
   return difference(boxRegion(growBox(boxAround([boxOf(region)]), 15)), region);
 }
 

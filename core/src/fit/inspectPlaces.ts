@@ -1,4 +1,4 @@
-import { FILM_KINDS, LIMITS } from '../facts';
+import { FILM_KINDS, LIMITS, TECHNIQUES } from '../facts';
 import { boxOf, partArea, pointInRing, signedArea, thinPlaces, type Point, type Region } from '../geometry';
 import type { Film, Mark } from '../job';
 import type { Layer } from '../artwork';
@@ -43,8 +43,8 @@ export function inspectPlaces(
     const film = films.find((f) => f.id === id);
     return film && region.length > 0 ? [{ region, limit: FILM_KINDS[film.kind].leastStroke.typical }] : [];
   });
-  const decal = mark.technique === 'decal';
-  const [least, open] = decal ? [LIMITS.smallPart, LIMITS.smallCounter] : [LIMITS.smallCounter, LIMITS.smallPart];
+  const shapes = TECHNIQUES[mark.technique].kept === 'shapes';
+  const [least, open] = shapes ? [LIMITS.smallPart, LIMITS.smallCounter] : [LIMITS.smallCounter, LIMITS.smallPart];
   const parts = known.flatMap(({ region }) => region);
   const holes = parts.flatMap((part) => part.holes);
   const islands = known.reduce(
@@ -61,7 +61,7 @@ export function inspectPlaces(
     islands,
     shapes: parts.length,
     counters: holes.length,
-    waste: decal ? holes.length + known.length : parts.length,
+    waste: shapes ? holes.length + known.length : parts.length,
     overlaps,
   };
 }

@@ -1,5 +1,5 @@
 import { findGlyph, unknownColumns, withoutColumns, type Faces } from '../artwork';
-import { FILM_KINDS } from '../facts';
+import { FILM_KINDS, TECHNIQUES } from '../facts';
 import { removeAt, setAt, type Job, type Reading, type Shop } from '../job';
 import type { FittingWork } from './planMark';
 
@@ -90,12 +90,12 @@ export function drawReadings(work: FittingWork, job: Job, shop: Shop, faces: Fac
     });
   }
   readings.push(...columnReading(work, job, label), ...joinReading(work, label), ...termsReading(work, job, shop, label));
-  const unsuited = work.plan.inspections.filter(({ film }) => FILM_KINDS[film.kind].stays !== (mark.technique === 'decal'));
-  if (unsuited.length > 0 && !(mark.technique === 'decal' && job.piece.use.dryShort)) {
+  const { filmStays: stays, usualFilm } = TECHNIQUES[mark.technique];
+  const unsuited = work.plan.inspections.filter(({ film }) => FILM_KINDS[film.kind].stays !== stays);
+  if (unsuited.length > 0 && !(stays && job.piece.use.dryShort)) {
     const film = unsuited[0]!.film;
-    const stays = mark.technique === 'decal';
     const better =
-      shop.films.find((f) => FILM_KINDS[f.kind].stays === stays && f.kind !== 'bargain' && (stays || f.kind === 'stencil')) ??
+      shop.films.find((f) => FILM_KINDS[f.kind].stays === stays && f.kind !== 'bargain' && (stays || f.kind === usualFilm)) ??
       shop.films.find((f) => FILM_KINDS[f.kind].stays === stays);
     const onlyOne = work.plan.inspections.length === 1 && Object.keys(mark.colourFilms).length === 0;
     readings.push({

@@ -1,5 +1,6 @@
 import type { Layer } from '../artwork';
 import { applyToRegion, boxAround, boxCentre, boxOf, pointInRing, translation, type Part, type Point, type Region } from '../geometry';
+import { TECHNIQUES } from '../facts';
 import type { LayerInspection } from '../fit';
 import { cutOutline, layoutFilm, type CutPart, type FilmLayout } from '../cut';
 import type { Film, Id, Job, JobId, Machine, Mark } from '../job';
@@ -110,7 +111,7 @@ function everyPart(job: Job, marks: readonly MarkPlan[], memo: Memo): FilmPart[]
             inspections: v.inspections,
             copies: perPiece,
           }));
-    if (mark.lift === 'apart' && variants.length === 0 && mark.technique === 'decal')
+    if (mark.lift === 'apart' && variants.length === 0 && TECHNIQUES[mark.technique].mayLieApart)
       return apartParts(job.id, mark, cutFlat, inspections, job.count * perPiece, memo);
     return cuts.flatMap(({ id, name, flat, inspections: inspected, copies }) =>
       togetherParts(job.id, mark, flat, inspected, copies, memo, { id, name }),

@@ -1,4 +1,4 @@
-import { FILM_KINDS } from '../facts';
+import { FILM_KINDS, TECHNIQUES } from '../facts';
 import { contrastOf } from '../fit';
 import { setAt, type Film, type Id, type Job, type Mark, type Patch, type Reading, type Shop } from '../job';
 import type { FittingWork } from './planMark';
@@ -19,7 +19,7 @@ const insteadOf = (mark: Mark, from: Id, to: Id): Patch => [
 export function filmReadings({ plan, shaped }: FittingWork, job: Job, shop: Shop): Reading[] {
   const { mark, behind } = plan;
   const gone = [...new Set(shaped.map((layer) => layer.film))].filter((id) => !shop.films.some((film) => film.id === id));
-  const suits = (film: Film) => FILM_KINDS[film.kind].stays === (mark.technique === 'decal');
+  const suits = (film: Film) => FILM_KINDS[film.kind].stays === TECHNIQUES[mark.technique].filmStays;
   const offered = shop.films
     .toSorted(
       (a, b) =>

@@ -4,6 +4,7 @@ import { cutReadings, type FilmLayout } from '../cut';
 import { finishReadings, type Recipe, type RecipeLayer } from '../finish';
 import { guarded, withSight, type Id, type Job, type Reading, type Shop } from '../job';
 import { scheduleReadings, type JobSchedule } from '../schedule';
+import { techniqueReadings } from '../techniques';
 import { asIs } from './asIs';
 import { drawReadings } from './drawReadings';
 import type { FilmWork } from './film';
@@ -75,9 +76,8 @@ export function jobReadings({ job, works, film, inputs, recipe, schedule }: Read
       );
     }),
     ...tapeReadings(job, marks, shop),
-    ...guarded('cure', 'finish', job.id, 'Drying and paint', () =>
-      finishReadings(job, inputs, climate, paints, recipe.unknownGround, temperatures),
-    ),
+    ...guarded('cure', 'finish', job.id, 'Drying and paint', () => finishReadings(job, climate, recipe.unknownGround, temperatures)),
+    ...guarded('paint', 'technique', job.id, 'How the marks are made', () => techniqueReadings(job, inputs, { paints })),
     ...(inputs.length > 0
       ? guarded('cure', 'date', job.id, 'The date', () => scheduleReadings(job, schedule, shop.hours.zone, hours))
       : []),

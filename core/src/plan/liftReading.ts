@@ -1,5 +1,5 @@
 import type { CutPart } from '../cut';
-import { HANDS_ON } from '../facts';
+import { HANDS_ON, TECHNIQUES } from '../facts';
 import type { Film, Job, Machine, Mark, Reading, Shop } from '../job';
 import { formatDuration, formatLength, type LengthSystem } from '../units';
 import { apartParts, layoutStage, togetherParts, type FilmPart } from './film';
@@ -28,7 +28,7 @@ interface LiftInput {
  */
 export function liftReading(job: Job, plan: MarkPlan, shop: Pick<Shop, 'machines' | 'lengths'>, memo: Memo): Reading | undefined {
   const { mark, cutFlat: flat, inspections, perPiece, variants } = plan;
-  if (mark.technique !== 'decal' || variants.length > 0 || flat.length === 0) return undefined;
+  if (!TECHNIQUES[mark.technique].mayLieApart || variants.length > 0 || flat.length === 0) return undefined;
   const copies = job.count * perPiece;
   const apart = apartParts(job.id, mark, flat, inspections, copies, memo);
   if (apart.length < 2 * inspections.length || apart.length > 40 || apart.length * copies > MOST_BOXES) return undefined;

@@ -1,7 +1,7 @@
 import { columnsIn, fillIn, isPersonal, type DrawnMark, type Faces, type Layer } from '../artwork';
 import type { Usable } from '../blanks';
 import { boxRegion, intersection, regionArea, type Box, type Point, type Region } from '../geometry';
-import { GROUNDS } from '../facts';
+import { GROUNDS, TECHNIQUES } from '../facts';
 import type { Artwork, Id, Job, Mark, PieceList, Shop, Zone } from '../job';
 import { contrastOf, scatteredCopies, type FittedMark, type LayerInspection, type ScatteredCopies, type Sizing } from '../fit';
 import type { Memo } from './memo';
@@ -197,10 +197,9 @@ function placesOf({ drawn, sizing, fitted }: Fitting, { edits }: Mark, memo: Mem
 /** The colour of a zone that a mark stands out from least: of a patterned place the worst counts. */
 function worstGround(mark: Mark, zone: Zone, job: Job, shop: Shop): string {
   const colours = zone.colours?.length ? zone.colours : [job.piece.colour];
-  const seen =
-    mark.technique === 'stencil'
-      ? shop.paints.find((p) => p.id === mark.paint)?.colour
-      : shop.films.find((f) => f.id === mark.film)?.colour;
+  const seen = TECHNIQUES[mark.technique].painted
+    ? shop.paints.find((p) => p.id === mark.paint)?.colour
+    : shop.films.find((f) => f.id === mark.film)?.colour;
   return seen ? colours.reduce((a, b) => (contrastOf(seen, b).ratio < contrastOf(seen, a).ratio ? b : a)) : colours[0]!;
 }
 
@@ -219,7 +218,9 @@ function seenAgainst(works: readonly FittingWork[], shop: Shop, memo: Memo): Fit
   return works.map((work, i) => {
     const { mark, fitted } = work.plan;
     if (fitted.layers.length === 0) return work;
-    const cover = works.filter((other, j) => j !== i && other.plan.mark.technique === 'decal' && (mark.seenThrough ? j > i : j < i));
+    const cover = works.filter(
+      (other, j) => j !== i && TECHNIQUES[other.plan.mark.technique].stays === 'film' && (mark.seenThrough ? j > i : j < i),
+    );
     for (const other of mark.seenThrough ? cover : cover.toReversed()) {
       for (const layer of other.plan.fitted.layers) {
         const film = shop.films.find((f) => f.id === layer.film);

@@ -15,7 +15,8 @@ import {
 import { TECHNIQUES } from '../facts';
 import { formatLength } from '../units';
 import { guarded, type Film, type Id, type Job, type Mark, type Reading, type Shop } from '../job';
-import { recipeFor, type Recipe, type RecipeLayer } from '../finish';
+import type { Recipe, RecipeLayer } from '../finish';
+import { recipeFor } from '../techniques';
 import type { MarkPlan } from './planMark';
 
 /** One layer through weeding and tape. */
@@ -78,7 +79,7 @@ const timesPiece = (weeding: Weeding, times: number): Weeding => ({
 });
 
 const weedWords = (mark: Mark, weeding: Weeding): string =>
-  `${TECHNIQUES[mark.technique].says} ${weeding.wastePieces} pieces come off a piece${weeding.smallPieces > 0 ? `, ${weeding.smallPieces} of them small` : ''}. ${weeding.onCarrier ? 'Leave the liner on the carrier while you weed.' : 'Count the counters when you are done.'}`;
+  `${TECHNIQUES[mark.technique].words.weeding} ${weeding.wastePieces} pieces come off a piece${weeding.smallPieces > 0 ? `, ${weeding.smallPieces} of them small` : ''}. ${weeding.onCarrier ? 'Leave the liner on the carrier while you weed.' : 'Count the counters when you are done.'}`;
 
 function tapeWords(layer: LayerPlan, shop: Shop): string {
   const { choice, pieces } = layer;

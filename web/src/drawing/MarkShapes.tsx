@@ -1,4 +1,5 @@
 import { memo } from 'react';
+import { TECHNIQUES } from '@kolleta/core/facts';
 import type { MarkPlan } from '@kolleta/core/plan';
 import type { Shop } from '@kolleta/core/job';
 import { regionPath } from './regionPath';
@@ -6,7 +7,7 @@ import { InMm } from './Scaled';
 
 /** The colour in which a layer of a mark is seen: its film, or the paint of a stencil. */
 export function layerColour(plan: MarkPlan, film: string, shop: Shop): string {
-  if (plan.mark.technique === 'stencil') return shop.paints.find((p) => p.id === plan.mark.paint)?.colour ?? '#888888';
+  if (TECHNIQUES[plan.mark.technique].painted) return shop.paints.find((p) => p.id === plan.mark.paint)?.colour ?? '#888888';
   return shop.films.find((f) => f.id === film)?.colour ?? '#888888';
 }
 

@@ -4,6 +4,7 @@ import { setAt, type Cure } from '../../job';
 import { formatLength } from '../../units';
 import { reshapes } from '../../artwork';
 import { boxAround, boxHeight, boxOf, boxWidth } from '../../geometry';
+import { makeAs } from '../makeAs';
 import { hullShapes } from '../shapeMark';
 import { markLabel, type FitContext, type FitReading } from './context';
 
@@ -31,18 +32,11 @@ function smaller({ mark, fitted, shop, drawn }: FitContext, reach: number): Cure
   return [{ label, patch: setAt(['marks', mark.id, 'size'], { mode: 'width', width }) }];
 }
 
-function toStencil({ mark, shop }: FitContext): Cure[] {
-  const film = shop.films.find((f) => f.kind === 'stencil');
-  const paint = mark.paint ?? shop.paints.find((p) => p.coat === 'acrylic')?.id;
-  if (!film || !paint) return [];
-  const set = (field: string, value: unknown) => setAt(['marks', mark.id, field], value);
-  return [
-    {
-      label: `Make it a ${TECHNIQUES.stencil.name}`,
-      patch: [...set('technique', 'stencil'), ...set('film', film.id), ...set('paint', paint), ...set('colourFilms', {})],
-    },
-  ];
-}
+/** A stencil, whose film only has to lie tight while it is painted. */
+const asStencil = ({ mark, shop, behind }: FitContext): Cure[] => {
+  const patch = makeAs('stencil', mark, shop, behind.colour);
+  return patch ? [{ label: `Make it a ${TECHNIQUES.stencil.name}`, patch }] : [];
+};
 
 const bellyOf = ({ piece, drawn }: FitContext): Bulb | undefined =>
   piece.shape.kind === 'bulb' && drawn.layers.length > 0 ? piece.shape : undefined;
@@ -53,8 +47,8 @@ export const bulbReading: FitReading = (context) => {
   const bulb = bellyOf(context);
   if (!bulb) return undefined;
   const excess = bulbExcess(bulb, Math.hypot(fitted.width, fitted.height) / 2);
-  const stencil = mark.technique === 'stencil';
-  const limit = stencil ? BULB.cast : BULB.calendered;
+  const { follows, filmStays, words } = TECHNIQUES[mark.technique];
+  const limit = BULB[follows];
   const base = {
     id: `bulb:${mark.id}`,
     station: 'fit' as const,
@@ -66,9 +60,9 @@ export const bulbReading: FitReading = (context) => {
     return { ...base, verdict: 'fine', why: 'The film follows the curve when it is pressed down from the middle.', cures: [] };
   return {
     ...base,
-    verdict: stencil ? 'watch' : 'stop',
-    why: stencil ? 'Even a stencil would fold at its openings.' : 'Flat film would wrinkle at its edge.',
-    cures: [...smaller(context, bulbReach(bulb, limit)), ...(stencil || excess > BULB.cast ? [] : toStencil(context))],
+    verdict: filmStays ? 'stop' : 'watch',
+    why: words.folds,
+    cures: [...smaller(context, bulbReach(bulb, limit)), ...(follows === 'cast' || excess > BULB.cast ? [] : asStencil(context))],
     advice: 'Or part it into several smaller marks, each with a middle of its own.',
   };
 };

@@ -1,12 +1,14 @@
-import { FILM_KINDS } from '../../facts';
+import { FILM_KINDS, TECHNIQUES } from '../../facts';
 import { formatLength } from '../../units';
 import { setAt, type Cure, type Mark } from '../../job';
 import { contrastOf } from '../contrast';
+import { isMarkPaint } from '../makeAs';
 import { markLabel, type FitContext, type FitReading } from './context';
 
 /** What is seen of a mark: its films, or the paint of a stencil. */
 function seenColours({ mark, inspections, shop }: FitContext): { colour: string; name: string; film?: string }[] {
-  if (mark.technique === 'stencil') return shop.paints.filter((p) => p.id === mark.paint).map(({ colour, name }) => ({ colour, name }));
+  if (TECHNIQUES[mark.technique].painted)
+    return shop.paints.filter((p) => p.id === mark.paint).map(({ colour, name }) => ({ colour, name }));
   return inspections.map(({ film }) => ({ colour: film.colour, name: film.name, film: film.id }));
 }
 
@@ -25,9 +27,9 @@ const leftOf = ({ filmLeft }: FitContext, film: string): number => filmLeft[film
 function cures(context: FitContext, worst: { name: string; film?: string }): Cure[] {
   const { mark, shop, behind } = context;
   const subtle: Cure = { label: 'Subtle on purpose', patch: setAt(['marks', mark.id, 'subtle'], true) };
-  if (mark.technique === 'stencil') {
+  if (TECHNIQUES[mark.technique].painted) {
     const paints = shop.paints
-      .filter((p) => p.id !== mark.paint && (p.coat === 'acrylic' || p.coat === 'chalkPaint'))
+      .filter((p) => p.id !== mark.paint && isMarkPaint(p))
       .map((paint) => ({ paint, contrast: contrastOf(paint.colour, behind.colour) }));
     const best = paints
       .filter((p) => p.contrast.verdict === 'fine')
@@ -80,7 +82,7 @@ export const contrastReading: FitReading = (context) => {
   const { mark, behind } = context;
   const seen = seenColours(context);
   // letters on a backing are seen against the backing; it only has to show them
-  const back = mark.technique === 'decal' ? mark.edits.find((edit) => edit.kind === 'backing') : undefined;
+  const back = TECHNIQUES[mark.technique].stays === 'film' ? mark.edits.find((edit) => edit.kind === 'backing') : undefined;
   const ground = back && seen.find((one) => one.film === back.film);
   const judged = (ground ? seen.filter((one) => one !== ground) : seen).map((one) => ({
     ...one,

@@ -1,10 +1,10 @@
-import { LIMITS } from '../../facts';
+import { LIMITS, TECHNIQUES, type TechniqueId } from '../../facts';
 import { removeAt, setAt, type Cure } from '../../job';
 import { markLabel, ofRow, worstRow, type FitContext, type FitReading } from './context';
 
 /** Limits of what is kept and of what must come out, for a technique. */
-const limitsFor = (technique: 'decal' | 'stencil') =>
-  technique === 'decal'
+const limitsFor = (technique: TechniqueId) =>
+  TECHNIQUES[technique].kept === 'shapes'
     ? { shape: LIMITS.smallPart, counter: LIMITS.smallCounter }
     : { shape: LIMITS.smallCounter, counter: LIMITS.smallPart };
 
@@ -30,7 +30,7 @@ export const smallReading: FitReading = (all) => {
   const smallest = Math.min(
     ...inspections.flatMap((i) => [...i.pieces.shapes.slice(0, 1), ...i.pieces.counters.slice(0, 1)].map((piece) => piece.area)),
   );
-  const [shape, counter] = mark.technique === 'decal' ? ['part', 'counter'] : ['opening', 'island'];
+  const { shape, counter, small } = TECHNIQUES[mark.technique].words;
   const base = {
     id: `small:${mark.id}`,
     station: 'fit' as const,
@@ -67,20 +67,17 @@ export const smallReading: FitReading = (all) => {
   const everything = inspections.every((i) => i.pieces.shapes.every((piece) => piece.area < limit.shape));
   if (!everything)
     cures.push({
-      label: [
-        shapes.length ? `Drop ${count(shapes.length, shape!)}` : '',
-        counters.length ? `fill ${count(counters.length, counter!)}` : '',
-      ]
+      label: [shapes.length ? `Drop ${count(shapes.length, shape)}` : '', counters.length ? `fill ${count(counters.length, counter)}` : '']
         .filter(Boolean)
         .join(', ')
         .replace(/^f/, 'F'),
       patch: drop,
     });
-  const lost = [count(shapes.length, shape!), count(counters.length, counter!)].filter(Boolean).join(' and ');
+  const lost = [count(shapes.length, shape), count(counters.length, counter)].filter(Boolean).join(' and ');
   return {
     ...base,
     verdict: 'watch',
-    why: `${ofRow(context)}${lost} so small that ${mark.technique === 'decal' ? 'they go with the waste or stay shut' : 'they are lost under the sponge'}. Cut the smallest twice, or let them go.`,
+    why: `${ofRow(context)}${lost} so small that ${small}. Cut the smallest twice, or let them go.`,
     cures,
     advice: everything ? 'Make the mark larger, or say less.' : undefined,
     places: (context === all ? [...shapes, ...counters] : [])

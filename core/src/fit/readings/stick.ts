@@ -1,7 +1,7 @@
-import { CONTACTS, FILM_KINDS, GROUNDS, STICK, type Contact, type GroundId } from '../../facts';
+import { CONTACTS, GROUNDS, STICK, TECHNIQUES, type Contact, type GroundId } from '../../facts';
 import { formatTemperature } from '../../units';
 import { setAt, type Cure, type Reading, type Verdict } from '../../job';
-import { contrastOf } from '../contrast';
+import { makeAs } from '../makeAs';
 import { markLabel, type FitContext, type FitReading } from './context';
 
 /** Whether film that has to stay holds: by the ground's energy, mN/m, and by the share of it that film touches. */
@@ -29,22 +29,10 @@ export function blankForFilm(ground: GroundId, contact: Contact): { verdict: Ver
   };
 }
 
-/** A painted stencil in place of a decal, when the shop has what it needs. */
+/** A painted stencil in place of film that has to stay, when the shop has what it needs: in the paint that stands out most. */
 function asStencil({ mark, shop, behind }: FitContext): Cure | undefined {
-  const film = shop.films.find((f) => f.kind === 'stencil') ?? shop.films.find((f) => !FILM_KINDS[f.kind].stays);
-  const paint = shop.paints
-    .filter((p) => p.coat === 'acrylic' || p.coat === 'chalkPaint')
-    .toSorted((a, b) => contrastOf(b.colour, behind.colour).ratio - contrastOf(a.colour, behind.colour).ratio)[0];
-  if (!film || !paint) return undefined;
-  return {
-    label: 'Paint it through a stencil',
-    patch: [
-      ...setAt(['marks', mark.id, 'technique'], 'stencil'),
-      ...setAt(['marks', mark.id, 'film'], film.id),
-      ...setAt(['marks', mark.id, 'colourFilms'], {}),
-      ...setAt(['marks', mark.id, 'paint'], paint.id),
-    ],
-  };
+  const patch = makeAs('stencil', { id: mark.id }, shop, behind.colour);
+  return patch ? { label: 'Paint it through a stencil', patch } : undefined;
 }
 
 /** Wax and oil keep film off whatever it lies on. */
@@ -93,7 +81,7 @@ export const stickReading: FitReading = (context): Reading | undefined => {
     limit: `${STICK.energyFine} mN/m, contact ${STICK.contactFine}`,
   };
   const share = contact.share.typical;
-  if (mark.technique === 'stencil') {
+  if (!TECHNIQUES[mark.technique].filmStays) {
     const weak = energy < STICK.energyWatch || share < STICK.contactWatch;
     return {
       ...base,

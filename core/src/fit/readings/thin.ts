@@ -1,4 +1,5 @@
 import { thickenedBy } from '../../artwork';
+import { TECHNIQUES } from '../../facts';
 import { removeAt, setAt, type Mark, type Patch } from '../../job';
 import { formatLength } from '../../units';
 import { markLabel, needed, ofRow, worstRow, type FitContext, type FitReading } from './context';
@@ -30,7 +31,7 @@ export const thinReading: FitReading = (all) => {
     title: `Thin parts${markLabel(context)}`,
     limit: `${say(worst.limit)} for ${worst.film.name}`,
   };
-  const what = mark.technique === 'decal' ? 'stroke' : 'strip of film between openings';
+  const { stroke: what, thin, stouten } = TECHNIQUES[mark.technique].words;
   if (least >= worst.limit) {
     return {
       ...base,
@@ -49,8 +50,7 @@ export const thinReading: FitReading = (all) => {
     });
   if (by !== undefined) {
     const change = Math.abs(by - thickenedBy(mark.edits));
-    const label = mark.technique === 'decal' ? `Thicken by ${say(change)} a side` : `Slim the openings by ${say(change)} a side`;
-    cures.push({ label, patch: thicken(mark, by) });
+    cures.push({ label: `${stouten} by ${say(change)} a side`, patch: thicken(mark, by) });
   }
   const { copies } = worst;
   const count = worst.strokes.places.filter((place) => place.width < worst.limit).length * copies;
@@ -58,7 +58,7 @@ export const thinReading: FitReading = (all) => {
     ...base,
     verdict: least < worst.limit * 0.5 ? 'stop' : 'watch',
     value: say(least),
-    why: `${ofRow(context)}${count === 1 ? `One ${what} is` : `${count >= 24 ? 'Two dozen or more' : count} places of ${what} are`} thinner than this film keeps; ${mark.technique === 'decal' ? 'they lift with the waste' : 'they tear or shift when the paint is dabbed'}.`,
+    why: `${ofRow(context)}${count === 1 ? `One ${what} is` : `${count >= 24 ? 'Two dozen or more' : count} places of ${what} are`} thinner than this film keeps; ${thin}.`,
     cures,
     advice: cures.length === 0 ? 'Choose a stouter face, fewer words, or a larger place.' : undefined,
     // places are shown on the mark that is drawn; a row's own, and those of copies, are seen in Draw where it is inspected

@@ -1,5 +1,6 @@
 import { reshapes, thickenedBy, type DrawnMark } from '../../artwork';
 import type { Usable } from '../../blanks';
+import { TECHNIQUES } from '../../facts';
 import type { Point } from '../../geometry';
 import type { Edit, Film, Mark } from '../../job';
 import { sizeMark, type Sized } from '../fitMark';
@@ -60,7 +61,7 @@ function keepsStrokes({ drawn, outline, usable, films }: ThinRemediesInput, mark
 /** The least change of thickness that keeps every stroke, mm per side; a stencil is slimmed, so that the film between grows. */
 function thickenBy(input: ThinRemediesInput): number | undefined {
   const { drawn, outline, mark, usable, scale, least, limit } = input;
-  const sign = mark.technique === 'decal' ? 1 : -1;
+  const sign = TECHNIQUES[mark.technique].thickening === 'stouter' ? 1 : -1;
   const now = thickenedBy(mark.edits);
   const bare = least - 2 * sign * now;
   // what the mark loses in size to its thickening is known without drawing it: only promising changes are looked at

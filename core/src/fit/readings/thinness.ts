@@ -1,4 +1,5 @@
 import type { DrawnMark, Layer } from '../../artwork';
+import { TECHNIQUES } from '../../facts';
 import type { Thickness } from '../../geometry';
 import type { Film, Mark } from '../../job';
 import { inspectMark, strokesOf, type LayerInspection } from '../inspectMark';
@@ -26,10 +27,11 @@ export interface ThinnessInput {
   readonly inspections?: readonly LayerInspection[];
 }
 
-/** One copy of a decal that is repeated or scattered, for the others are as thin; undefined for a mark that is measured whole. */
+/** One copy of a mark of shapes that is repeated or scattered, for the others are as thin; undefined for a mark that is measured whole. */
 function oneCopy({ drawn, scale, mark }: ThinnessInput): { layers: readonly Layer[]; copies: number } | undefined {
   const last = mark.edits.at(-1);
-  if (mark.technique !== 'decal' || !(last?.kind === 'repeat' || (last?.kind === 'scatter' && !last.over))) return undefined;
+  if (TECHNIQUES[mark.technique].kept !== 'shapes' || !(last?.kind === 'repeat' || (last?.kind === 'scatter' && !last.over)))
+    return undefined;
   const copies = last.kind === 'repeat' ? last.across * last.up : last.count;
   return { layers: shapeMark(drawn, scale, { edits: mark.edits.slice(0, -1) }), copies };
 }

@@ -138,7 +138,7 @@ export function CutStation({ job, plan, shop, edit, fix, mark }: StationProps) {
               {marks.some((m) => m.seenThrough) ? 'mirrored: they are seen through the piece' : 'as they are read, not mirrored'}
             </strong>
             {marks.some((m) => m.flip) ? ', flipped as you asked' : ''}.{' '}
-            {[...new Set(marks.map((m) => TECHNIQUES[m.technique].says))].join(' ')}
+            {[...new Set(marks.map((m) => TECHNIQUES[m.technique].words.weeding))].join(' ')}
           </p>
           {held.length > 0 && (
             <div className="mt-1 flex items-start gap-2 text-sm" role="status">

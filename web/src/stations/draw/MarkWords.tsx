@@ -1,6 +1,8 @@
 import { TECHNIQUES, type TechniqueId } from '@kolleta/core/facts';
+import { isMarkPaint, usualFilmFor } from '@kolleta/core/fit';
 import { setAt, type Mark } from '@kolleta/core/job';
 import { Choice, Sentence, Switch, TextWord } from '../../ui/tokens';
+import { PaintChoice } from '../steps/PaintChoice';
 import type { StationProps } from '../job/station';
 
 /** The films that may be chosen; one that was chosen and is not in this workshop is named as such. */
@@ -29,9 +31,8 @@ export function MarkWords({ job, mark, shop, edit }: Pick<StationProps, 'job' | 
           value={mark.technique}
           options={(Object.keys(TECHNIQUES) as TechniqueId[]).map((value) => ({ value, label: TECHNIQUES[value].name }))}
           onChange={(technique) => {
-            const film =
-              technique === 'stencil' ? shop.films.find((f) => f.kind === 'stencil') : shop.films.find((f) => f.kind === 'permanent');
-            const paint = technique === 'stencil' ? shop.paints[0]?.id : undefined;
+            const film = usualFilmFor(technique, shop.films);
+            const paint = TECHNIQUES[technique].painted ? shop.paints.find(isMarkPaint)?.id : undefined;
             edit((saved) => {
               const now = saved.marks.find((m) => m.id === mark.id);
               return [
@@ -50,18 +51,9 @@ export function MarkWords({ job, mark, shop, edit }: Pick<StationProps, 'job' | 
           options={filmOptions}
           onChange={(film) => edit(setAt(['marks', mark.id, 'film'], film), 'Choose the film')}
         />
-        {mark.technique === 'stencil' && (
+        {TECHNIQUES[mark.technique].painted && (
           <>
-            , painted with{' '}
-            <Choice
-              label="Paint"
-              value={mark.paint ?? ''}
-              options={[
-                ...(mark.paint ? [] : [{ value: '', label: 'no paint yet' }]),
-                ...shop.paints.filter((p) => p.coat === 'acrylic' || p.coat === 'chalkPaint').map((p) => ({ value: p.id, label: p.name })),
-              ]}
-              onChange={(paint) => edit(setAt(['marks', mark.id, 'paint'], paint), 'Choose the paint')}
-            />
+            , painted with <PaintChoice mark={mark} label="Paint" shop={shop} edit={edit} />
           </>
         )}
         ,{' '}

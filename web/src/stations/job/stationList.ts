@@ -1,3 +1,4 @@
+import { TECHNIQUES } from '@kolleta/core/facts';
 import { gravest, type Job, type StationId } from '@kolleta/core/job';
 import type { JobPlan } from '@kolleta/core/plan';
 
@@ -17,7 +18,8 @@ export const STATIONS: readonly { id: StationId; name: string }[] = [
 ];
 
 /** The stations of one job: painting only where something is painted. */
-export const stationsOf = (job: Job) => STATIONS.filter(({ id }) => id !== 'paint' || job.marks.some((m) => m.technique === 'stencil'));
+export const stationsOf = (job: Job) =>
+  STATIONS.filter(({ id }) => id !== 'paint' || job.marks.some((m) => TECHNIQUES[m.technique].painted));
 
 /** Whether a station's work is behind: the first three once film is cut, the others once their steps are done. */
 export function isPeeled(id: StationId, plan: JobPlan | undefined): boolean {

@@ -1,5 +1,5 @@
 import { wallBox } from '@kolleta/core/blanks';
-import { COATS, LAYOUT } from '@kolleta/core/facts';
+import { COATS, LAYOUT, TECHNIQUES, WITHSTANDS } from '@kolleta/core/facts';
 import { dryingTimes } from '@kolleta/core/finish';
 import { boxCentre, growBox, type Box } from '@kolleta/core/geometry';
 import { setAt, type PullAt, type StationId } from '@kolleta/core/job';
@@ -15,6 +15,7 @@ import { MmRect } from '../../drawing/MmRect';
 import { WallDrawing } from '../../drawing/WallDrawing';
 import { Choice, CountWord, Sentence } from '../../ui/tokens';
 import { DrawingHead, Readings, StationLayout, type StationProps } from '../job/station';
+import { PaintChoice } from './PaintChoice';
 import { StepCards } from './StepCards';
 
 const WORDS: Record<string, { title: string; text: string }> = {
@@ -35,8 +36,8 @@ function PlaceMarks({ plan, shop, station }: Pick<StationProps, 'plan' | 'shop'>
       {inViewOrder(plan.marks).map((m) => {
         const { box } = m.fitted;
         const [cx] = boxCentre(box);
-        const film = m.mark.technique === 'stencil' ? growBox(box, LAYOUT.stencilBorder) : box;
-        if (station === 'paint' && m.mark.technique !== 'stencil') return null;
+        const film = growBox(box, TECHNIQUES[m.mark.technique].border);
+        if (station === 'paint' && !TECHNIQUES[m.mark.technique].painted) return null;
         return (
           <g key={m.mark.id}>
             {station === 'prepare' && (
@@ -140,7 +141,7 @@ const PULL: readonly { value: PullAt; label: string }[] = [
 export function StepsStation({ job, plan, shop, edit, fix, mark, station }: StationProps & { station: StationId }) {
   const words = WORDS[station]!;
   const system = shop.lengths;
-  const stencils = job.marks.filter((m) => m.technique === 'stencil');
+  const painted = job.marks.filter((m) => TECHNIQUES[m.technique].painted);
   const wall: Box = wallBox(job.piece.shape);
   const reach = Math.max(...job.zones.map((z) => Math.abs(z.x) + z.width / 2)) * 1.3;
   const view: Box =
@@ -172,25 +173,13 @@ export function StepsStation({ job, plan, shop, edit, fix, mark, station }: Stat
   return (
     <StationLayout title={station} drawing={drawing}>
       {station === 'paint' &&
-        stencils.map((m) => {
+        painted.map((m) => {
           const paint = shop.paints.find((p) => p.id === m.paint);
           const times = paint && dryingTimes(paint.coat, shop.climate);
           return (
             <div key={m.id} className="sheet px-4 py-3">
               <Sentence>
-                Dab {m.name} with{' '}
-                <Choice
-                  label={`Paint of ${m.name}`}
-                  value={m.paint ?? ''}
-                  options={[
-                    ...(m.paint ? [] : [{ value: '', label: 'no paint yet' }]),
-                    ...shop.paints
-                      .filter((p) => p.coat === 'acrylic' || p.coat === 'chalkPaint')
-                      .map((p) => ({ value: p.id, label: p.name })),
-                  ]}
-                  onChange={(p) => edit(setAt(['marks', m.id, 'paint'], p), 'Choose the paint')}
-                />{' '}
-                in{' '}
+                Dab {m.name} with <PaintChoice mark={m} label={`Paint of ${m.name}`} shop={shop} edit={edit} /> in{' '}
                 <CountWord
                   label={`Coats of ${m.name}`}
                   value={m.coats}
@@ -219,7 +208,7 @@ export function StepsStation({ job, plan, shop, edit, fix, mark, station }: Stat
         <div className="sheet px-4 py-3">
           <h2 className="text-[0.98rem] font-bold">Goes with the piece</h2>
           <p className="text-[0.95rem]">
-            {job.marks.some((m) => m.technique === 'decal') ? 'Hand wash only, no dishwasher, no soaking. ' : ''}
+            {[...new Set(job.marks.flatMap((m) => WITHSTANDS[TECHNIQUES[m.technique].withstands] ?? []))].map((words) => `${words} `)}
             {plan.schedule.care
               .map((w) => `${w.then[0]!.toUpperCase()}${w.then.slice(1)} not before ${formatMoment(w.until, shop.hours.zone)}: ${w.what}. `)
               .join('')}

@@ -12,11 +12,11 @@ function Waste({ plan, film }: { plan: MarkPlan; film: string }) {
   const { x, y } = useScale();
   const layer = plan.fitted.layers.find((l) => l.film === film);
   const inspection = plan.inspections.find((i) => i.film.id === film);
-  const stencil = plan.mark.technique === 'stencil';
+  const surround = TECHNIQUES[plan.mark.technique].kept === 'surround';
   const around = useMemo(() => (layer ? difference(boxRegion(growBox(plan.fitted.box, 6)), layer.region) : []), [layer, plan.fitted.box]);
   if (!layer || !inspection) return null;
-  const [off, stays] = stencil ? [layer.region, around] : [around, layer.region];
-  const waste = stencil ? inspection.pieces.shapes : inspection.pieces.counters;
+  const [off, stays] = surround ? [layer.region, around] : [around, layer.region];
+  const waste = surround ? inspection.pieces.shapes : inspection.pieces.counters;
   const [mx, my] = plan.fitted.at;
   return (
     <g>
@@ -76,7 +76,11 @@ export function WeedStation({ job, plan, shop, edit, fix, mark, chooseMark }: St
     fitted && mark && layers.length > 0 ? (
       <>
         <DrawingHead
-          title={mark.technique === 'decal' ? 'Hatched comes off, plain stays' : 'Hatched letters come out, the plain surround stays'}
+          title={
+            TECHNIQUES[mark.technique].kept === 'shapes'
+              ? 'Hatched comes off, plain stays'
+              : 'Hatched letters come out, the plain surround stays'
+          }
           text="ringed pieces are small: hook and tweezers, and count them"
         />
         <div className="flex flex-1 flex-col">
@@ -108,7 +112,7 @@ export function WeedStation({ job, plan, shop, edit, fix, mark, chooseMark }: St
             {job.count > 1 ? `${job.count} marks, ${formatDuration(layer.weeding.minutes)} each. ` : ''}
             {layer.weeding.wastePieces} {layer.weeding.wastePieces === 1 ? 'piece comes' : 'pieces come'} off
             {layer.weeding.smallPieces > 0 ? `, ${layer.weeding.smallPieces} of them small` : ''}.{' '}
-            {mark ? TECHNIQUES[mark.technique].says : ''}{' '}
+            {mark ? TECHNIQUES[mark.technique].words.weeding : ''}{' '}
             {layer.weeding.onCarrier ? 'Weed it while the carrier holds it flat.' : 'Weed it off the carrier.'}
           </p>
           <p className="quiet text-sm">Weed on the day of the cut: each day makes it a quarter longer.</p>

@@ -1,12 +1,18 @@
 import { COATS, GROUNDS, HANDS_ON, WAITS } from '../facts';
-import { CLEANING, DUST, WIPE } from './cleaning';
-import { dryingFactor } from './drying';
-import { filmSteps } from './filmSteps';
-import { groundSteps } from './groundSteps';
+import {
+  CLEANING,
+  draftFor,
+  dryingFactor,
+  DUST,
+  filmSteps,
+  groundSteps,
+  minutesFor,
+  WIPE,
+  type Lag,
+  type Recipe,
+  type RecipeInput,
+} from '../finish';
 import { markSteps } from './markSteps';
-import { draftFor, minutesFor } from './recipeDraft';
-import type { RecipeInput } from './recipeInput';
-import type { Lag, Recipe } from './workStep';
 
 /**
  * The steps of a job: paint first, cut while it dries, weed the same day, then clean, place, paint stencils, pack.

@@ -1,0 +1,42 @@
+import { FILM_KINDS, TECHNIQUES, type TechniqueId } from '../facts';
+import { setAt, type Film, type Mark, type Paint, type Patch, type Shop } from '../job';
+import { contrastOf } from './contrast';
+
+/** Paint for marks: what is dabbed through a stencil. */
+export const isMarkPaint = ({ coat }: Paint): boolean => coat === 'acrylic' || coat === 'chalkPaint';
+
+/** The film in stock that a technique begins with. */
+export const usualFilmFor = (technique: TechniqueId, films: readonly Film[]): Film | undefined => {
+  const { usualFilm, filmStays } = TECHNIQUES[technique];
+  return films.find((film) => film.kind === usualFilm) ?? films.find((film) => FILM_KINDS[film.kind].stays === filmStays);
+};
+
+/**
+ * The change that makes a mark by another technique, with the film that this begins with, and a paint where it needs one: the mark's own, or the one that
+ * stands out most.
+ *
+ * @param seenAgainst #rrggbb
+ * @returns undefined where the shop lacks the film or the paint
+ */
+export function makeAs(
+  technique: TechniqueId,
+  mark: Pick<Mark, 'id' | 'paint'>,
+  shop: Pick<Shop, 'films' | 'paints'>,
+  seenAgainst: string,
+): Patch | undefined {
+  const film = usualFilmFor(technique, shop.films);
+  const own = shop.paints.find((paint) => paint.id === mark.paint);
+  const best = shop.paints
+    .filter(isMarkPaint)
+    .toSorted((a, b) => contrastOf(b.colour, seenAgainst).ratio - contrastOf(a.colour, seenAgainst).ratio)[0];
+  const paint = own ?? best;
+  const { painted } = TECHNIQUES[technique];
+  if (!film || (painted && !paint)) return undefined;
+  const set = (field: string, value: unknown) => setAt(['marks', mark.id, field], value);
+  return [
+    ...set('technique', technique),
+    ...set('film', film.id),
+    ...set('colourFilms', {}),
+    ...(painted && paint ? set('paint', paint.id) : []),
+  ];
+}

@@ -1,0 +1,61 @@
+import { HANDS_ON, TECHNIQUES } from '../facts';
+import { minutesFor, type Lag, type RecipeDraft } from '../finish';
+import { makingOf, type Id } from '../job';
+import { wayOf } from './ways';
+
+/**
+ * Places every mark, those first whose paint must not run onto others.
+ *
+ * @param taped what each mark waits for from its film
+ * @param clean what film waits for from the piece, and whether that is a wipe that dries
+ * @returns what packing has to wait for
+ */
+export function markSteps(draft: RecipeDraft, taped: ReadonlyMap<Id, readonly Lag[]>, clean: Lag, wiped: boolean): Lag[] {
+  const { input, care, id, add, say } = draft;
+  const { job, layers } = input;
+  const { piece, count } = job;
+  const { shape } = piece;
+  const inOrder = [...new Set(layers.map((layer) => layer.mark))].toSorted(
+    (a, b) => TECHNIQUES[a.technique].order - TECHNIQUES[b.technique].order,
+  );
+  let before: Lag[] = [clean];
+  const last: Lag[] = [];
+  for (const mark of inOrder) {
+    const own = layers.filter((layer) => layer.mark === mark);
+    const [first] = own;
+    if (!first) continue;
+    const flat = shape.kind === 'flat';
+    const area = own.reduce((sum, layer) => sum + layer.area, 0);
+    const size = (first.width * first.height) / 1e6;
+    const place = id(`place:${mark.id}`);
+    const method = flat
+      ? 'Masking tape across the middle as a hinge: press one half, cut its liner away, then the other.'
+      : 'Hold the tape in a curve, touch down in the middle, smooth outward. Steady the piece so that it cannot roll.';
+    const stop = !flat && count > 1 ? ` Foot stop ${say(first.foot)} under the mark, the same for every piece.` : '';
+    const often = first.perPiece;
+    const hands = minutesFor(flat ? HANDS_ON.hinge : HANDS_ON.centreOut, count * often, size) * own.length;
+    const copies = often > 1 ? ` ${often} on each piece; mark their places from the jig.` : '';
+    const slats = piece.slats ? ' Over the gaps between slats the film is parted with a sharp blade once it holds.' : '';
+    const dryFit = HANDS_ON.dryFit;
+    const making = makingOf(mark);
+    const way = wayOf(making);
+    const laid = { mark, making, place, size, area };
+    const placing = way.placing(draft, laid, piece);
+    add({
+      id: place,
+      station: 'place',
+      title: placing.title,
+      short: 'place',
+      text: `Dry fit first, liner still on. ${method}${stop}${copies}${slats}${own.length > 1 ? ' Lowest and largest film first.' : ''}${placing.text ? ` ${placing.text}` : ''}`,
+      hands: hands + dryFit + placing.hands,
+      after: [...(taped.get(mark.id) ?? []), ...before],
+      cautions: placing.cautions,
+      mayPause: !wiped,
+    });
+    const { ready, firm, care: waits } = way.after(draft, laid, wiped);
+    before = [ready];
+    last.push(firm);
+    care.push(...waits);
+  }
+  return last;
+}

@@ -1,0 +1,13 @@
+import type { TechniqueId } from '../facts';
+import type { Making } from '../job';
+import { decal } from './decal';
+import { stencil } from './stencil';
+import type { TechniqueFile } from './technique';
+
+type Ways = { readonly [T in TechniqueId]: TechniqueFile<Extract<Making, { technique: T }>> };
+
+/** Every way to make a mark, one file each. */
+const WAYS: Ways = { decal, stencil };
+
+/** The file of a way: it is handed no other making than its own, which its name tells. */
+export const wayOf = ({ technique }: Making): TechniqueFile => WAYS[technique] as TechniqueFile;
