@@ -49,7 +49,7 @@ const NONE_CUT: ReadonlyMap<Id, number> = new Map();
 const HOUR_MS = 60 * MINUTE_MS;
 
 /** A job that was set aside: nothing derived, and one reading that says so. */
-function asidePlan(job: Job, why: AsideReason, now: number): JobPlan {
+function asidePlan(job: Job, why: AsideReason): JobPlan {
   return {
     job: job.id,
     aside: why,
@@ -57,7 +57,7 @@ function asidePlan(job: Job, why: AsideReason, now: number): JobPlan {
     layers: [],
     layouts: [],
     recipe: { steps: [], care: [], unknownGround: false },
-    schedule: { job: job.id, steps: [], packed: now, care: [], broken: [], packedAlone: now },
+    schedule: { job: job.id, steps: [], care: [], broken: [] },
     readings: [
       {
         id: 'aside:job',
@@ -161,22 +161,22 @@ export function planWorkshop(
   );
   const windows = memo.stage('calendar', { hours: shop.hours, from: Math.floor(now / HOUR_MS) * HOUR_MS }, windowsStage);
   const schedule = together(stepped, (some) =>
-    solveSchedule(
-      some
+    solveSchedule({
+      jobs: some
         .filter(({ layers }) => layers.length > 0)
         .map(({ job, recipe: { steps, care } }) => ({
           ...{ job: job.id, name: job.name, priority: job.priority, deadline: wanted(job), createdAt: job.createdAt, steps, care },
         })),
-      windows,
-      facts,
+      resources: [{ id: 'hands', calendar: windows }],
+      fixed: facts,
       now,
-    ),
+    }),
   );
 
   // readings
   const read = each(stepped, (work) => {
     const { job } = work;
-    const placed = schedule.jobs.get(job.id) ?? asidePlan(job, 'failed', now).schedule;
+    const placed = schedule.jobs.get(job.id) ?? asidePlan(job, 'failed').schedule;
     const isCutOf = (film: Id) => isCut(job.id, film);
     const around = { shop, faces, shared, filmLeft, isCut: isCutOf, hours: windows.length > 0, quick };
     return { placed, readings: withOverrides(job, jobReadings({ ...work, schedule: placed }, around, memo)) };
@@ -190,7 +190,7 @@ export function planWorkshop(
   }
   for (const job of open) {
     const why = aside.why.get(job.id);
-    if (why) plans.set(job.id, asidePlan(job, why, now));
+    if (why) plans.set(job.id, asidePlan(job, why));
   }
   const say = (mm: number) => formatLength(mm, shop.lengths, { digits: 0 });
   const bench = benchOf(

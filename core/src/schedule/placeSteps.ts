@@ -1,32 +1,11 @@
 import { MINUTE_MS } from '../units';
 import type { WorkStep } from '../finish';
 import type { StepId } from '../job';
-import type { Window } from './calendar';
-import { firstEndingAfter, takeOut } from './calendar';
+import { firstEndingAfter, takeOut, type Window } from './calendar';
+import { runningSpan, type PlacedStep, type Placement, type StepFact, type Unplaced } from './problem';
 
 /** Starts fall on whole fives of minutes. */
 export const GRAIN_MS = 5 * MINUTE_MS;
-
-/** A step in time, UTC ms. A step that pauses has more than one span. */
-export interface PlacedStep {
-  readonly step: WorkStep;
-  readonly start: number;
-  readonly end: number;
-  readonly spans: readonly Window[];
-  readonly state: 'done' | 'running' | 'waiting';
-}
-
-/** What is known of steps that have begun. */
-export interface StepFact {
-  readonly startedAt?: number;
-  readonly doneAt?: number;
-}
-
-export interface Placement {
-  readonly steps: readonly PlacedStep[];
-  /** Greatest waits that could not be kept: because the clock has passed them, or hours leave no room. */
-  readonly broken: readonly { readonly step: StepId; readonly after: StepId; readonly why: string }[];
-}
 
 /** A step is put off at most so often for the sake of one wait: about two weeks of days. */
 const MOST_PUTS = 24;
@@ -68,7 +47,7 @@ function findSpans(free: readonly Window[], from: number, minutes: number, mayPa
  * @param from nothing begins before, UTC ms
  * @param facts what has begun or is done
  * @param now a step that runs ends no sooner than now
- * @returns undefined when the calendar is too short
+ * @returns the step that finds no room when the calendar is too short
  */
 export function placeSteps(
   steps: readonly WorkStep[],
@@ -76,14 +55,17 @@ export function placeSteps(
   from: number,
   facts: ReadonlyMap<StepId, StepFact>,
   now: number,
-): Placement | undefined {
+): Placement | Unplaced {
   const notBefore = new Map<StepId, number>();
   const given = new Set<string>();
   const puts = new Map<string, number>();
+  // what runs has its hands, whatever comes before it in the list
+  const running = new Map(steps.flatMap((step) => { const span = runningSpan(step, facts, now); return span ? [[step.id, span] as const] : []; })); // prettier-ignore
+  const idle = takeOut(free, [...running.values()]);
   for (let repair = 0; repair < MOST_REPAIRS; repair++) {
     const placed = new Map<StepId, PlacedStep>();
     const broken: { step: StepId; after: StepId; why: string }[] = [];
-    let left = free;
+    let left = idle;
     let again = false;
     for (const step of steps) {
       const fact = facts.get(step.id);
@@ -92,16 +74,9 @@ export function placeSteps(
         placed.set(step.id, { step, start, end: fact.doneAt, spans: [{ start, end: fact.doneAt }], state: 'done' });
         continue;
       }
-      if (fact?.startedAt !== undefined) {
-        const end = Math.max(now, fact.startedAt + step.hands * MINUTE_MS);
-        placed.set(step.id, {
-          step,
-          start: fact.startedAt,
-          end,
-          spans: [{ start: fact.startedAt, end }],
-          state: 'running',
-        });
-        left = takeOut(left, [{ start: fact.startedAt, end }]);
+      const runs = running.get(step.id);
+      if (runs) {
+        placed.set(step.id, { step, ...runs, spans: [runs], state: 'running' });
         continue;
       }
       const earliest = step.after.reduce(
@@ -109,7 +84,7 @@ export function placeSteps(
         Math.max(from, notBefore.get(step.id) ?? 0),
       );
       const spans = findSpans(left, earliest, step.hands, step.mayPause);
-      if (!spans) return undefined;
+      if (!spans) return { unplaced: step.id };
       const start = spans[0]!.start;
       for (const lag of step.after) {
         const other = placed.get(lag.step);
@@ -137,31 +112,5 @@ export function placeSteps(
     }
     if (!again) return { steps: [...placed.values()], broken };
   }
-  return undefined;
-}
-
-/** A checker: every wait that a placement does not keep, and every overlap of hands. */
-export function brokenWaits(steps: readonly PlacedStep[]): string[] {
-  const at = new Map(steps.map((s) => [s.step.id, s]));
-  const waits = steps
-    .filter((s) => s.state === 'waiting')
-    .flatMap((s) =>
-      s.step.after.flatMap((lag) => {
-        const other = at.get(lag.step);
-        if (!other) return [];
-        const gap = (s.start - other.end) / MINUTE_MS;
-        if (gap < lag.least - 1e-6) return [`${s.step.id} begins ${gap} min after ${lag.step}, at least ${lag.least}`];
-        if (lag.most !== undefined && gap > lag.most + 1e-6)
-          return [`${s.step.id} begins ${gap} min after ${lag.step}, at most ${lag.most}`];
-        return [];
-      }),
-    );
-  const spans = steps
-    .filter((s) => s.state === 'waiting')
-    .flatMap((s) => s.spans.map((span) => ({ ...span, id: s.step.id })))
-    .toSorted((a, b) => a.start - b.start);
-  const overlaps = spans
-    .slice(1)
-    .flatMap((span, i) => (span.start < spans[i]!.end - 1 ? [`${spans[i]!.id} and ${span.id} need the same hands`] : []));
-  return [...waits, ...overlaps];
+  return { unplaced: steps.find((step) => !facts.has(step.id))!.id };
 }

@@ -3,9 +3,12 @@ import fc from 'fast-check';
 import type { WorkStep } from '../finish';
 import type { Hours } from '../job';
 import { firstEndingAfter, freeOf, takeOut, workingWindows } from './calendar';
-import { brokenWaits, placeSteps } from './placeSteps';
+import { brokenWaits, checkSolution } from './checkSolution';
+import { listSchedule } from './listSchedule';
+import { placeSteps } from './placeSteps';
+import type { JobToPlace, Placement, Problem, StepFact } from './problem';
 import { formatMoment } from './scheduleReadings';
-import { solveSchedule, type JobToPlace } from './solve';
+import { solveSchedule } from './solve';
 
 const HOURS: Hours = {
   zone: 'Europe/Dublin',
@@ -33,8 +36,15 @@ const step = (id: string, hands: number, after: WorkStep['after'] = [], mayPause
   cautions: [],
   mayPause,
 });
-const none = new Map<string, never>();
-const place = (steps: WorkStep[], from = NOW) => placeSteps(steps, windows, from, none, NOW)!;
+const none: ReadonlyMap<string, StepFact> = new Map();
+const place = (steps: WorkStep[], from = NOW) => placeSteps(steps, windows, from, none, NOW) as Placement;
+const problem = (jobs: JobToPlace[], calendar = windows, fixed = none, now = NOW): Problem => ({
+  jobs,
+  resources: [{ id: 'hands', calendar }],
+  fixed,
+  now,
+});
+const solved = (...given: Parameters<typeof problem>) => solveSchedule(problem(...given));
 const todo = (job: string, steps: WorkStep[], deadline?: number): JobToPlace => ({
   job,
   name: job,
@@ -178,7 +188,7 @@ describe('solving for the workshop', () => {
   it('gives the nearer date the hands first and uses waits for other work', () => {
     const a = todo('a', [step('a1', 20), step('a2', 20, [{ step: 'a1', least: 120, why: 'dries' }])], NOW + 8 * 60 * MIN);
     const b = todo('b', [step('b1', 60)], NOW + 2 * 60 * MIN);
-    const { jobs, steps } = solveSchedule([a, b], windows, none, NOW);
+    const { jobs, steps } = solved([a, b]);
     expect(brokenWaits(steps)).toEqual([]);
     expect(jobs.get('b')!.packed).toBeLessThanOrEqual(NOW + 2 * 60 * MIN);
     expect(jobs.get('a')!.packed).toBeLessThanOrEqual(NOW + 8 * 60 * MIN);
@@ -186,36 +196,97 @@ describe('solving for the workshop', () => {
   it('says the latest start, and from five minutes later it is too late', () => {
     const steps = [step('s1', 30), step('s2', 30, [{ step: 's1', least: 90, why: 'dries' }])];
     const deadline = Date.parse('2026-12-03T12:30:00Z');
-    const job = solveSchedule([todo('a', steps, deadline)], windows, none, NOW).jobs.get('a')!;
+    const job = solved([todo('a', steps, deadline)]).jobs.get('a')!;
     expect(formatMoment(job.latestStart!, 'Europe/Dublin')).toBe('Thu 3 Dec 10:00');
-    const late = placeSteps(steps, windows, job.latestStart! + 5 * MIN, none, NOW)!;
+    const late = place(steps, job.latestStart! + 5 * MIN);
     expect(Math.max(...late.steps.map((s) => s.end))).toBeGreaterThan(deadline);
   });
   it('names what makes a date impossible: a wait, closed hours, or other jobs', () => {
     const soon = NOW + 60 * MIN;
-    const waits = solveSchedule(
-      [todo('a', [step('s1', 5), step('s2', 5, [{ step: 's1', least: 150, why: 'stain dries' }])], soon)],
-      windows,
-      none,
-      NOW,
-    ).jobs.get('a')!;
-    expect(waits.holdup).toMatchObject({ kind: 'waits', why: expect.stringContaining('stain dries') });
+    const waits = solved([todo('a', [step('s1', 5), step('s2', 5, [{ step: 's1', least: 150, why: 'stain dries' }])], soon)]).jobs.get(
+      'a',
+    )!;
+    expect(waits.holdup).toEqual({ kind: 'waits', minutes: 150, until: 'stain dries' });
     const weekend = Date.parse('2026-12-05T17:50:00Z');
-    const closed = solveSchedule(
-      [todo('a', [step('s1', 30)], weekend + 60 * MIN)],
-      workingWindows(HOURS, weekend, 20),
-      none,
-      weekend,
-    ).jobs.get('a')!;
+    const closed = solved([todo('a', [step('s1', 30)], weekend + 60 * MIN)], workingWindows(HOURS, weekend, 20), none, weekend).jobs.get(
+      'a',
+    )!;
     expect(closed.holdup?.kind).toBe('hours');
-    const others = solveSchedule([todo('a', [step('a1', 50)], soon), todo('b', [step('b1', 50)], soon)], windows, none, NOW);
+    const others = solved([todo('a', [step('a1', 50)], soon), todo('b', [step('b1', 50)], soon)]);
     expect([...others.jobs.values()].filter((j) => j.holdup?.kind === 'others')).toHaveLength(1);
   });
   it('what runs keeps its start, what is done its end', () => {
     const steps = [step('s1', 30), step('s2', 30, [{ step: 's1', least: 60, why: 'dries' }])];
     const facts = new Map([['s1', { startedAt: NOW - 50 * MIN, doneAt: NOW - 20 * MIN }]]);
-    const { steps: placed } = solveSchedule([todo('a', steps)], windows, facts, NOW);
+    const { steps: placed } = solved([todo('a', steps)], windows, facts);
     expect(placed[0]).toMatchObject({ state: 'done', end: NOW - 20 * MIN });
     expect(placed[1]!.start).toBe(NOW + 40 * MIN);
+  });
+  it('a job that finds no room is said, with the step that finds none, and costs more than any that is late', () => {
+    const day = windows.slice(0, 2);
+    const long = todo('long', [step('l1', 10), step('l2', 10, [{ step: 'l1', least: 3 * 24 * 60, why: 'cures' }])]);
+    const short = todo('short', [step('s1', 30)], NOW - 60 * MIN);
+    const { jobs } = solved([long, short], day);
+    expect(jobs.get('long')).toEqual({ job: 'long', steps: [], unplaced: 'l2', care: [], broken: [] });
+    expect(jobs.get('short')!.packed).toBe(NOW + 30 * MIN);
+    // the late one gives way where the other would else find no room
+    const fills = todo('fills', [step('f1', 420, [], true)]);
+    const tight = solved([fills, todo('b', [step('b1', 20)], NOW + 10 * MIN)], windows.slice(0, 2));
+    expect([...tight.jobs.values()].filter((job) => job.unplaced !== undefined).length).toBe(0);
+  });
+});
+
+describe('the law of solutions', () => {
+  const job = fc.record({
+    hands: fc.array(fc.integer({ min: 1, max: 90 }), { minLength: 1, maxLength: 5 }),
+    least: fc.integer({ min: 0, max: 300 }),
+    width: fc.option(fc.integer({ min: 30, max: 900 })),
+    pause: fc.boolean(),
+    deadline: fc.option(fc.integer({ min: -100, max: 5000 })),
+    // which step runs, how long, and whether the ones before are done
+    runs: fc.option(fc.nat(4), { freq: 1 }),
+    since: fc.integer({ min: 0, max: 120 }),
+    doneBefore: fc.boolean(),
+  });
+  it('whatever runs, is done or is late: every step once, in hours, hands in one place, and no wait broken without saying so', () => {
+    fc.assert(
+      fc.property(fc.array(job, { minLength: 1, maxLength: 5 }), (made) => {
+        const fixed = new Map<string, StepFact>();
+        const jobs = made.map((one, j) => {
+          const steps = one.hands.map((hands, i) =>
+            step(
+              `${j}/${i}`,
+              hands,
+              i === 0 ? [] : [{ step: `${j}/${i - 1}`, least: one.least, ...(one.width === null ? {} : { most: one.least + one.width }), why: 'dries' }], // prettier-ignore
+              one.pause,
+            ),
+          );
+          if (one.runs !== null && one.runs < steps.length) {
+            const startedAt = NOW - one.since * MIN;
+            fixed.set(steps[one.runs]!.id, { startedAt });
+            if (one.doneBefore)
+              steps.slice(0, one.runs).forEach(({ id }, i) => fixed.set(id, { startedAt: startedAt - (10 - i) * MIN, doneAt: startedAt - (9 - i) * MIN })); // prettier-ignore
+          }
+          return todo(`${j}`, steps, one.deadline === null ? undefined : NOW + one.deadline * MIN);
+        });
+        const given = problem(jobs, windows, fixed);
+        expect(checkSolution(given, listSchedule(given))).toEqual([]);
+      }),
+      { numRuns: 200 },
+    );
+  });
+  it('the checker sees what is wrong: hands in two places, also of what runs, a wait cut short, a step outside the hours, one left out', () => {
+    const [a, b] = [step('a', 30), step('b', 30, [{ step: 'a', least: 60, why: 'dries' }])];
+    const one = (steps: Placement['steps'], fixed = none) => checkSolution(problem([todo('j', [a, b])], windows, fixed), new Map([['j', { steps, broken: [] }]])); // prettier-ignore
+    const at = (s: WorkStep, from: number, state: 'waiting' | 'running' = 'waiting') => {
+      const span = { start: NOW + from * MIN, end: NOW + (from + 30) * MIN };
+      return { step: s, ...span, spans: [span], state };
+    };
+    expect(one([at(a, 0), at(b, 90)])).toEqual([]);
+    expect(one([at(a, 0), at(b, 20)])).toHaveLength(2);
+    expect(one([at(a, 0)])).toEqual(['j has not each step once']);
+    expect(one([at(a, 0), at(b, 150)])).toEqual(['b is outside the hours']);
+    const running = new Map([['b', { startedAt: NOW + 10 * MIN }]]);
+    expect(one([at(a, 0), at(b, 10, 'running')], running)).toEqual(['a and b need the same hands']);
   });
 });

@@ -35,18 +35,18 @@ describe('packed in time', () => {
   });
   it('to the minute is in time', () => expect(read(PACKED)[0]!.verdict).toBe('fine'));
   it('late by other jobs offers to go first', () => {
-    const [reading] = read(PACKED - 2 * H, schedule({ holdup: { kind: 'others', why: 'Other jobs.' }, packedAlone: PACKED - 9 * H }));
+    const [reading] = read(PACKED - 2 * H, schedule({ holdup: { kind: 'others' }, packedAlone: PACKED - 9 * H }));
     expect(reading!.why).toMatch(/^Late: packed 2 h after/);
     expect(reading!.cures.map((c) => c.label)).toEqual(['Do this job first', 'Agree on Thu 3 Dec 12:00']);
   });
   it('impossible by a wait names it, and only another date helps', () => {
-    const [reading] = read(PACKED - 2 * H, schedule({ holdup: { kind: 'waits', why: 'The longest wait is 4 h until stain dries.' } }));
+    const [reading] = read(PACKED - 2 * H, schedule({ holdup: { kind: 'waits', minutes: 240, until: 'stain dries' } }));
     expect(reading!.why).toMatch(/^Impossible: .*stain dries/);
     expect(reading!.cures).toHaveLength(1);
     expect(reading!.advice).toMatch(/warmer/);
   });
   it('no room in the calendar at all is a stop', () =>
-    expect(read(PACKED, schedule({ steps: [] }))[0]).toMatchObject({ verdict: 'stop', value: 'never' }));
+    expect(read(PACKED, schedule({ steps: [], packed: undefined, unplaced: 'j/pack' }))[0]).toMatchObject({ verdict: 'stop', value: 'never' }));
   it('a wait that ran out is a watch at its station', () => {
     const missed = read(PACKED, schedule({ broken: [{ step: 'j/pack', after: 'j/place', why: 'half dry' }] }))[1];
     expect(missed).toMatchObject({ id: 'missed:j/pack', verdict: 'watch', station: 'cure', value: 'Pack' });

@@ -1,6 +1,6 @@
 import { MINUTE_MS, formatDuration } from '../units';
 import { setAt, type Job, type Reading } from '../job';
-import type { JobSchedule } from './solve';
+import type { Holdup, JobSchedule } from './solve';
 
 /** What stands in the place of a moment that never was: nothing on a page may fail over one. */
 const NEVER = 'no date';
@@ -28,6 +28,20 @@ export const formatTime = (at: number, zone: string): string =>
     ? NEVER
     : new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit', hourCycle: 'h23', timeZone: zone }).format(at);
 
+/** What holds a job up, in words. */
+export function holdupWords(holdup: Holdup): string {
+  switch (holdup.kind) {
+    case 'waits':
+      return `The longest wait is ${(holdup.minutes / 60).toFixed(1)} h until ${holdup.until}.`;
+    case 'work':
+      return 'Its hands-on work alone takes longer than is left.';
+    case 'hours':
+      return `Working hours: ${Math.round(holdup.minutes / 60)} h pass while the workshop is closed.`;
+    case 'others':
+      return 'Alone it would be packed in time; other jobs have the hands before it.';
+  }
+}
+
 /**
  * Whether a job will be packed when it is wanted, and whether a greatest wait was missed.
  *
@@ -36,15 +50,15 @@ export const formatTime = (at: number, zone: string): string =>
 export function scheduleReadings(job: Job, schedule: JobSchedule, zone: string, hasHours = true): Reading[] {
   const readings: Reading[] = [];
   const base = { id: 'date', station: 'cure' as const, title: 'Packed in time' };
-  const value = formatMoment(schedule.packed, zone);
-  if (schedule.steps.length === 0) {
+  const { packed } = schedule;
+  if (packed === undefined) {
     readings.push({
       ...base,
       verdict: 'stop',
       value: 'never',
       limit: 'within 200 days',
       why: hasHours
-        ? 'The steps find no room in the working hours of the next 200 days.'
+        ? 'Not every step finds room in the working hours of the next 200 days.'
         : 'No working hours are set, so nothing can be planned.',
       cures: [],
       advice: 'Add working hours in Stock.',
@@ -53,30 +67,30 @@ export function scheduleReadings(job: Job, schedule: JobSchedule, zone: string, 
     readings.push({
       ...base,
       verdict: 'fine',
-      value,
+      value: formatMoment(packed, zone),
       limit: 'no date asked',
       why: 'It takes its turn after the jobs with a date.',
       cures: [],
     });
-  } else if (schedule.packed <= job.deadline) {
-    const spare = (job.deadline - schedule.packed) / MINUTE_MS;
+  } else if (packed <= job.deadline) {
+    const spare = (job.deadline - packed) / MINUTE_MS;
     readings.push({
       ...base,
       verdict: 'fine',
-      value,
+      value: formatMoment(packed, zone),
       limit: formatMoment(job.deadline, zone),
       why: `${formatDuration(spare)} to spare${schedule.latestStart ? `; begin by ${formatMoment(schedule.latestStart, zone)} at the latest` : ''}.`,
       cures: [],
     });
   } else {
-    const later = Math.ceil(schedule.packed / (60 * MINUTE_MS)) * 60 * MINUTE_MS;
+    const later = Math.ceil(packed / (60 * MINUTE_MS)) * 60 * MINUTE_MS;
     const first = schedule.holdup?.kind === 'others' ? [{ label: 'Do this job first', patch: setAt(['priority'], job.priority + 10) }] : [];
     readings.push({
       ...base,
       verdict: 'stop',
-      value,
+      value: formatMoment(packed, zone),
       limit: formatMoment(job.deadline, zone),
-      why: `${schedule.holdup?.kind === 'others' ? 'Late' : 'Impossible'}: packed ${formatDuration((schedule.packed - job.deadline) / MINUTE_MS)} after it is wanted. ${schedule.holdup?.why ?? ''}`,
+      why: `${schedule.holdup?.kind === 'others' ? 'Late' : 'Impossible'}: packed ${formatDuration((packed - job.deadline) / MINUTE_MS)} after it is wanted. ${schedule.holdup ? holdupWords(schedule.holdup) : ''}`,
       cures: [...first, { label: `Agree on ${formatMoment(later, zone)}`, patch: setAt(['deadline'], later) }],
       advice: schedule.holdup?.kind === 'waits' ? 'A warmer, drier room or a faster coat shortens the wait.' : undefined,
     });

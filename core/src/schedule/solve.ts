@@ -1,25 +1,20 @@
 import { MINUTE_MS } from '../units';
-import type { CareWait, WorkStep } from '../finish';
+import type { WorkStep } from '../finish';
 import type { JobId, StepId } from '../job';
-import { takeOut, type Window } from './calendar';
-import { GRAIN_MS, placeSteps, type PlacedStep, type Placement, type StepFact } from './placeSteps';
-
-export interface JobToPlace {
-  readonly job: JobId;
-  readonly name: string;
-  readonly priority: number;
-  readonly deadline?: number;
-  readonly createdAt: number;
-  readonly steps: readonly WorkStep[];
-  readonly care: readonly CareWait[];
-}
+import type { Window } from './calendar';
+import { endOf, listSchedule } from './listSchedule';
+import { GRAIN_MS, placeSteps } from './placeSteps';
+import { handsOf, type JobToPlace, type PlacedStep, type Placement, type Problem, type Solver } from './problem';
 
 /** A job in time. */
 export interface JobSchedule {
   readonly job: JobId;
+  /** None where it cannot be placed. */
   readonly steps: readonly PlacedStep[];
-  /** When the last step ends, UTC ms. */
-  readonly packed: number;
+  /** When the last step ends, UTC ms; undefined where it cannot be placed. */
+  readonly packed?: number;
+  /** The step that finds no room in the hours, where it cannot be placed. */
+  readonly unplaced?: StepId;
   /** The latest moment at which its next step may begin, were it the only job; undefined without a date or when it is too late. */
   readonly latestStart?: number;
   /** Minutes between the planned and the latest start; negative when late. */
@@ -33,15 +28,17 @@ export interface JobSchedule {
   }[];
   readonly broken: Placement['broken'];
   /** Packed if this job alone were in the workshop. */
-  readonly packedAlone: number;
-  /** What makes the date impossible or late, in words. */
+  readonly packedAlone?: number;
+  /** What makes the date impossible or late. */
   readonly holdup?: Holdup;
 }
 
-export interface Holdup {
-  readonly kind: 'waits' | 'hours' | 'others';
-  readonly why: string;
-}
+/** What holds a job up: the longest wait on its way, its work alone, hours in which nobody works, or other jobs. */
+export type Holdup =
+  | { readonly kind: 'waits'; readonly minutes: number; readonly until: string }
+  | { readonly kind: 'work' }
+  | { readonly kind: 'hours'; readonly minutes: number }
+  | { readonly kind: 'others' };
 
 export interface Schedule {
   readonly jobs: ReadonlyMap<JobId, JobSchedule>;
@@ -52,78 +49,13 @@ export interface Schedule {
 
 /** How far ahead the calendar looks, days. */
 export const HORIZON_DAYS = 200;
-/** At most so many orders of jobs are tried, and so many jobs placed anew for them: a workshop of hundreds of jobs is planned within seconds. */
-const MOST_ORDERS = 60;
-const MOST_PLACED = 3000;
 
-const spansOf = (steps: readonly PlacedStep[]): Window[] => steps.filter((s) => s.state !== 'done').flatMap((s) => [...s.spans]);
-
-/** Jobs placed one after another. */
-interface InOrder {
-  readonly order: readonly JobToPlace[];
-  readonly placed: readonly Placement[];
-  /** Time that is free before each job is placed, and at the end. */
-  readonly free: readonly (readonly Window[])[];
-  /** How many jobs were placed for it. */
-  readonly work: number;
-}
-
-const sameWindows = (a: readonly Window[], b: readonly Window[]): boolean =>
-  a === b || (a.length === b.length && a.every(({ start, end }, i) => start === b[i]!.start && end === b[i]!.end));
-
-/**
- * Places jobs one after another.
- *
- * @param like the same jobs placed in an order that is the same up to a place, and from two places later on: what it found is not looked for again
- * @param differs that place
- */
-function placeInOrder(
-  order: readonly JobToPlace[],
-  windows: readonly Window[],
-  facts: ReadonlyMap<StepId, StepFact>,
-  now: number,
-  like?: InOrder,
-  differs = 0,
-): InOrder {
-  let work = 0;
-  const placed = like ? like.placed.slice(0, differs) : [];
-  const free: (readonly Window[])[] = like ? like.free.slice(0, differs + 1) : [windows];
-  for (let i = differs; i < order.length; i++) {
-    const left = free[i]!;
-    if (like && i >= differs + 2 && sameWindows(left, like.free[i]!)) {
-      placed.push(...like.placed.slice(i));
-      free.push(...like.free.slice(i + 1));
-      break;
-    }
-    work += 1;
-    const placement = placeSteps(order[i]!.steps, left, now, facts, now) ?? { steps: [], broken: [] };
-    placed.push(placement);
-    // what runs already keeps its hands
-    free.push(takeOut(left, spansOf(placement.steps)));
-  }
-  return { order, placed, free, work };
-}
-
-const endOf = (placement: Placement | undefined): number => placement?.steps.reduce((last, s) => Math.max(last, s.end), 0) ?? 0;
-
-/** Total lateness, then the end of all work. */
-function costOf({ order, placed }: InOrder): number {
-  let late = 0;
-  let last = 0;
-  for (const [i, job] of order.entries()) {
-    const end = endOf(placed[i]);
-    if (job.deadline !== undefined) late += Math.max(0, end - job.deadline) * (1 + job.priority);
-    last = Math.max(last, end);
-  }
-  return late * 1e3 + last / MINUTE_MS / 1e6;
-}
-
-function latestStart(job: JobToPlace, windows: readonly Window[], facts: ReadonlyMap<StepId, StepFact>, now: number): number | undefined {
+function latestStart(job: JobToPlace, windows: readonly Window[], facts: Problem['fixed'], now: number): number | undefined {
   const { deadline } = job;
   if (deadline === undefined || deadline <= now) return undefined;
   const startsAt = (from: number): number | undefined => {
     const placed = placeSteps(job.steps, windows, from, facts, now);
-    if (!placed || placed.broken.length > 0 || endOf(placed) > deadline) return undefined;
+    if ('unplaced' in placed || placed.broken.length > 0 || endOf(placed)! > deadline) return undefined;
     return placed.steps.filter((s) => s.state === 'waiting').reduce((first, s) => Math.min(first, s.start), Infinity);
   };
   let low = Math.ceil(now / GRAIN_MS);
@@ -157,88 +89,61 @@ function holdupOf(alone: Placement, now: number): Holdup {
     idle += Math.max(0, start - tight.ready);
     current = at.get(tight.lag.step);
   }
-  const closed = idle / MINUTE_MS > wait.minutes;
-  return closed
-    ? { kind: 'hours', why: `Working hours: ${Math.round(idle / MINUTE_MS / 60)} h pass while the workshop is closed.` }
-    : {
-        kind: 'waits',
-        why: wait.why
-          ? `The longest wait is ${(wait.minutes / 60).toFixed(1)} h until ${wait.why}.`
-          : 'Its hands-on work alone takes longer than is left.',
-      };
+  if (idle / MINUTE_MS > wait.minutes) return { kind: 'hours', minutes: idle / MINUTE_MS };
+  return wait.why ? { kind: 'waits', minutes: wait.minutes, until: wait.why } : { kind: 'work' };
+}
+
+/** A placed job, described: when it is packed, how much of its time is spare, what holds it up, and what goes on afterwards. */
+function describe(job: JobToPlace, placement: Placement, windows: readonly Window[], { fixed, now }: Problem): JobSchedule {
+  const packed = endOf(placement)!;
+  const found = placeSteps(job.steps, windows, now, fixed, now);
+  const alone = 'unplaced' in found ? placement : found;
+  const packedAlone = endOf(alone)!;
+  const latest = latestStart(job, windows, fixed, now);
+  const next = placement.steps.filter((s) => s.state === 'waiting').reduce((first, s) => Math.min(first, s.start), Infinity);
+  const at = new Map(placement.steps.map((s) => [s.step.id, s]));
+  const care = job.care.flatMap((wait) => {
+    const from = at.get(wait.after)?.end;
+    return from === undefined
+      ? []
+      : [{ what: wait.what, then: wait.then, from, until: from + wait.minutes * MINUTE_MS, packed: wait.packed }];
+  });
+  const late = job.deadline !== undefined && packed > job.deadline;
+  return {
+    job: job.job,
+    steps: placement.steps,
+    packed,
+    latestStart: latest,
+    slack: latest !== undefined && Number.isFinite(next) ? (latest - next) / MINUTE_MS : undefined,
+    care,
+    broken: placement.broken,
+    packedAlone,
+    holdup: !late ? undefined : packedAlone > job.deadline! ? holdupOf(alone, now) : { kind: 'others' },
+  };
 }
 
 /**
- * Places all open jobs in the workshop's hours with one pair of hands.
+ * Places all open jobs in the workshop's hours with one pair of hands, and says of each when it is packed.
  *
- * Jobs go one after another, the most pressing first; neighbours in that order are exchanged as long as total lateness, then the end of all work,
- * shrinks (list scheduling with pairwise exchange; Baker, 1974). Waits between steps are used by other jobs.
- *
- * @param jobs open jobs with their steps
- * @param calendar working windows, from now or earlier on
- * @param facts what has begun or is done
- * @param now UTC ms
+ * @param problem its calendar may begin earlier than now
+ * @param solve how it is solved
  */
-export function solveSchedule(
-  jobs: readonly JobToPlace[],
-  calendar: readonly Window[],
-  facts: ReadonlyMap<StepId, StepFact>,
-  now: number,
-): Schedule {
-  const windows = calendar.flatMap((window) =>
+export function solveSchedule(problem: Problem, solve: Solver = listSchedule): Schedule {
+  const { jobs, now } = problem;
+  const windows = handsOf(problem).flatMap((window) =>
     window.end - now >= MINUTE_MS ? [{ start: Math.max(now, window.start), end: window.end }] : [],
   );
-  const byDate = jobs.toSorted(
-    (a, b) => b.priority - a.priority || (a.deadline ?? Infinity) - (b.deadline ?? Infinity) || a.createdAt - b.createdAt,
-  );
-  let best = placeInOrder(byDate, windows, facts, now);
-  let cost = costOf(best);
-  let [tries, work] = [0, 0];
-  const more = () => tries < MOST_ORDERS && work < MOST_PLACED;
-  for (let improved = true; improved && more();) {
-    improved = false;
-    for (let i = 0; i + 1 < best.order.length && more(); i++, tries++) {
-      const [a, b] = [best.order[i]!, best.order[i + 1]!];
-      if (a.priority !== b.priority) continue;
-      const candidate = placeInOrder(best.order.with(i, b).with(i + 1, a), windows, facts, now, best, i);
-      work += candidate.work;
-      const value = costOf(candidate);
-      if (value < cost - 1e-9) [best, cost, improved] = [candidate, value, true];
-    }
-  }
-  const placed = new Map(best.order.map((job, i) => [job.job, best.placed[i]!]));
+  const fromNow: Problem = { ...problem, resources: [{ id: 'hands', calendar: windows }] };
+  const solution = solve(fromNow);
   const schedules = new Map<JobId, JobSchedule>();
   for (const job of jobs) {
-    const placement = placed.get(job.job)!;
-    const packed = endOf(placement);
-    const alone = placeSteps(job.steps, windows, now, facts, now) ?? placement;
-    const packedAlone = endOf(alone);
-    const latest = latestStart(job, windows, facts, now);
-    const next = placement.steps.filter((s) => s.state === 'waiting').reduce((first, s) => Math.min(first, s.start), Infinity);
-    const at = new Map(placement.steps.map((s) => [s.step.id, s]));
-    const care = job.care.flatMap((wait) => {
-      const from = at.get(wait.after)?.end;
-      return from === undefined
-        ? []
-        : [{ what: wait.what, then: wait.then, from, until: from + wait.minutes * MINUTE_MS, packed: wait.packed }];
-    });
-    const late = job.deadline !== undefined && packed > job.deadline;
-    const holdup: Holdup | undefined = !late
-      ? undefined
-      : packedAlone > job.deadline!
-        ? holdupOf(alone, now)
-        : { kind: 'others', why: 'Alone it would be packed in time; other jobs have the hands before it.' };
-    schedules.set(job.job, {
-      job: job.job,
-      steps: placement.steps,
-      packed,
-      latestStart: latest,
-      slack: latest !== undefined && Number.isFinite(next) ? (latest - next) / MINUTE_MS : undefined,
-      care,
-      broken: placement.broken,
-      packedAlone,
-      holdup,
-    });
+    const placed = solution.get(job.job)!;
+    schedules.set(
+      job.job,
+      'unplaced' in placed
+        ? { job: job.job, steps: [], unplaced: placed.unplaced, care: [], broken: [] }
+        : describe(job, placed, windows, fromNow),
+    );
   }
   const steps = [...schedules.values()].flatMap((s) => s.steps).toSorted((a, b) => a.start - b.start || a.end - b.end);
   return { jobs: schedules, steps, windows };

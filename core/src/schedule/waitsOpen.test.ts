@@ -1,7 +1,7 @@
 import { expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import { MINUTE_MS } from '../units';
-import type { PlacedStep } from './placeSteps';
+import type { PlacedStep } from './problem';
 import { waitsOpen } from './waitsOpen';
 
 const placed = (id: string, state: PlacedStep['state'], end: number, after: PlacedStep['step']['after'] = []): PlacedStep =>

@@ -1,5 +1,5 @@
 import { MINUTE_MS } from '../units';
-import type { PlacedStep } from './placeSteps';
+import type { PlacedStep } from './problem';
 
 /** A wait that is not over when a step is begun or done. */
 export interface OpenWait {

@@ -67,7 +67,8 @@ export function JobPage() {
   const mark = job.marks.find((m) => m.id === chosen) ?? job.marks[0];
   const current = (stationsOf(job).find((s) => s.id === station)?.id ?? 'fit') as StationId;
   const View = VIEWS[current];
-  const late = job.deadline !== undefined && plan !== undefined && plan.schedule.packed > job.deadline;
+  const packed = plan?.schedule.packed;
+  const late = job.deadline !== undefined && packed !== undefined && packed > job.deadline;
   const wash = plan?.schedule.care.toSorted((a, b) => b.until - a.until)[0];
   const exportJob = async () => {
     const { writeJobFile } = await import('@kolleta/core/jobFile');
@@ -112,16 +113,17 @@ export function JobPage() {
                 )
               }
             />
-            {plan && plan.schedule.steps.length > 0 && (
+            {packed !== undefined && (
               <>
                 {' '}
                 · packed{' '}
                 <strong className={`font-head text-[1.05rem] ${late ? 'text-error' : 'text-success'}`}>
-                  {formatMoment(plan.schedule.packed, zone)}
+                  {formatMoment(packed, zone)}
                   {late && ' — too late'}
                 </strong>
               </>
             )}
+            {plan?.schedule.unplaced !== undefined && <strong className="text-error"> · finds no room in your hours</strong>}
           </p>
           {plan && !plan.aside && (
             <p className="quiet text-[0.86rem]">

@@ -88,7 +88,8 @@ export function JobsPage() {
       <ul className="grid grid-cols-1 gap-3 xl:grid-cols-2">
         {open.map((job) => {
           const own = plan?.jobs.get(job.id);
-          const late = own && job.deadline !== undefined && own.schedule.packed > job.deadline;
+          const packed = own?.schedule.packed;
+          const late = job.deadline !== undefined && packed !== undefined && packed > job.deadline;
           const next = own?.schedule.steps.find((s) => s.state !== 'done');
           return (
             <li key={job.id}>
@@ -119,11 +120,14 @@ export function JobsPage() {
                       {job.piece.name}
                     </p>
                     {own?.aside && <p className="text-error mt-1.5 text-[0.95rem]">Set aside: it cannot be worked out.</p>}
-                    {own && own.schedule.steps.length > 0 && (
+                    {own?.schedule.unplaced !== undefined && (
+                      <p className="text-error mt-1.5 text-[0.95rem]">It finds no room in your hours.</p>
+                    )}
+                    {packed !== undefined && (
                       <p className="mt-1.5 text-[0.95rem]">
                         packed{' '}
                         <strong className={late ? 'text-error' : 'text-success'}>
-                          {formatMoment(own.schedule.packed, shop.hours.zone)}
+                          {formatMoment(packed, shop.hours.zone)}
                           {late && ', too late'}
                         </strong>
                         {job.deadline !== undefined && <> · wanted {formatMoment(job.deadline, shop.hours.zone)}</>}

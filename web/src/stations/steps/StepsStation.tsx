@@ -89,8 +89,9 @@ function PlaceMarks({ plan, shop, station }: Pick<StationProps, 'plan' | 'shop'>
 function CareBars({ plan, shop }: Pick<StationProps, 'plan' | 'shop'>) {
   const [ref, size] = useSize<HTMLDivElement>();
   const waits = plan.schedule.care;
-  const from = Math.min(...waits.map((w) => w.from), plan.schedule.packed);
-  const until = Math.max(...waits.map((w) => w.until), plan.schedule.packed);
+  const packed = plan.schedule.packed ?? Math.max(...waits.map((w) => w.from));
+  const from = Math.min(...waits.map((w) => w.from), packed);
+  const until = Math.max(...waits.map((w) => w.until), packed);
   const width = size?.width ?? 0;
   const x = (at: number) => 16 + ((at - from) / Math.max(1, until - from)) * Math.max(0, width - 40);
   const { zone } = shop.hours;
@@ -119,10 +120,10 @@ function CareBars({ plan, shop }: Pick<StationProps, 'plan' | 'shop'>) {
               </text>
             </g>
           ))}
-          <g transform={`translate(${x(plan.schedule.packed)} ${46 * waits.length + 12})`}>
+          <g transform={`translate(${x(packed)} ${46 * waits.length + 12})`}>
             <path d="M0 0v-8" stroke="var(--color-success)" strokeWidth={2} />
-            <text y={14} fontSize={13} textAnchor={x(plan.schedule.packed) > width / 2 ? 'end' : 'start'} fill="var(--color-success)">
-              packed {formatMoment(plan.schedule.packed, zone)}
+            <text y={14} fontSize={13} textAnchor={x(packed) > width / 2 ? 'end' : 'start'} fill="var(--color-success)">
+              packed {formatMoment(packed, zone)}
             </text>
           </g>
         </svg>

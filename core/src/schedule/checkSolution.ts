@@ -1,0 +1,64 @@
+import { MINUTE_MS } from '../units';
+import { handsOf, type PlacedStep, type Problem, type Solution } from './problem';
+
+/** Less than this is rounding, ms. */
+const SLIP_MS = 1;
+
+/** Every wait that steps in time do not keep, and every overlap of hands: of all that is not done, with all that runs. */
+export function brokenWaits(steps: readonly PlacedStep[]): string[] {
+  const at = new Map(steps.map((s) => [s.step.id, s]));
+  const waits = steps
+    .filter((s) => s.state === 'waiting')
+    .flatMap((s) =>
+      s.step.after.flatMap((lag) => {
+        const other = at.get(lag.step);
+        if (!other) return [];
+        const gap = (s.start - other.end) / MINUTE_MS;
+        if (gap < lag.least - 1e-6) return [`${s.step.id} begins ${gap} min after ${lag.step}, at least ${lag.least}`];
+        if (lag.most !== undefined && gap > lag.most + 1e-6)
+          return [`${s.step.id} begins ${gap} min after ${lag.step}, at most ${lag.most}`];
+        return [];
+      }),
+    );
+  const spans = steps
+    .filter((s) => s.state !== 'done')
+    .flatMap((s) => s.spans.map((span) => ({ ...span, id: s.step.id, runs: s.state === 'running' })))
+    .toSorted((a, b) => a.start - b.start);
+  const overlaps: string[] = [];
+  for (const [i, one] of spans.entries())
+    for (let k = i + 1; k < spans.length && spans[k]!.start < one.end - SLIP_MS; k++) {
+      // two that run at once do so because somebody began both
+      if (!(one.runs && spans[k]!.runs)) overlaps.push(`${one.id} and ${spans[k]!.id} need the same hands`);
+    }
+  return [...waits, ...overlaps];
+}
+
+/** Everything in which a solution is none: steps left out or twice, too short, before now or outside the hours, waits broken without saying so, hands in two places. */
+export function checkSolution(problem: Problem, solution: Solution): string[] {
+  const hands = handsOf(problem);
+  const faults: string[] = [];
+  const all: PlacedStep[] = [];
+  const said = new Set<string>();
+  for (const job of problem.jobs) {
+    const placed = solution.get(job.job);
+    if (!placed) faults.push(`${job.job} has no answer`);
+    if (!placed || 'unplaced' in placed) continue;
+    const ids = placed.steps.map((s) => s.step.id);
+    if (ids.length !== job.steps.length || job.steps.some((step) => !ids.includes(step.id)))
+      faults.push(`${job.job} has not each step once`);
+    for (const { step } of placed.broken) said.add(step);
+    all.push(...placed.steps);
+  }
+  for (const { step, spans, state, start, end } of all) {
+    const fact = problem.fixed.get(step.id);
+    if ((state === 'done') !== (fact?.doneAt !== undefined)) faults.push(`${step.id} is ${state}`);
+    if (fact?.startedAt !== undefined && start !== fact.startedAt) faults.push(`${step.id} began at another time`);
+    if (state !== 'waiting') continue;
+    const minutes = spans.reduce((sum, span) => sum + span.end - span.start, 0) / MINUTE_MS;
+    if (Math.abs(minutes - Math.max(1, step.hands)) > 1e-6) faults.push(`${step.id} has ${minutes} of ${step.hands} minutes`);
+    if (start < problem.now || spans[0]!.start !== start || spans.at(-1)!.end !== end) faults.push(`${step.id} has no true start or end`);
+    if (!spans.every((span) => hands.some((window) => window.start <= span.start && span.end <= window.end)))
+      faults.push(`${step.id} is outside the hours`);
+  }
+  return [...faults, ...brokenWaits(all).filter((fault) => ![...said].some((id) => fault.startsWith(`${id} begins`)))];
+}
