@@ -11,3 +11,4 @@ export * from './tapeKinds';
 export * from './techniques';
 export * from './features';
 export * from './seen';
+export * from './stepKinds';

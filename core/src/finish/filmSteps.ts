@@ -3,6 +3,9 @@ import type { Id } from '../job';
 import { minutesFor, type RecipeDraft } from './recipeDraft';
 import type { Lag } from './workStep';
 
+/** A name within a sentence. */
+const lower = (name: string): string => name.replace(/^./u, (first) => first.toLowerCase());
+
 /** Cut, weed, tape; what the placing of each mark has to wait for. */
 export function filmSteps({ input, id, add, say }: RecipeDraft): ReadonlyMap<Id, readonly Lag[]> {
   const { layers, job } = input;
@@ -15,41 +18,40 @@ export function filmSteps({ input, id, add, say }: RecipeDraft): ReadonlyMap<Id,
     const taken = own.reduce((sum, layer) => sum + layer.taken, 0);
     add({
       id: id(`cut:${film}`),
-      station: 'cut',
+      kind: 'cut',
       title: `Cut ${name}, ${say(taken)} of film`,
       short: 'cut',
       text: `A small test cut first${i === 0 ? ': a square with a circle inside lifts clean, and the liner stays whole' : ''}. Colour side up, smooth, no curl.`,
       hands: Math.max(1, Math.round(minutes + HANDS_ON.testCut)),
       after: [],
       cautions: ['cutter', 'blade'],
-      mayPause: true,
       takes: { film, length: taken },
     });
   });
   const taped = new Map<Id, Lag[]>();
   for (const layer of layers) {
     const key = `${layer.mark.id}:${layer.film.id}`;
+    const several = layers.filter((other) => other.mark === layer.mark).length > 1;
+    const what = `${count === 1 ? '' : `${count} × `}${several ? `the ${lower(layer.film.name)} layer of ${layer.mark.name}` : layer.mark.name}`;
     add({
       id: id(`weed:${key}`),
-      station: 'weed',
-      title: `Weed ${count === 1 ? '' : `${count} × `}${layer.mark.name}`,
+      kind: 'weed',
+      title: `Weed ${what}`,
       short: 'weed',
       text: layer.weedText,
       hands: Math.max(1, Math.round(layer.weedMinutes * count)),
       after: [{ step: id(`cut:${layer.film.id}`), least: 0, most: WAITS.weedWithin, why: 'weed within a day' }],
       cautions: ['blade', 'smallParts'],
-      mayPause: true,
     });
     add({
       id: id(`tape:${key}`),
-      station: 'tape',
-      title: `Tape ${count === 1 ? '' : `${count} × `}${layer.mark.name}`,
+      kind: 'tape',
+      title: `Tape ${what}`,
       short: 'tape',
       text: layer.tapeText,
       hands: minutesFor(HANDS_ON.tape, count, (layer.width * layer.height) / 1e6),
       after: [{ step: id(`weed:${key}`), least: 0, why: 'weeded' }],
       cautions: [],
-      mayPause: true,
     });
     taped.set(layer.mark.id, [...(taped.get(layer.mark.id) ?? []), { step: id(`tape:${key}`), least: 0, why: 'taped' }]);
   }

@@ -16,37 +16,34 @@ export function groundSteps({ input, care, whole, face, id, add }: RecipeDraft):
     if (stain) {
       add({
         id: id('coat1'),
-        station: 'prepare',
+        kind: 'stain',
         title: `Stain ${whole} and wipe off what stands`,
         short: 'stain',
         text: `${coat.name[0]!.toUpperCase()}${coat.name.slice(1)}, with the grain, edges too. Wipe after a few minutes.`,
         hands: minutesFor(HANDS_ON.stain, count, face),
         after: [],
         cautions,
-        mayPause: false,
       });
     } else {
       add({
         id: id('coat0'),
-        station: 'prepare',
+        kind: 'coat',
         title: `Paint ${whole}, first thin coat`,
         short: 'coat 1',
         text: `${coat.name[0]!.toUpperCase()}${coat.name.slice(1)}, thin, edges too.`,
         hands: minutesFor(HANDS_ON.coat, count, face),
         after: [],
         cautions,
-        mayPause: false,
       });
       add({
         id: id('coat1'),
-        station: 'prepare',
+        kind: 'coat',
         title: `Paint ${whole}, second thin coat`,
         short: 'coat 2',
         text: 'Across the first, just as thin.',
         hands: minutesFor(HANDS_ON.coat, count, face),
         after: [{ step: id('coat0'), least: times.recoat, why: `${coat.name} dries to recoat` }],
         cautions,
-        mayPause: false,
       });
     }
     ground = {
@@ -67,14 +64,13 @@ export function groundSteps({ input, care, whole, face, id, add }: RecipeDraft):
     const times = dryingTimes('sealer', climate);
     add({
       id: id('seal'),
-      station: 'prepare',
+      kind: 'seal',
       title: `Seal ${whole} with one thin clear coat`,
       short: 'seal',
       text: 'A soft brush, thin, no going back over it. The tape then lifts no paint and film lies flat.',
       hands: minutesFor(HANDS_ON.seal, count, face),
       after: ground ? [ground] : [],
       cautions: ['paint'],
-      mayPause: false,
     });
     ground = { step: id('seal'), least: times.beforeFilm, why: 'sealer dries before film' };
     care.push({ after: id('seal'), minutes: times.fullCure, what: 'sealer cures', then: 'water', packed: true });

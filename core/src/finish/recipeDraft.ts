@@ -1,4 +1,5 @@
 import { wallOf } from '../blanks';
+import { STEP_KINDS } from '../facts';
 import { formatLength } from '../units';
 import type { RecipeInput } from './recipeInput';
 import type { CareWait, WorkStep } from './workStep';
@@ -14,6 +15,9 @@ export interface Rate {
 export const minutesFor = (rate: Rate, count: number, squareMetres: number): number =>
   Math.max(1, Math.round(rate.start + count * (rate.piece + (rate.squareMetre ?? 0) * squareMetres)));
 
+/** A step as it is written into a recipe. */
+export type NewStep = Omit<WorkStep, 'job' | 'station' | 'mayPause'> & { readonly mayPause?: boolean };
+
 /** A recipe while it is written: each part of it adds steps and waits. */
 export interface RecipeDraft {
   readonly input: RecipeInput;
@@ -24,7 +28,8 @@ export interface RecipeDraft {
   /** m² of one piece. */
   readonly face: number;
   readonly id: (key: string) => string;
-  readonly add: (step: Omit<WorkStep, 'job'>) => void;
+  /** Adds a step; where it is worked on and whether it may pause are its kind's, unless said otherwise. */
+  readonly add: (step: NewStep) => void;
   readonly say: (mm: number) => string;
 }
 
@@ -40,7 +45,7 @@ export function draftFor(input: RecipeInput): RecipeDraft {
     whole: job.count === 1 ? `the ${name}` : `the ${job.count} ${name}`,
     face: (shape.kind === 'flat' ? shape.width * shape.height : wallOf(shape).width * shape.height) / 1e6,
     id: (key) => `${job.id}/${key}`,
-    add: (step) => steps.push({ ...step, job: job.id }),
+    add: (step) => steps.push({ ...STEP_KINDS[step.kind], ...step, job: job.id }),
     say: (mm) => formatLength(mm, input.lengths, { digits: 0 }),
   };
 }

@@ -1,4 +1,4 @@
-import type { CautionId } from '../facts';
+import type { CautionId, StepKind } from '../facts';
 import type { Id, JobId, StationId, StepId } from '../job';
 
 /** How long after another step a step may begin, minutes. */
@@ -14,6 +14,7 @@ export interface Lag {
 export interface WorkStep {
   readonly id: StepId;
   readonly job: JobId;
+  readonly kind: StepKind;
   readonly station: StationId;
   /** What to do, as an order: "Wipe the 12 glasses with alcohol". */
   readonly title: string;

@@ -1,9 +1,20 @@
+import type { StepKind } from '../facts';
 import type { Id, JobId, StepId } from './ids';
+
+/** What can be learnt from the end of a step. Entries of older files lack it. */
+interface Learnable {
+  /** What kind of step it was. */
+  work?: StepKind;
+  /** The minutes that were computed for it before anything was learnt. */
+  unlearned?: number;
+  /** Whether its minutes were measured or typed; where they were not, `actual` is what was planned, and says nothing. */
+  timed?: boolean;
+}
 
 /** What happened. Events are only ever added; undoing one adds its reversal. */
 export type WorkEvent =
   | { id: Id; at: number; kind: 'started'; job: JobId; step: StepId; title: string }
-  | {
+  | ({
       id: Id;
       at: number;
       kind: 'done';
@@ -13,8 +24,8 @@ export type WorkEvent =
       planned: number;
       actual: number;
       note?: string;
-    }
-  | {
+    } & Learnable)
+  | ({
       id: Id;
       at: number;
       kind: 'wrong';
@@ -26,7 +37,7 @@ export type WorkEvent =
       what: string;
       again: boolean;
       note?: string;
-    }
+    } & Learnable)
   | {
       id: Id;
       at: number;
@@ -61,6 +72,10 @@ export const WRONGS: readonly string[] = [
   'The cut did not go through',
   'Something else',
 ];
+
+/** Whether the minutes of an entry were measured or typed: of older entries those that are just as planned were not. */
+export const isTimed = ({ timed, planned, actual }: { timed?: boolean; planned: number; actual: number }): boolean =>
+  timed ?? actual !== planned;
 
 /** Film taken from each roll since it was counted, mm. */
 export function filmTaken(events: readonly WorkEvent[]): ReadonlyMap<Id, number> {

@@ -32,7 +32,7 @@ export const noteStart = (events: readonly WorkEvent[], step: WorkStep, id: Id, 
 };
 
 /**
- * What is added to the log when a step ends: its minutes, from its start or as planned when no timer ran, and the film that it took. Nothing when it is done
+ * What is added to the log when a step ends: its minutes, from its start, or as planned and not timed when no timer ran, and the film that it took. Nothing when it is done
  * already, or when this very press is in the log: so it counts once.
  *
  * @param events the log as it is saved at that moment
@@ -49,8 +49,11 @@ export function noteFinish(
 ): WorkEvent[] {
   const { done, startedAt } = stepState(events, step.id);
   if (done || events.some((event) => event.id === press)) return [];
-  const timed = startedAt === undefined ? step.hands : Math.max(0.1, Math.round(((at - startedAt) / MINUTE_MS) * 10) / 10);
-  const common = { id: press, at, job: step.job, step: step.id, title: step.title, planned: step.hands, actual: minutes ?? timed };
+  const spent = startedAt === undefined ? step.hands : Math.max(0.1, Math.round(((at - startedAt) / MINUTE_MS) * 10) / 10);
+  const common = {
+    ...{ id: press, at, job: step.job, step: step.id, title: step.title, planned: step.hands, actual: minutes ?? spent },
+    ...{ work: step.kind, unlearned: step.hands, timed: minutes !== undefined || startedAt !== undefined },
+  };
   return [
     wrong ? { ...common, kind: 'wrong', ...wrong } : { ...common, kind: 'done' },
     // film that went under the knife is gone, also when the cut failed

@@ -24,5 +24,11 @@ describe('the log', () => {
     expect(logOf(events).map((r) => r.title)).toEqual(['two', 'three']);
     expect(logOf(events, 'a')).toMatchObject([{ outcome: 'wrong', what: 'A part was lost' }]);
   });
-  it('adds up planned and actual', () => expect(logTotals(logOf(events))).toEqual({ planned: 13, actual: 24, wrong: 1 }));
+  it('adds up planned and actual', () => expect(logTotals(logOf(events))).toEqual({ planned: 13, actual: 24, timed: 2, wrong: 1 }));
+  it('leaves out of it what was not timed, and of older entries what is just as planned', () => {
+    const untimed = { ...done('four', 7, 30, 30), timed: false } as WorkEvent;
+    const typed = { ...done('five', 8, 10, 10), timed: true } as WorkEvent;
+    expect(logTotals(logOf([...events, untimed, done('old', 9, 6, 6), typed]))).toEqual({ planned: 23, actual: 34, timed: 3, wrong: 1 });
+    expect(logOf([untimed])[0]!.timed).toBe(false);
+  });
 });

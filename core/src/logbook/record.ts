@@ -1,4 +1,4 @@
-import { standing, type Id, type JobId, type WorkEvent } from '../job';
+import { isTimed, standing, type Id, type JobId, type WorkEvent } from '../job';
 
 /** One line of the log: what was done, how long it was to take and took, and how it came out. */
 export interface LogRecord {
@@ -8,6 +8,8 @@ export interface LogRecord {
   readonly title: string;
   readonly planned: number;
   readonly actual: number;
+  /** Whether that was measured or typed. */
+  readonly timed: boolean;
   readonly outcome: 'done' | 'wrong' | 'overridden';
   /** What went wrong. */
   readonly what?: string;
@@ -21,7 +23,7 @@ export function logOf(events: readonly WorkEvent[], job?: JobId): LogRecord[] {
       if (event.kind === 'overridden' && (job === undefined || event.job === job)) {
         const { id, at, reason } = event;
         const title = `Went on against a stop: ${event.reading.split(':')[0]}`;
-        return [{ event: id, at, job: event.job, title, planned: 0, actual: 0, outcome: 'overridden', note: reason }];
+        return [{ event: id, at, job: event.job, title, planned: 0, actual: 0, timed: false, outcome: 'overridden', note: reason }];
       }
       if ((event.kind !== 'done' && event.kind !== 'wrong') || (job !== undefined && event.job !== job)) return [];
       const { id, at, title, planned, actual, note } = event;
@@ -33,6 +35,7 @@ export function logOf(events: readonly WorkEvent[], job?: JobId): LogRecord[] {
           title,
           planned,
           actual,
+          timed: isTimed(event),
           outcome: event.kind,
           note,
           ...(event.kind === 'wrong' ? { what: event.what } : {}),
@@ -42,13 +45,14 @@ export function logOf(events: readonly WorkEvent[], job?: JobId): LogRecord[] {
     .toReversed();
 }
 
-/** Planned against actual over records: minutes, and how many went wrong. */
-export const logTotals = (records: readonly LogRecord[]): { planned: number; actual: number; wrong: number } =>
+/** Planned against actual over the records that were timed, how many those are, and how many of all went wrong. */
+export const logTotals = (records: readonly LogRecord[]): { planned: number; actual: number; timed: number; wrong: number } =>
   records.reduce(
     (sum, r) => ({
-      planned: sum.planned + r.planned,
-      actual: sum.actual + r.actual,
+      planned: sum.planned + (r.timed ? r.planned : 0),
+      actual: sum.actual + (r.timed ? r.actual : 0),
+      timed: sum.timed + (r.timed ? 1 : 0),
       wrong: sum.wrong + (r.outcome === 'wrong' ? 1 : 0),
     }),
-    { planned: 0, actual: 0, wrong: 0 },
+    { planned: 0, actual: 0, timed: 0, wrong: 0 },
   );

@@ -174,6 +174,33 @@ describe('the demo workshop', () => {
       if (schedule.latestStart !== undefined) expect(schedule.slack).toBeGreaterThan(0);
     }
   });
+  it('its steps keep their ids: the log and saved timers know them by these', () => {
+    const ids = Object.fromEntries(
+      [...plan(demo.jobs, demo.events).jobs.values()].map((j) => [j.job, j.recipe.steps.map(({ id }) => id.slice(j.job.length + 1)).join(' ')]), // prettier-ignore
+    );
+    expect(ids).toEqual({
+      'regatta-prizes': 'cut:white-gloss weed:prize:white-gloss tape:prize:white-gloss clean place:prize pack',
+      'honour-board':
+        'coat1 seal cut:stencil cut:cream-matt weed:title:stencil tape:title:stencil weed:crew-1:cream-matt tape:crew-1:cream-matt weed:crew-2:cream-matt tape:crew-2:cream-matt clean place:title edge:title paint:title:1 paint:title:2 pull:title place:crew-1 place:crew-2 pack', // prettier-ignore
+      'crew-flasks': 'cut:silver weed:name:silver tape:name:silver clean place:name pack',
+      'boat-numbers':
+        'cut:white-gloss cut:petrol weed:number:white-gloss tape:number:white-gloss weed:backing:petrol tape:backing:petrol clean place:number place:backing pack', // prettier-ignore
+      tankards:
+        'cut:petrol cut:cream-matt weed:skipper:petrol tape:skipper:petrol weed:skipper:cream-matt tape:skipper:cream-matt clean place:skipper pack', // prettier-ignore
+      'bailer-buckets': 'cut:ink-matt weed:tern:ink-matt tape:tern:ink-matt clean place:tern pack',
+      'door-hours': 'cut:white-removable weed:hours:white-removable tape:hours:white-removable clean place:hours pack',
+      'trophy-bowl': 'cut:stencil weed:trophy:stencil tape:trophy:stencil clean place:trophy edge:trophy paint:trophy:1 paint:trophy:2 pull:trophy pack', // prettier-ignore
+    });
+  });
+  it('tells the layers of one mark apart', () => {
+    const titles = plan(demo.jobs)
+      .jobs.get('tankards')!
+      .recipe.steps.map((step) => step.title);
+    expect(titles).toContain('Tape 2 × the petrol layer of skipper');
+    expect(titles).toContain('Tape 2 × the cream matt layer of skipper');
+    for (const { recipe } of plan(demo.jobs).jobs.values())
+      expect(new Set(recipe.steps.map((s) => s.title)).size).toBe(recipe.steps.length);
+  });
   it('marks keep their breathing room, and glasses their lip band', () => {
     for (const job of demo.jobs) {
       for (const { fitted, usable } of plan([job]).jobs.get(job.id)!.marks) {

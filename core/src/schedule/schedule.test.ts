@@ -27,6 +27,7 @@ const windows = workingWindows(HOURS, NOW, 60);
 const step = (id: string, hands: number, after: WorkStep['after'] = [], mayPause = false): WorkStep => ({
   id,
   job: 'j',
+  kind: 'place',
   station: 'place',
   title: id,
   short: id,

@@ -46,7 +46,10 @@ describe('packed in time', () => {
     expect(reading!.advice).toMatch(/warmer/);
   });
   it('no room in the calendar at all is a stop', () =>
-    expect(read(PACKED, schedule({ steps: [], packed: undefined, unplaced: 'j/pack' }))[0]).toMatchObject({ verdict: 'stop', value: 'never' }));
+    expect(read(PACKED, schedule({ steps: [], packed: undefined, unplaced: 'j/pack' }))[0]).toMatchObject({
+      verdict: 'stop',
+      value: 'never',
+    }));
   it('a wait that ran out is a watch at its station', () => {
     const missed = read(PACKED, schedule({ broken: [{ step: 'j/pack', after: 'j/place', why: 'half dry' }] }))[1];
     expect(missed).toMatchObject({ id: 'missed:j/pack', verdict: 'watch', station: 'cure', value: 'Pack' });

@@ -43,7 +43,7 @@ export function markSteps(draft: RecipeDraft, taped: ReadonlyMap<Id, readonly La
     const placing = way.placing(draft, laid, piece);
     add({
       id: place,
-      station: 'place',
+      kind: 'place',
       title: placing.title,
       short: 'place',
       text: `Dry fit first, liner still on. ${method}${stop}${copies}${slats}${own.length > 1 ? ' Lowest and largest film first.' : ''}${placing.text ? ` ${placing.text}` : ''}`,

@@ -32,14 +32,13 @@ export function recipeFor(input: RecipeInput): Recipe {
   const cleaning = written ?? (GROUNDS[piece.ground].porous || GROUNDS[piece.ground].material === 'wood' ? DUST : WIPE);
   add({
     id: id('clean'),
-    station: 'prepare',
+    kind: 'clean',
     title: cleaning.title(whole),
     short: cleaning.short,
     text: `${piece.build === 'joined' ? 'Joined boards: clamped as the sheet of the glue says, at full strength the next day. ' : piece.build === 'apart' ? 'Take it apart first, and keep its screws together. ' : ''}${cleaning.text}`,
     hands: minutesFor(cleaning.rate, count, face / 3),
     after: ground ? [ground] : [],
     cautions: cleaning.cautions,
-    mayPause: false,
   });
   const alcohol = COATS.alcohol.touchDry * dryingFactor('solvent', climate).factor;
   const clean: Lag = cleaning.dry
@@ -49,14 +48,13 @@ export function recipeFor(input: RecipeInput): Recipe {
   const last = markSteps(draft, taped, clean, cleaning.dry);
   add({
     id: id('pack'),
-    station: 'cure',
+    kind: 'pack',
     title: `Check, wrap and label ${whole}`,
     short: 'pack',
     text: `${piece.build === 'apart' ? 'Put it together again. ' : ''}Look along the edges once more. The care card goes in with it.`,
     hands: minutesFor(HANDS_ON.pack, count, 0),
     after: last.length > 0 ? last : [clean],
     cautions: ['smallParts'],
-    mayPause: true,
   });
   return { steps, care, unknownGround: written === undefined };
 }

@@ -19,14 +19,13 @@ function after({ input, id, add }: RecipeDraft, { mark, making, place, size, are
   const millilitres = Math.ceil(paintNeeded(area, making.coats, count));
   add({
     id: id(`edge:${mark.id}`),
-    station: 'paint',
+    kind: 'edge',
     title: `Seal the edges of ${mark.name} with clear sealer`,
     short: 'edges',
     text: 'A thin dab along every edge: what creeps under is clear, and stops the colour.',
     hands: dab,
     after: [{ step: place, least: 0, most: WAITS.edgeAfterStencil, why: 'stencil laid' }],
     cautions: ['paint'],
-    mayPause: false,
   });
   let previous: Lag = {
     step: id(`edge:${mark.id}`),
@@ -38,14 +37,13 @@ function after({ input, id, add }: RecipeDraft, { mark, making, place, size, are
     const own2 = id(`paint:${mark.id}:${n}`);
     add({
       id: own2,
-      station: 'paint',
+      kind: 'dab',
       title: `Dab ${mark.name}, ${making.coats === 1 ? 'one coat' : `coat ${n} of ${making.coats}`}`,
       short: `coat ${n}`,
       text: `${paint?.name ?? 'Paint'}, ${n === 1 ? `about ${millilitres} ml in all, ` : ''}a sponge nearly dry, straight down. Brushing pushes paint under the edge.`,
       hands: dab,
       after: [previous],
       cautions: ['paint'],
-      mayPause: false,
     });
     previous = {
       step: own2,
@@ -58,14 +56,13 @@ function after({ input, id, add }: RecipeDraft, { mark, making, place, size, are
   const pull = id(`pull:${mark.id}`);
   add({
     id: pull,
-    station: 'paint',
+    kind: 'pull',
     title: `Pull the stencil of ${mark.name}`,
     short: 'pull',
     text: `${PULL_WORDS[making.pullAt][0]!.toUpperCase()}${PULL_WORDS[making.pullAt].slice(1)}: from a corner, flat and slow, islands with tweezers.${window.most ? ` Between ${formatDuration(window.least)} and ${formatDuration(window.most)} after the last coat.` : ''}`,
     hands: minutesFor(HANDS_ON.pull, count, size),
     after: [{ step: previous.step, ...window, why: `paint ${PULL_WORDS[making.pullAt]}` }],
     cautions: ['blade'],
-    mayPause: false,
   });
   return {
     ready: { step: pull, least: times.touchDry, why: 'paint touch dry' },

@@ -71,6 +71,8 @@ export async function settleRun(run: CutterRun, strokes: number, used: number, p
         title,
         planned: planned.get(result.job) ?? share,
         actual: share,
+        work: 'cut',
+        timed: true,
       });
     else if (result.length > 0)
       written.push({
@@ -80,6 +82,8 @@ export async function settleRun(run: CutterRun, strokes: number, used: number, p
         title,
         planned: planned.get(result.job) ?? share,
         actual: share,
+        work: 'cut',
+        timed: true,
         what: 'The cutter stopped',
         again: true,
         note: `${result.marks.reduce((sum, m) => sum + m.copies, 0)} marks were cut whole`,

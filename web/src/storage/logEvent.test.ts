@@ -8,6 +8,7 @@ import { finishStep, reverseEvents, startStep } from './logEvent';
 const step = (more: Partial<WorkStep> = {}): WorkStep => ({
   id: 'j/weed',
   job: 'j',
+  kind: 'weed',
   station: 'weed',
   title: 'Weed',
   short: 'weed',
@@ -30,7 +31,7 @@ const log = async () => standing(await db.events.toArray());
 describe('the log', () => {
   it('a step without a timer is logged as planned', async () => {
     const [event] = await finishStep(step());
-    expect(event).toMatchObject({ kind: 'done', planned: 12, actual: 12 });
+    expect(event).toMatchObject({ kind: 'done', planned: 12, actual: 12, timed: false, work: 'weed', unlearned: 12 });
   });
   it('a timed step is logged with the minutes from its start, whatever clock the workshop has', async () => {
     await setClock(Date.parse('2026-12-01T09:40:00Z'));

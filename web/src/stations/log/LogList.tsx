@@ -51,11 +51,17 @@ export function LogList({
             <span className="bg-base-300 block h-2.5 rounded-sm" style={{ width: share(record.planned) }} />
             <span className="measure text-right">{formatDuration(record.planned)}</span>
             <span className="quiet">took</span>
-            <span
-              className={`block h-2.5 rounded-sm ${record.actual > record.planned * 1.25 ? 'bg-accent' : 'bg-primary'}`}
-              style={{ width: share(record.actual) }}
-            />
-            <span className="measure text-right">{formatDuration(record.actual)}</span>
+            {record.timed ? (
+              <>
+                <span
+                  className={`block h-2.5 rounded-sm ${record.actual > record.planned * 1.25 ? 'bg-accent' : 'bg-primary'}`}
+                  style={{ width: share(record.actual) }}
+                />
+                <span className="measure text-right">{formatDuration(record.actual)}</span>
+              </>
+            ) : (
+              <span className="quiet col-span-2">not timed</span>
+            )}
           </div>
           {record.what && (
             <p className="text-[0.9rem]">

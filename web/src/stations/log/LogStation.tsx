@@ -27,10 +27,11 @@ export function LogStation({ job, plan, shop }: StationProps) {
   return (
     <StationLayout title="Log" drawing={drawing}>
       <div className="sheet px-4 py-3">
-        <p className="measure text-2xl font-semibold">{formatDuration(totals.actual)}</p>
+        <p className="measure text-2xl font-semibold">{totals.timed > 0 ? formatDuration(totals.actual) : 'not timed'}</p>
         <p>
-          of hands so far, {formatDuration(totals.planned)} were planned
-          {records.length > 0 ? ` (×${(totals.actual / Math.max(0.1, totals.planned)).toFixed(2)})` : ''}.{' '}
+          {totals.timed > 0
+            ? `of hands in ${totals.timed === 1 ? 'the step' : `the ${totals.timed} steps`} that ran with a timer; ${formatDuration(totals.planned)} were planned (×${(totals.actual / Math.max(0.1, totals.planned)).toFixed(2)}).`
+            : 'No step has run with a timer yet: Start begins one.'}{' '}
           {totals.wrong === 0 ? 'Nothing went wrong.' : totals.wrong === 1 ? 'One step went wrong.' : `${totals.wrong} steps went wrong.`}
         </p>
         <p className="quiet text-sm">

@@ -1,4 +1,5 @@
 import { useEffect, useRef, useState, type MouseEvent } from 'react';
+import { isTimed } from '@kolleta/core/job';
 import { formatMoment, waitsOpen, type OpenWait, type PlacedStep } from '@kolleta/core/schedule';
 import { formatDuration, MINUTE_MS } from '@kolleta/core/units';
 import { now } from '../../storage/clock';
@@ -100,8 +101,8 @@ export function StepButtons({ placed, large = false }: { placed: PlacedStep; lar
     const events = await finishStep(own.step, wrong, undefined, id, at);
     const [first] = events;
     if (!first) return tell('It is in the log already.');
-    const minutes = 'actual' in first ? first.actual : own.step.hands;
-    const words = `${wrong ? 'Logged' : 'Done'}: ${own.step.title.toLowerCase()}, ${formatDuration(minutes)} (planned ${formatDuration(own.step.hands)}).`;
+    const took = 'actual' in first && isTimed(first) ? formatDuration(first.actual) : 'not timed';
+    const words = `${wrong ? 'Logged' : 'Done'}: ${lower(own.step.title)}, ${took} (planned ${formatDuration(own.step.hands)}).`;
     return tell(words, { action: { label: 'Undo', run: () => void reverseEvents(events) } });
   };
   const press = async (what: Press, asked = false) => {
