@@ -5,7 +5,7 @@ import { dragFigures } from './drag';
 import { fitFigures } from './fit';
 import { faultFigures } from './faults';
 import { fuzzFigures } from './fuzz';
-import { hasteFigures } from './haste';
+import { HASTE } from './haste';
 import { importFigures } from './import';
 import { planFigures } from './plan';
 import { startFigures } from './start';
@@ -20,18 +20,21 @@ const parts: [string, () => Figure[] | Promise<Figure[]>][] = [
   ['trace/', traceFigures],
   ['drag/', dragFigures],
   ['fuzz/', fuzzFigures],
+  ...HASTE,
+  // the kills come last: they take longest
   ['fault/', faultFigures],
-  ['fault/', hasteFigures],
 ];
 const only = values.only ?? '';
 const figures: Figure[] = [];
 for (const [prefix, measure] of parts) {
-  if (prefix.startsWith(only) || only.startsWith(prefix)) figures.push(...(await measure()).filter((f) => f.name.startsWith(only)));
+  if (!prefix.startsWith(only) && !only.startsWith(prefix)) continue;
+  for (const f of (await measure()).filter((figure) => figure.name.startsWith(only))) {
+    figures.push(f);
+    // as they come: a figure that fails to be measured takes none of the others along
+    console.log(
+      `${f.name.padEnd(44)}  ${String(f.value).padStart(10)} ${f.unit.padEnd(3)}  ${f.goal.padEnd(18)} ${f.holds ? 'holds' : 'MISSED'}`,
+    );
+  }
 }
-const width = Math.max(4, ...figures.map((f) => f.name.length));
-for (const f of figures)
-  console.log(
-    `${f.name.padEnd(width)}  ${String(f.value).padStart(10)} ${f.unit.padEnd(3)}  ${f.goal.padEnd(18)} ${f.holds ? 'holds' : 'MISSED'}`,
-  );
 if (figures.length === 0) console.log(`No figure begins with "${only}".`);
 if (values.json) writeFileSync(values.json, `${JSON.stringify(figures, null, 1)}\n`);
