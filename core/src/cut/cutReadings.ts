@@ -1,17 +1,10 @@
 import { FILM_KINDS } from '../facts';
 import { formatLength, type LengthSystem } from '../units';
-import { setAt, type Cure, type Film, type Job, type Reading, type Shop } from '../job';
+import { filmInstead, setAt, type Cure, type Film, type Job, type Reading, type Shop } from '../job';
 import type { FilmLayout } from './layout';
 
-/** Marks of a job that use a film, with the change that gives them another. */
-function useInstead(job: Job, from: string, to: string): Cure['patch'] {
-  return job.marks.flatMap((mark) => [
-    ...(mark.film === from ? setAt(['marks', mark.id, 'film'], to) : []),
-    ...Object.entries(mark.colourFilms).flatMap(([colour, film]) =>
-      film === from ? setAt(['marks', mark.id, 'colourFilms', colour], to) : [],
-    ),
-  ]);
-}
+/** The change that cuts from one film whatever of a job was to be cut from another. */
+const useInstead = (job: Job, from: string, to: string): Cure['patch'] => job.marks.flatMap((mark) => filmInstead(mark, from, to));
 
 /**
  * What cutting one film for one job tells: whether the roll has enough, and whether the machine takes it.

@@ -8,6 +8,8 @@ export const LIMITS = {
   smallPart: 3,
   /** A counter under this cannot be weeded, mm². */
   smallCounter: 1,
+  /** Strokes under this share of what film keeps are a stop, not a watch. */
+  thinStop: 0.5,
   /** Film keeps this far from a drinking rim, mm. */
   lipBand: 20,
   /** A zone's breathing room as a share of its smaller side: marks, and stencils. */

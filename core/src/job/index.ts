@@ -1,4 +1,5 @@
 export * from './event';
+export * from './filmInstead';
 export * from './guarded';
 export * from './ids';
 export * from './job';

@@ -15,9 +15,11 @@ export function drawReadings(work: FittingWork, job: Job, shop: Shop, faces: Fac
       return face !== undefined && findGlyph(face, character) !== undefined;
     };
     const other = [...faces.keys()].find((face) => missing.every((character) => has(face, character)));
-    const lacking = lines.filter((line) => [...line.text].some((c) => missing.includes(c)));
     const stripped = (text: string) => [...text].filter((c) => !missing.includes(c)).join('');
-    const left = lines.some((line) => stripped(line.text).trim() !== '');
+    // letters of the rows of a list are not in the line itself: taking them out of its columns' names would break it
+    const listed = work.rows.length > 0;
+    const lacking = lines.filter((line) => (listed && line.text.includes('{')) || [...line.text].some((c) => missing.includes(c)));
+    const left = !listed && lines.some((line) => stripped(line.text).trim() !== '');
     const of = (line: string, field: 'face' | 'text') => ['marks', mark.id, 'artwork', 'lines', line, field];
     readings.push({
       id: `glyphs:${mark.id}`,
@@ -38,7 +40,11 @@ export function drawReadings(work: FittingWork, job: Job, shop: Shop, faces: Fac
           : []),
         ...(left ? [{ label: 'Leave them out', patch: lacking.flatMap((line) => setAt(of(line.id, 'text'), stripped(line.text))) }] : []),
       ],
-      advice: left ? undefined : 'Type other words, or bring the mark as an SVG drawing.',
+      advice: left
+        ? undefined
+        : listed
+          ? 'Or write those rows of the list without them.'
+          : 'Type other words, or bring the mark as an SVG drawing.',
     });
   }
   if (work.drawn.layers.length === 0) {

@@ -1,19 +1,10 @@
 import { FILM_KINDS, TECHNIQUES } from '../facts';
 import { contrastOf } from '../fit';
-import { setAt, type Film, type Id, type Job, type Mark, type Patch, type Reading, type Shop } from '../job';
+import { filmInstead, type Film, type Job, type Reading, type Shop } from '../job';
 import type { FittingWork } from './planMark';
 
 /** So many films are offered in the place of one that is not there. */
 const MOST_OFFERED = 4;
-
-/** The change that cuts from one film whatever of a mark was to be cut from another. */
-const insteadOf = (mark: Mark, from: Id, to: Id): Patch => [
-  ...(mark.film === from ? setAt(['marks', mark.id, 'film'], to) : []),
-  ...Object.entries(mark.colourFilms).flatMap(([colour, film]) =>
-    film === from ? setAt(['marks', mark.id, 'colourFilms', colour], to) : [],
-  ),
-  ...mark.edits.flatMap((edit) => ('film' in edit && edit.film === from ? setAt(['marks', mark.id, 'edits', edit.id, 'film'], to) : [])),
-];
 
 /** Films that a mark is to be cut from and that this workshop does not have: a stop for each, with those that it has instead. */
 export function filmReadings({ plan, shaped }: FittingWork, job: Job, shop: Shop): Reading[] {
@@ -34,7 +25,7 @@ export function filmReadings({ plan, shaped }: FittingWork, job: Job, shop: Shop
     value: 'no such film',
     limit: 'a film in this workshop',
     why: 'The mark is to be cut from a film that this workshop does not have, so nothing of it would be cut.',
-    cures: offered.map((film) => ({ label: `Cut it from ${film.name}`, patch: insteadOf(mark, id, film.id) })),
+    cures: offered.map((film) => ({ label: `Cut it from ${film.name}`, patch: filmInstead(mark, id, film.id) })),
     advice: shop.films.length === 0 ? 'There is no film in this workshop yet.' : 'Or put the film into Stock.',
   }));
 }

@@ -13,7 +13,8 @@ import { liftReading } from './liftReading';
 import { listReadings, variantReadings } from './listReadings';
 import { markReadings } from './markReadings';
 import type { Memo } from './memo';
-import type { FittingWork } from './planMark';
+import { fitMarks, type FittingWork } from './planMark';
+import { soundRemedies } from './soundRemedies';
 import { tapeReadings } from './steps';
 
 /** A job with all that was planned of it, for its readings. */
@@ -40,26 +41,36 @@ export interface ReadAround {
   readonly quick: boolean;
 }
 
-/** Every reading of a job, in the order in which makers work. */
-export function jobReadings({ job, works, film, inputs, recipe, schedule }: ReadWork, around: ReadAround, memo: Memo): Reading[] {
-  const { shop, faces, shared, filmLeft, isCut, hours, quick } = around;
-  const { films, paints, climate, lengths, temperatures, machines } = shop;
-  const marks = works.map((work) => work.plan);
+/** What the marks of a job tell by themselves: as they are drawn, as their list is fitted, and as they lie on the piece. */
+function ofMarks(job: Job, works: readonly FittingWork[], { shop, faces, filmLeft, quick }: ReadAround, memo: Memo): Reading[] {
+  const { films, paints, climate, lengths, temperatures } = shop;
   const seen = {
     shop: memo.stage('shop of marks', { films, paints, climate, lengths, temperatures }, asIs),
     filmLeft: memo.stage('film left', Object.fromEntries(filmLeft), asIs),
     quick,
   };
-  const left = (id: Id) => filmLeft.get(id) ?? 0;
-  const needed = (id: Id) => shared.find((layout) => layout.film.id === id)?.taken ?? 0;
   return [
-    ...guarded('measure', 'measure', job.id, 'Room on the piece', () => measureReadings(job.piece, job.zones, lengths)),
-    ...guarded('draw', 'list', job.id, 'The list', () => listReadings(job)),
     ...works.flatMap((work) =>
       guarded('draw', 'draw', work.plan.mark.id, 'The mark as it is drawn', () => drawReadings(work, job, shop, faces)),
     ),
     ...works.flatMap((work) => filmReadings(work, job, shop)),
-    ...marks.flatMap((plan) => guarded('fit', 'names', plan.mark.id, 'The list fitted', () => variantReadings(plan, job, shop))),
+    ...works.flatMap(({ plan }) => guarded('fit', 'names', plan.mark.id, 'The list fitted', () => variantReadings(plan, job, shop))),
+    ...works.flatMap((work) => markReadings(work, job, seen, memo)),
+  ];
+}
+
+/** Every reading of a job, in the order in which makers work, with remedies that hold. */
+export function jobReadings({ job, works, film, inputs, recipe, schedule }: ReadWork, around: ReadAround, memo: Memo): Reading[] {
+  const { shop, faces, shared, filmLeft, isCut, hours, quick } = around;
+  const { paints, climate, lengths, temperatures, machines } = shop;
+  const marks = works.map((work) => work.plan);
+  const left = (id: Id) => filmLeft.get(id) ?? 0;
+  const needed = (id: Id) => shared.find((layout) => layout.film.id === id)?.taken ?? 0;
+  const own = ofMarks(job, works, around, memo);
+  const all = [
+    ...guarded('measure', 'measure', job.id, 'Room on the piece', () => measureReadings(job.piece, job.zones, lengths)),
+    ...guarded('draw', 'list', job.id, 'The list', () => listReadings(job)),
+    ...own,
     ...(quick
       ? []
       : marks.flatMap((plan) =>
@@ -67,7 +78,6 @@ export function jobReadings({ job, works, film, inputs, recipe, schedule }: Read
             [liftReading(job, plan, { lengths, machines }, memo) ?? []].flat(),
           ),
         )),
-    ...works.flatMap((work) => markReadings(work, job, seen, memo)),
     ...film.own.flatMap((layout) => {
       const together = shared.find((l) => l.film.id === layout.film.id);
       if (!together || isCut(layout.film.id)) return [];
@@ -82,6 +92,9 @@ export function jobReadings({ job, works, film, inputs, recipe, schedule }: Read
       ? guarded('cure', 'date', job.id, 'The date', () => scheduleReadings(job, schedule, shop.hours.zone, hours))
       : []),
   ];
+  // tried out on the marks alone, which is what they change
+  const after = (changed: Job) => ofMarks(changed, fitMarks(changed, shop, faces, memo, quick), around, memo);
+  return soundRemedies(job, all, marks, shop, quick ? undefined : after);
 }
 
 /** Readings with what the user answered for, and with cures that know what they saw. */

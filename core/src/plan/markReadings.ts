@@ -1,4 +1,4 @@
-import { droppedParts, fitReadings, thinnest, thinnestRow, thinRemedies, type FitContext, type Tried } from '../fit';
+import { droppedParts, fitReadings, thinnest, thinRemedies, type FitContext, type ThinRemedies, type Tried } from '../fit';
 import type { Film, Job, Reading } from '../job';
 import type { Memo } from './memo';
 import type { FittingWork, RowWork } from './planMark';
@@ -36,15 +36,12 @@ function measured(context: FitContext, work: Pick<RowWork, 'drawn' | 'shaped' | 
   };
 }
 
-/** What would make a mark stout enough, where it is not. */
-function remediesOf(all: FitContext, memo: Memo): Pick<FitContext, 'thinRemedies'> {
-  if (all.inspections.length === 0 || !all.thinness?.ok || all.rows.some(({ thinness }) => thinness && !thinness.ok)) return {};
-  const context = thinnestRow(all);
-  const thinness = context.thinness;
-  if (!thinness?.ok) return {};
-  const { limit, strokes } = thinness.value;
-  if (strokes.least >= limit) return {};
-  const { drawn, outline, mark, usable, hold, fitted } = context;
+/** What would make a mark, or one of its rows, stout enough; undefined where it is. */
+function remediesFor(one: FitContext, all: FitContext, memo: Memo): Tried<ThinRemedies> | undefined {
+  if (one.inspections.length === 0 || !one.thinness?.ok) return undefined;
+  const { limit, strokes } = one.thinness.value;
+  if (strokes.least >= limit) return undefined;
+  const { drawn, outline, mark, usable, hold, fitted } = one;
   const { edits, size, optical, technique } = mark;
   const { scale, width, largestWidth } = fitted;
   // a typed size does not depend on where the mark lies: a nudge finds what was looked for before
@@ -56,7 +53,22 @@ function remediesOf(all: FitContext, memo: Memo): Pick<FitContext, 'thinRemedies
     least: strokes.least,
     mayGrow: all.rows.length === 0,
   };
-  return { thinRemedies: tried(() => memo.stage('thin remedies', input, thinRemedies)) };
+  return tried(() => memo.stage('thin remedies', input, thinRemedies));
+}
+
+/** What would make a mark stout enough, with every row of its list: the most that any of them needs. */
+function remediesOf(all: FitContext, memo: Memo): Pick<FitContext, 'thinRemedies'> {
+  const each = [all, ...all.rows].flatMap((one) => remediesFor(one, all, memo) ?? []);
+  const [first] = each;
+  if (!first) return {};
+  const failed = each.find((one) => !one.ok);
+  if (failed) return { thinRemedies: failed };
+  const found = each.flatMap((one) => (one.ok ? [one.value] : []));
+  const thicken = found.reduce<number | undefined>(
+    (most, { thicken: by }) => (most === undefined || by === undefined ? undefined : Math.abs(by) > Math.abs(most) ? by : most),
+    found[0]!.thicken,
+  );
+  return { thinRemedies: { ok: true, value: { width: found.length === 1 ? found[0]!.width : undefined, thicken } } };
 }
 
 /** Readings of one fitted mark; a mark with nothing to cut has none. */

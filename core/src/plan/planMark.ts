@@ -3,7 +3,7 @@ import type { Usable } from '../blanks';
 import { boxRegion, intersection, regionArea, type Box, type Point, type Region } from '../geometry';
 import { GROUNDS, TECHNIQUES } from '../facts';
 import type { Artwork, Id, Job, Mark, PieceList, Shop, Zone } from '../job';
-import { contrastOf, scatteredCopies, type FittedMark, type LayerInspection, type ScatteredCopies, type Sizing } from '../fit';
+import { contrastOf, scatteredCopies, type Behind, type FittedMark, type LayerInspection, type ScatteredCopies, type Sizing } from '../fit';
 import type { Memo } from './memo';
 import { fitOnce, type Copies, type Fitting } from './fitOnce';
 
@@ -30,7 +30,7 @@ export interface MarkPlan {
   /** Characters that its faces lack. */
   readonly missing: readonly string[];
   /** What the mark is seen against. */
-  readonly behind: { colour: string; name: string };
+  readonly behind: Behind;
   /** Where the words differ from piece to piece: the mark of every row; the mark itself is the tightest of them. */
   readonly variants: readonly Variant[];
 }
@@ -149,12 +149,7 @@ function fitOne(job: Job, mark: Mark, zone: Zone, shop: Shop, faces: Faces, memo
     }));
     row = works[fittings.indexOf(tightest)];
   } else main = fitOnce(job, mark, zone, shop, faces, memo, quick);
-  const behind = GROUNDS[job.piece.ground].clear
-    ? { colour: job.piece.behind, name: 'what stands behind it' }
-    : {
-        colour: worstGround(mark, zone, job, shop),
-        name: zone.colours?.length ? `the ${zone.name.toLowerCase()} of the ${job.piece.name}` : `the ${job.piece.name}`,
-      };
+  const behind = seenBehind(mark, zone, job, shop);
   return {
     plan: {
       mark,
@@ -194,13 +189,16 @@ function placesOf({ drawn, sizing, fitted }: Fitting, { edits }: Mark, memo: Mem
   return copies?.stay && fitted.layers.length > 0 ? copies.places.map(([x, y]): Point => [x + fitted.at[0], y + fitted.at[1]]) : [];
 }
 
-/** The colour of a zone that a mark stands out from least: of a patterned place the worst counts. */
-function worstGround(mark: Mark, zone: Zone, job: Job, shop: Shop): string {
-  const colours = zone.colours?.length ? zone.colours : [job.piece.colour];
+/** What a mark is seen against: what stands behind a clear piece, else its zone; of a patterned one the colour that it stands out from least. */
+function seenBehind(mark: Mark, zone: Zone, { piece }: Job, shop: Shop): Behind {
+  if (GROUNDS[piece.ground].clear) return { colour: piece.behind, colours: [piece.behind], name: 'what stands behind it' };
+  const patterned = zone.colours !== undefined && zone.colours.length > 0;
+  const colours = patterned ? zone.colours! : [piece.colour];
   const seen = TECHNIQUES[mark.technique].painted
     ? shop.paints.find((p) => p.id === mark.paint)?.colour
     : shop.films.find((f) => f.id === mark.film)?.colour;
-  return seen ? colours.reduce((a, b) => (contrastOf(seen, b).ratio < contrastOf(seen, a).ratio ? b : a)) : colours[0]!;
+  const colour = seen ? colours.reduce((a, b) => (contrastOf(seen, b).ratio < contrastOf(seen, a).ratio ? b : a)) : colours[0]!;
+  return { colour, colours, name: patterned ? `the ${zone.name.toLowerCase()} of the ${piece.name}` : `the ${piece.name}` };
 }
 
 const wordsOf = (artwork: Mark['artwork']): string =>
@@ -225,7 +223,7 @@ function seenAgainst(works: readonly FittingWork[], shop: Shop, memo: Memo): Fit
       for (const layer of other.plan.fitted.layers) {
         const film = shop.films.find((f) => f.id === layer.film);
         if (film && layer.film !== mark.film && memo.stage('covers', { box: fitted.box, region: layer.region }, coversStage))
-          return { ...work, plan: { ...work.plan, behind: { colour: film.colour, name: film.name } } };
+          return { ...work, plan: { ...work.plan, behind: { colour: film.colour, colours: [film.colour], name: film.name } } };
       }
     }
     return work;

@@ -279,8 +279,11 @@ describe('a quick first plan', () => {
     expect(quick.complete).toBe(false);
     expect(whole.complete).toBe(true);
     const told = (p: typeof quick) =>
-      [...p.jobs.values()].map((j) => j.readings.filter((r) => !/^(thin|lift):/.test(r.id)).map((r) => [r.id, r.verdict, r.cures.length]));
+      [...p.jobs.values()].map((j) => j.readings.filter((r) => !/^(thin|lift):/.test(r.id)).map((r) => [r.id, r.verdict]));
     expect(told(quick)).toEqual(told(whole));
+    // it offers nothing that the whole one does not
+    const offered = (p: typeof quick) => [...p.jobs.values()].flatMap((j) => j.readings.flatMap((r) => r.cures.map((cure) => `${j.job} ${r.id} ${cure.label}`))); // prettier-ignore
+    expect(offered(quick).filter((one) => !offered(whole).includes(one))).toEqual([]);
     const steps = (p: typeof quick) => [p.bench.now!, ...p.bench.then].map((s) => s.step.id);
     expect(steps(quick)).toEqual(steps(whole));
     expect(quick.bench.rack.map((r) => r.id)).toEqual(whole.bench.rack.map((r) => r.id));

@@ -179,7 +179,10 @@ export function planWorkshop(
     const placed = schedule.jobs.get(job.id) ?? asidePlan(job, 'failed').schedule;
     const isCutOf = (film: Id) => isCut(job.id, film);
     const around = { shop, faces, shared, filmLeft, isCut: isCutOf, hours: windows.length > 0, quick };
-    return { placed, readings: withOverrides(job, jobReadings({ ...work, schedule: placed }, around, memo)) };
+    return {
+      placed,
+      readings: withOverrides(job, jobReadings({ ...work, schedule: placed }, around, memo)),
+    };
   });
   onJob(undefined);
 

@@ -7,11 +7,13 @@ import { boxAround, boxHeight, boxOf, boxWidth } from '../../geometry';
 import { makeAs } from '../makeAs';
 import { hullShapes } from '../shapeMark';
 import { markLabel, type FitContext, type FitReading } from './context';
+import { staysWhole } from './smaller';
 
 const percent = (share: number) => `${(share * 100).toFixed(1)} %`;
 
 /** The mark made so small that its corners lie within a radius. */
-function smaller({ mark, fitted, shop, drawn }: FitContext, reach: number): Cure[] {
+function smaller(context: FitContext, reach: number): Cure[] {
+  const { mark, fitted, shop, drawn } = context;
   const shapeAt = hullShapes(drawn, mark);
   const sizeAt = (scale: number) => {
     const box = boxAround(shapeAt(scale).filter((l) => l.region.length > 0).map((l) => boxOf(l.region))); // prettier-ignore
@@ -27,7 +29,7 @@ function smaller({ mark, fitted, shop, drawn }: FitContext, reach: number): Cure
       else high = scale;
     }
   const width = Math.floor(sizeAt(low).width * 0.995 * 10) / 10;
-  if (low <= 0 || width <= 5) return [];
+  if (low <= 0 || width <= 5 || !staysWhole(context, width)) return [];
   const label = `Make it ${formatLength(width, shop.lengths)} wide`;
   return [{ label, patch: setAt(['marks', mark.id, 'size'], { mode: 'width', width }) }];
 }

@@ -8,6 +8,13 @@ import type { DroppedParts } from './droppedParts';
 import type { Thinness } from './thinness';
 import type { ThinRemedies } from './thinRemedies';
 
+/** What a mark is seen against: of several colours the one that it stands out from least; #rrggbb. */
+export interface Behind {
+  readonly colour: string;
+  readonly colours: readonly string[];
+  readonly name: string;
+}
+
 /** All that the readings of one mark look at. */
 export interface FitContext {
   readonly piece: Piece;
@@ -27,8 +34,8 @@ export interface FitContext {
   readonly shaped: readonly Layer[];
   readonly inspections: readonly LayerInspection[];
   readonly shop: Pick<Shop, 'films' | 'paints' | 'climate' | 'lengths' | 'temperatures'>;
-  /** What the mark is seen against, #rrggbb, with its name. */
-  readonly behind: { colour: string; name: string };
+  /** What the mark is seen against, with its name. */
+  readonly behind: Behind;
   /** How thin it gets; undefined at a first look, which leaves it out. */
   readonly thinness?: Tried<Thinness>;
   /** What would make it stout enough, where it or one of its rows is not. */

@@ -1,7 +1,7 @@
 import { FILM_KINDS, TECHNIQUES } from '../../facts';
 import { formatLength } from '../../units';
-import { setAt, type Cure, type Mark } from '../../job';
-import { contrastOf } from '../contrast';
+import { filmInstead, setAt, type Cure } from '../../job';
+import { contrastOf, type Contrast } from '../contrast';
 import { isMarkPaint } from '../makeAs';
 import { markLabel, type FitContext, type FitReading } from './context';
 
@@ -12,25 +12,20 @@ function seenColours({ mark, inspections, shop }: FitContext): { colour: string;
   return inspections.map(({ film }) => ({ colour: film.colour, name: film.name, film: film.id }));
 }
 
-/** The patch that puts one film in another's place. */
-function replaceFilm(mark: Mark, from: string, to: string): Cure['patch'] {
-  const colours = Object.entries(mark.colourFilms).filter(([, film]) => film === from);
-  return [
-    ...(mark.film === from ? setAt(['marks', mark.id, 'film'], to) : []),
-    ...colours.flatMap(([colour]) => setAt(['marks', mark.id, 'colourFilms', colour], to)),
-  ];
-}
-
 /** mm left of a film. */
 const leftOf = ({ filmLeft }: FitContext, film: string): number => filmLeft[film] ?? 0;
 
+/** How a colour stands out from all that a mark is seen against: the worst of it counts. */
+const against = (colour: string, { behind }: FitContext): Contrast =>
+  behind.colours.map((ground) => contrastOf(colour, ground)).reduce((worst, one) => (one.ratio < worst.ratio ? one : worst));
+
 function cures(context: FitContext, worst: { name: string; film?: string }): Cure[] {
-  const { mark, shop, behind } = context;
+  const { mark, shop } = context;
   const subtle: Cure = { label: 'Subtle on purpose', patch: setAt(['marks', mark.id, 'subtle'], true) };
   if (TECHNIQUES[mark.technique].painted) {
     const paints = shop.paints
       .filter((p) => p.id !== mark.paint && isMarkPaint(p))
-      .map((paint) => ({ paint, contrast: contrastOf(paint.colour, behind.colour) }));
+      .map((paint) => ({ paint, contrast: against(paint.colour, context) }));
     const best = paints
       .filter((p) => p.contrast.verdict === 'fine')
       .toSorted((a, b) => b.contrast.ratio - a.contrast.ratio)
@@ -47,11 +42,11 @@ function cures(context: FitContext, worst: { name: string; film?: string }): Cur
   // another film is a cure only when the whole mark then reads
   const others = context.inspections
     .filter((i) => i.film.id !== worst.film)
-    .every((i) => contrastOf(i.film.colour, behind.colour).verdict === 'fine');
+    .every((i) => against(i.film.colour, context).verdict === 'fine');
   const stays = own ? FILM_KINDS[own.kind].stays : true;
   const passing = shop.films
     .filter((f) => f.id !== worst.film && FILM_KINDS[f.kind].stays === stays && leftOf(context, f.id) > 0)
-    .map((film) => ({ film, contrast: contrastOf(film.colour, behind.colour) }))
+    .map((film) => ({ film, contrast: against(film.colour, context) }))
     .filter((f) => f.contrast.verdict === 'fine')
     .toSorted((a, b) => b.contrast.ratio - a.contrast.ratio)
     .slice(0, 2);
@@ -59,7 +54,7 @@ function cures(context: FitContext, worst: { name: string; film?: string }): Cur
     others && worst.film
       ? passing.map(({ film, contrast }) => ({
           label: `${film.name}, ${contrast.ratio.toFixed(1)} : 1 — ${formatLength(leftOf(context, film.id), shop.lengths, { digits: 0 })} left`,
-          patch: replaceFilm(mark, worst.film!, film.id),
+          patch: filmInstead(mark, worst.film!, film.id),
         }))
       : [];
   return [...offers, subtle];

@@ -3,6 +3,7 @@ import { GROUNDS, LIMITS } from '../../facts';
 import { wallOf } from '../../blanks';
 import { setAt, type Cure, type PatchOp } from '../../job';
 import { markLabel, type FitReading } from './context';
+import { staysWhole } from './smaller';
 
 /** Whether film keeps clear of lips and of food. */
 export const foodReading: FitReading = (context) => {
@@ -49,13 +50,14 @@ export const foodReading: FitReading = (context) => {
   ];
   const left = Math.min(wallOf(piece.shape).height - LIMITS.lipBand, zone.y + zone.height) - Math.max(0, zone.y) - 2 * zone.breathing;
   if (fitted.height > left) patch.push({ op: 'set', path: ['marks', mark.id, 'size'], value: { mode: 'largest' } });
+  const offered = left > 2 && staysWhole(context, fitted.width * Math.min(1, left / fitted.height));
   return {
     ...base,
     verdict: 'stop',
     value,
     limit: say(LIMITS.lipBand),
     why: 'Lips would touch the film.',
-    cures: left > 2 ? [{ label: `Keep ${say(LIMITS.lipBand)} below the rim clear`, patch }] : [],
-    advice: left > 2 ? undefined : 'The zone is too low for a mark under the rim: choose another place.',
+    cures: offered ? [{ label: `Keep ${say(LIMITS.lipBand)} below the rim clear`, patch }] : [],
+    advice: offered ? undefined : 'The zone is too low for this mark under the rim: choose another place, or say less.',
   };
 };

@@ -2,9 +2,10 @@ import { formatLength, SAME_MM } from '../../units';
 import { diameterAt, seenWidth } from '../../blanks';
 import { LIMITS } from '../../facts';
 import { boxHeight, boxWidth, difference, edgeLength, partArea, type Region, type Ring } from '../../geometry';
-import { setAt, type Cure, type PatchOp } from '../../job';
+import { removeAt, setAt, type Cure, type PatchOp } from '../../job';
 import { largestFitAnywhere } from '../largestFitAnywhere';
 import { markLabel, type FitContext, type FitReading } from './context';
+import { staysWhole } from './smaller';
 
 /** How wide a mark on a round piece looks from the front, and whether all of it is seen at once. */
 export const seenReading: FitReading = (context) => {
@@ -30,7 +31,9 @@ export const seenReading: FitReading = (context) => {
     ...base,
     verdict: 'watch',
     why: `${reads}; it goes ${Math.round(share * 100)} % round, and about ${Math.round(LIMITS.seenShare * 100)} % is seen at once.`,
-    cures: [{ label: `Make it ${say(width)} wide`, patch: setAt(['marks', mark.id, 'size'], { mode: 'width', width }) }],
+    cures: staysWhole(context, width)
+      ? [{ label: `Make it ${say(width)} wide`, patch: setAt(['marks', mark.id, 'size'], { mode: 'width', width }) }]
+      : [],
   };
 };
 
@@ -99,6 +102,8 @@ export const sizeReading: FitReading = (context) => {
     patch: [
       { op: 'set', path: ['marks', mark.id, 'size'], value: { mode: 'largest' } },
       centre,
+      // in a zone that is no box it becomes so large only where there is room, not where it is held
+      ...(usable.room && mark.hold ? removeAt(['marks', mark.id, 'hold']) : []),
       ...(usable.room && mark.optical ? [{ op: 'set' as const, path: ['marks', mark.id, 'optical'], value: false }] : []),
     ],
   };
@@ -106,6 +111,7 @@ export const sizeReading: FitReading = (context) => {
     const moved = !usable.room && (mark.offset.x !== 0 || mark.offset.y !== 0);
     const fitsCentred = fitted.width <= inner.maxX - inner.minX + SAME_MM && fitted.height <= inner.maxY - inner.minY + SAME_MM;
     const outside = past(clear) > SAME_MM;
+    const fits = fitted.largestWidth > 0 && staysWhole(context, fitted.largestWidth);
     return {
       ...base,
       verdict: outside ? 'stop' : 'watch',
@@ -117,9 +123,13 @@ export const sizeReading: FitReading = (context) => {
       cures: [
         ...(moved && fitsCentred ? [{ label: 'Centre it', patch: [centre] }] : []),
         ...fieldCure(context, say),
-        ...(fitted.largestWidth > 0 ? [largest] : []),
+        ...(fits ? [largest] : []),
       ],
-      advice: fitted.largestWidth > 0 ? undefined : 'Ask less of it in Draw: a smaller field, frame or backing, or fewer copies.',
+      advice: fits
+        ? undefined
+        : fitted.largestWidth > 0
+          ? `As large as fits it would be ${say(fitted.largestWidth)} wide, and too fine for its film: say less, take a stouter face, or a larger place.`
+          : 'Ask less of it in Draw: a smaller field, frame or backing, or fewer copies.',
     };
   }
   const full = mark.size.mode === 'largest';

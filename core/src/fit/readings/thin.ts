@@ -1,5 +1,5 @@
 import { thickenedBy } from '../../artwork';
-import { TECHNIQUES } from '../../facts';
+import { LIMITS, TECHNIQUES } from '../../facts';
 import { removeAt, setAt, type Mark, type Patch } from '../../job';
 import { formatLength } from '../../units';
 import { markLabel, needed, ofRow, worstRow, type FitContext, type FitReading } from './context';
@@ -15,7 +15,7 @@ const thicken = (mark: Mark, by: number): Patch => [
 const thinnessOf = (context: FitContext): Thinness => needed(context.thinness!);
 
 /** Of a mark and, where there is a list, its rows, the one with the thinnest stroke against what its film keeps. */
-export const thinnestRow = (all: FitContext): FitContext => worstRow(all, (one) => thinnessOf(one).strokes.least / thinnessOf(one).limit);
+const thinnestRow = (all: FitContext): FitContext => worstRow(all, (one) => thinnessOf(one).strokes.least / thinnessOf(one).limit);
 
 /** The thinnest stroke of the film that stays, against what that film keeps. */
 export const thinReading: FitReading = (all) => {
@@ -56,7 +56,7 @@ export const thinReading: FitReading = (all) => {
   const count = worst.strokes.places.filter((place) => place.width < worst.limit).length * copies;
   return {
     ...base,
-    verdict: least < worst.limit * 0.5 ? 'stop' : 'watch',
+    verdict: least < worst.limit * LIMITS.thinStop ? 'stop' : 'watch',
     value: say(least),
     why: `${ofRow(context)}${count === 1 ? `One ${what} is` : `${count >= 24 ? 'Two dozen or more' : count} places of ${what} are`} thinner than this film keeps; ${thin}.`,
     cures,

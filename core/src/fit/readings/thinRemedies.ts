@@ -53,9 +53,9 @@ function keepsStrokes({ drawn, outline, usable, films }: ThinRemediesInput, mark
   const scale = known ?? sizeMark(drawn, outline, mark, usable).scale;
   if (scale <= 0.001) return false;
   // copies are turned, and rounded as they are
-  return measureStrokes({ drawn, scale, mark, films }).every(
-    ({ strokes, limit, copies }) => strokes.least >= limit * (copies > 1 ? 1.005 : 1),
-  );
+  const measured = measureStrokes({ drawn, scale, mark, films });
+  // nothing left is nothing kept
+  return measured.length > 0 && measured.every(({ strokes, limit, copies }) => strokes.least >= limit * (copies > 1 ? 1.005 : 1));
 }
 
 /** The least change of thickness that keeps every stroke, mm per side; a stencil is slimmed, so that the film between grows. */

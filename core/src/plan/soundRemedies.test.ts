@@ -1,0 +1,77 @@
+import { beforeAll, describe, expect, it } from '@jest/globals';
+import { shippedFaces } from '../../test/faces';
+import { randomJob } from '../../test/randomWorkshop';
+import { DEMO_START, demoShop, plateJob, textMark } from '../../test/sampleJobs';
+import type { Faces } from '../artwork';
+import { numbersFrom } from '../geometry';
+import { applyPatch, type Job, type Reading, type Shop } from '../job';
+import { Memo, planWorkshop } from './index';
+
+let faces: Faces;
+let shop: Shop;
+const memo = new Memo();
+beforeAll(() => {
+  faces = shippedFaces();
+  shop = demoShop();
+});
+const planOf = (job: Job) => planWorkshop([job], shop, [], DEMO_START, faces, memo).jobs.get('j')!;
+const kindOf = ({ id }: Pick<Reading, 'id'>): string => id.split(':')[0]!;
+const stopsOf = (readings: readonly Reading[]) => new Set(readings.filter((r) => r.verdict === 'stop').map((r) => r.id));
+
+/** What is wrong with the remedies of a job: they do not clear, change nothing, or put a new stop in the place of theirs. */
+function faultsOf(job: Job, met: Set<string>): string[] {
+  const before = planOf(job);
+  expect(before.aside).toBeUndefined();
+  const stops = stopsOf(before.readings);
+  return before.readings.flatMap((reading) =>
+    reading.cures.flatMap((cure): string[] => {
+      met.add(kindOf(reading));
+      const { document } = applyPatch(job, cure.patch);
+      const after = planOf(document);
+      const name = `${reading.id} “${cure.label}”`;
+      if (JSON.stringify(document) === JSON.stringify(job)) return [`${name} changes nothing`];
+      const own = after.readings.find((r) => r.id === reading.id);
+      const stays = reading.verdict !== 'fine' && own && own.verdict !== 'fine' ? [`${name} leaves ${own.verdict}: ${own.value}`] : [];
+      // a mark of which nothing could be drawn told nothing of itself before; and whoever paints instead has to wait longer
+      const hidden = (id: string) => kindOf(reading) === 'glyphs' || (id === 'date' && kindOf(reading) === 'stick');
+      const fresh = [...stopsOf(after.readings)].filter((id) => !stops.has(id) && !hidden(id)).map((id) => `${name} raises ${id}`);
+      return [...stays, ...fresh];
+    }),
+  );
+}
+
+describe('the law of remedies', () => {
+  it('over every shape, ground, technique, artwork, list, spread and change: each clears its reading, raises no stop and changes something', () => {
+    const met = new Set<string>();
+    const faults: string[] = [];
+    for (let seed = 1; seed <= 40; seed++)
+      faults.push(...faultsOf(randomJob(numbersFrom(seed), shop), met).map((fault) => `${seed}: ${fault}`));
+    expect(faults).toEqual([]);
+    expect([...met]).toEqual(
+      expect.arrayContaining(['bend', 'bulb', 'contrast', 'eye', 'food', 'glyphs', 'grip', 'kind', 'lift', 'names', 'paint', 'seen', 'size', 'small', 'snips', 'stick', 'thin', 'wax']), // prettier-ignore
+    );
+  });
+  it('a film that no tape carries over, or that vanishes, is not offered; and where nothing is left, it is said what helps', () => {
+    const job = plateJob(textMark('Tern', { film: 'ink-matt' }));
+    const dusty: Job = { ...job, piece: { ...job.piece, ground: 'chalkPaint', contact: 'openGrain', colour: '#22302f' } };
+    const contrast = planOf(dusty).readings.find((r) => kindOf(r) === 'contrast')!;
+    expect(contrast.verdict).toBe('stop');
+    for (const { patch } of contrast.cures) {
+      const after = planOf(applyPatch(dusty, patch).document);
+      expect(
+        after.readings.filter((r) => kindOf(r) === 'grip' && r.verdict === 'stop' && !stopsOf(planOf(dusty).readings).has(r.id)),
+      ).toEqual([]);
+    }
+  });
+  it('a film that a frame is cut from is replaced there too', () => {
+    const framed = plateJob(
+      textMark('Tern', { film: 'white-gloss', edits: [{ id: 'f', kind: 'frame', plate: 'box', margin: 6, width: 3, film: 'ink-matt' }] }),
+    );
+    const contrast = planOf(framed).readings.find((r) => kindOf(r) === 'contrast')!;
+    expect(contrast.verdict).toBe('stop');
+    const [first] = contrast.cures;
+    const { marks } = applyPatch(framed, first!.patch).document;
+    expect(marks[0]!.edits[0]).not.toMatchObject({ film: 'ink-matt' });
+    expect(planOf({ ...framed, marks }).readings.find((r) => kindOf(r) === 'contrast')!.verdict).toBe('fine');
+  });
+});
