@@ -15,11 +15,13 @@ export function drawReadings(work: FittingWork, job: Job, shop: Shop, faces: Fac
       return face !== undefined && findGlyph(face, character) !== undefined;
     };
     const other = [...faces.keys()].find((face) => missing.every((character) => has(face, character)));
-    const stripped = (text: string) => [...text].filter((c) => !missing.includes(c)).join('');
-    // letters of the rows of a list are not in the line itself: taking them out of its columns' names would break it
+    // letters of the rows of a list are not in the line itself, and the names of its columns stay whole
     const listed = work.rows.length > 0;
+    const pieces = (text: string) => (listed ? (text.match(/\{[^}]*\}|./gsu) ?? []) : [...text]);
+    const stripped = (text: string) => pieces(text).filter((piece) => !missing.includes(piece)).join(''); // prettier-ignore
     const lacking = lines.filter((line) => (listed && line.text.includes('{')) || [...line.text].some((c) => missing.includes(c)));
-    const left = !listed && lines.some((line) => stripped(line.text).trim() !== '');
+    const left =
+      missing.every((c) => lines.some((line) => pieces(line.text).includes(c))) && lines.some((line) => stripped(line.text).trim() !== '');
     const of = (line: string, field: 'face' | 'text') => ['marks', mark.id, 'artwork', 'lines', line, field];
     readings.push({
       id: `glyphs:${mark.id}`,
