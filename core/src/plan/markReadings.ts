@@ -1,4 +1,5 @@
-import { droppedParts, fitReadings, thinnest, thinRemedies, type FitContext, type ThinRemedies, type Tried } from '../fit';
+import { TECHNIQUES } from '../facts';
+import { droppedParts, fitReadings, thinnest, thinnestRow, thinRemedies, type FitContext, type Tried } from '../fit';
 import type { Film, Job, Reading } from '../job';
 import type { Memo } from './memo';
 import type { FittingWork, RowWork } from './planMark';
@@ -36,11 +37,16 @@ function measured(context: FitContext, work: Pick<RowWork, 'drawn' | 'shaped' | 
   };
 }
 
-/** What would make a mark, or one of its rows, stout enough; undefined where it is. */
-function remediesFor(one: FitContext, all: FitContext, memo: Memo): Tried<ThinRemedies> | undefined {
-  if (one.inspections.length === 0 || !one.thinness?.ok) return undefined;
+/** Rows of a list are thickened by so much more, mm a side: what the tightest of them loses in size the others lose too. */
+const FOR_ALL_ROWS = 0.05;
+
+/** What would make a mark stout enough, where it or one of its rows is not: what the thinnest of them needs. */
+function remediesOf(all: FitContext, memo: Memo): Pick<FitContext, 'thinRemedies'> {
+  if (all.inspections.length === 0 || !all.thinness?.ok || all.rows.some(({ thinness }) => thinness && !thinness.ok)) return {};
+  const one = thinnestRow(all);
+  if (!one.thinness?.ok) return {};
   const { limit, strokes } = one.thinness.value;
-  if (strokes.least >= limit) return undefined;
+  if (strokes.least >= limit) return {};
   const { drawn, outline, mark, usable, hold, fitted } = one;
   const { edits, size, optical, technique } = mark;
   const { scale, width, largestWidth } = fitted;
@@ -53,22 +59,10 @@ function remediesFor(one: FitContext, all: FitContext, memo: Memo): Tried<ThinRe
     least: strokes.least,
     mayGrow: all.rows.length === 0,
   };
-  return tried(() => memo.stage('thin remedies', input, thinRemedies));
-}
-
-/** What would make a mark stout enough, with every row of its list: the most that any of them needs. */
-function remediesOf(all: FitContext, memo: Memo): Pick<FitContext, 'thinRemedies'> {
-  const each = [all, ...all.rows].flatMap((one) => remediesFor(one, all, memo) ?? []);
-  const [first] = each;
-  if (!first) return {};
-  const failed = each.find((one) => !one.ok);
-  if (failed) return { thinRemedies: failed };
-  const found = each.flatMap((one) => (one.ok ? [one.value] : []));
-  const thicken = found.reduce<number | undefined>(
-    (most, { thicken: by }) => (most === undefined || by === undefined ? undefined : Math.abs(by) > Math.abs(most) ? by : most),
-    found[0]!.thicken,
-  );
-  return { thinRemedies: { ok: true, value: { width: found.length === 1 ? found[0]!.width : undefined, thicken } } };
+  const found = tried(() => memo.stage('thin remedies', input, thinRemedies));
+  if (!found.ok || found.value.thicken === undefined || all.rows.length === 0) return { thinRemedies: found };
+  const more = TECHNIQUES[technique].thickening === 'stouter' ? FOR_ALL_ROWS : -FOR_ALL_ROWS;
+  return { thinRemedies: { ok: true, value: { thicken: Math.round((found.value.thicken + more) * 100) / 100 } } };
 }
 
 /** Readings of one fitted mark; a mark with nothing to cut has none. */

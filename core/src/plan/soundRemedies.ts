@@ -1,3 +1,4 @@
+import { reshapes } from '../artwork';
 import { TECHNIQUES } from '../facts';
 import { contrastOf } from '../fit';
 import { applyPatch, type Cure, type Id, type Job, type Mark, type Reading, type Shop } from '../job';
@@ -32,19 +33,16 @@ function meetsAnotherStop(before: Job, after: Job, plan: MarkPlan, stops: Readon
 }
 
 /** Kinds of readings whose remedies change a mark's size, shape or technique: whether they hold is seen only by trying them out. So it is for a mark that goes to another place. */
-const TRIED: ReadonlySet<string> = new Set([
-  'size',
-  'seen',
-  'bulb',
-  'snips',
-  'thin',
-  'small',
-  'food',
-  'names',
-  'stick',
-  'scatter',
-  'empty',
-]);
+const TRIED: ReadonlySet<string> = new Set(['size', 'seen', 'bulb', 'snips', 'small', 'food', 'names', 'stick', 'scatter', 'empty']);
+
+/** Whether a remedy has to be tried out. Of a thickening the strokes were measured when it was looked for, but for marks whose changes move their parts. */
+function isTried(job: Job, reading: Reading, patch: Cure['patch']): boolean {
+  const ofMarks = patch.filter(({ path }) => path[0] === 'marks');
+  if (ofMarks.some(({ path }) => path.at(-1) === 'zone')) return true;
+  const kind = reading.id.split(':')[0]!;
+  if (kind !== 'thin') return TRIED.has(kind);
+  return ofMarks.some(({ path }) => reshapes(job.marks.find((mark) => mark.id === path[1])?.edits ?? []));
+}
 
 const stopsOf = (readings: readonly Reading[]): Set<string> =>
   new Set(readings.flatMap(({ id, verdict }) => (verdict === 'stop' ? [id] : [])));
@@ -67,8 +65,7 @@ export function soundRemedies(
   const holds = (reading: Reading, { patch }: Cure): boolean => {
     const { document } = applyPatch(job, patch);
     if (marks.some((plan) => meetsAnotherStop(job, document, plan, stops, shop))) return false;
-    const moves = patch.some(({ path }) => path[0] === 'marks' && path.at(-1) === 'zone');
-    if (reading.verdict === 'fine' || !(moves || TRIED.has(reading.id.split(':')[0]!))) return true;
+    if (reading.verdict === 'fine' || !isTried(job, reading, patch)) return true;
     // what was not tried out is not offered
     if (!after) return false;
     const then = after(document);

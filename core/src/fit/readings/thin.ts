@@ -15,7 +15,7 @@ const thicken = (mark: Mark, by: number): Patch => [
 const thinnessOf = (context: FitContext): Thinness => needed(context.thinness!);
 
 /** Of a mark and, where there is a list, its rows, the one with the thinnest stroke against what its film keeps. */
-const thinnestRow = (all: FitContext): FitContext => worstRow(all, (one) => thinnessOf(one).strokes.least / thinnessOf(one).limit);
+export const thinnestRow = (all: FitContext): FitContext => worstRow(all, (one) => thinnessOf(one).strokes.least / thinnessOf(one).limit);
 
 /** The thinnest stroke of the film that stays, against what that film keeps. */
 export const thinReading: FitReading = (all) => {
