@@ -45,11 +45,11 @@ export function LogList({
           {record.outcome === 'overridden' && <p className="text-[0.9rem]">“{record.note}”</p>}
           <div
             hidden={record.outcome === 'overridden'}
-            className="mt-1 grid grid-cols-[4.4rem_minmax(0,1fr)_5rem] items-center gap-x-2 text-[0.82rem]"
+            className="mt-1 grid grid-cols-[4.4rem_minmax(0,1fr)_auto] items-center gap-x-2 text-[0.82rem]"
           >
             <span className="quiet">planned</span>
             <span className="bg-base-300 block h-2.5 rounded-sm" style={{ width: share(record.planned) }} />
-            <span className="measure text-right">{formatDuration(record.planned)}</span>
+            <span className="measure min-w-20 text-right whitespace-nowrap">{formatDuration(record.planned)}</span>
             <span className="quiet">took</span>
             {record.timed ? (
               <>
@@ -57,7 +57,7 @@ export function LogList({
                   className={`block h-2.5 rounded-sm ${record.actual > record.planned * 1.25 ? 'bg-accent' : 'bg-primary'}`}
                   style={{ width: share(record.actual) }}
                 />
-                <span className="measure text-right">{formatDuration(record.actual)}</span>
+                <span className="measure min-w-20 text-right whitespace-nowrap">{formatDuration(record.actual)}</span>
               </>
             ) : (
               <span className="quiet col-span-2">not timed</span>
