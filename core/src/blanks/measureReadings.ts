@@ -1,5 +1,5 @@
 import { LIMITS } from '../facts';
-import { formatLength, SAME_MM, type LengthSystem } from '../units';
+import { inSentence, formatLength, SAME_MM, type LengthSystem } from '../units';
 import { boxHeight, boxWidth } from '../geometry';
 import { setAt, type Piece, type Reading, type Zone } from '../job';
 import { checkShape } from './checkShape';
@@ -69,7 +69,7 @@ function careReadings(piece: Piece, system: LengthSystem): Reading[] {
 function roomReading(piece: Piece, zone: Zone, system: LengthSystem): Reading {
   const wall = wallOf(piece.shape);
   const { clear, inner } = usableOf(zone, piece);
-  const base = { id: `zone:${zone.id}`, station: 'measure' as const, title: `Room on ${zone.name.toLowerCase()}` };
+  const base = { id: `zone:${zone.id}`, station: 'measure' as const, title: `Room on ${inSentence(zone.name)}` };
   // with nothing to keep off there would be room
   const covered = !inner && (piece.features ?? []).length > 0 && usableOf({ ...zone }, { ...piece, features: [] }).inner !== undefined;
   if (covered) {
@@ -132,7 +132,7 @@ function edgeReading(piece: Piece, zone: Zone, system: LengthSystem): Reading | 
   return {
     id: `edge:${zone.id}`,
     station: 'measure',
-    title: `Edge of ${zone.name.toLowerCase()}`,
+    title: `Edge of ${inSentence(zone.name)}`,
     verdict: 'watch',
     value: `${formatLength(zone.width, system)} × ${formatLength(zone.height, system)}`,
     limit: `${formatLength(wall.width, system)} × ${formatLength(wall.height, system)}`,

@@ -1,10 +1,8 @@
 import { HANDS_ON, WAITS } from '../facts';
 import type { Id } from '../job';
+import { inSentence } from '../units';
 import { minutesFor, type RecipeDraft } from './recipeDraft';
 import type { Lag } from './workStep';
-
-/** A name within a sentence. */
-const lower = (name: string): string => name.replace(/^./u, (first) => first.toLowerCase());
 
 /** Cut, weed, tape; what the placing of each mark has to wait for. */
 export function filmSteps({ input, id, add, say }: RecipeDraft): ReadonlyMap<Id, readonly Lag[]> {
@@ -32,7 +30,7 @@ export function filmSteps({ input, id, add, say }: RecipeDraft): ReadonlyMap<Id,
   for (const layer of layers) {
     const key = `${layer.mark.id}:${layer.film.id}`;
     const several = layers.filter((other) => other.mark === layer.mark).length > 1;
-    const what = `${count === 1 ? '' : `${count} × `}${several ? `the ${lower(layer.film.name)} layer of ${layer.mark.name}` : layer.mark.name}`;
+    const what = `${count === 1 ? '' : `${count} × `}${several ? `the ${inSentence(layer.film.name)} layer of ${layer.mark.name}` : layer.mark.name}`;
     add({
       id: id(`weed:${key}`),
       kind: 'weed',

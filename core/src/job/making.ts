@@ -1,3 +1,4 @@
+import type { TechniqueId } from '../facts';
 import type { Id } from './ids';
 import type { Mark, PullAt } from './job';
 
@@ -13,7 +14,11 @@ export type Making =
 /** What of a mark says how it is made. */
 export type Made = Pick<Mark, 'technique' | 'paint' | 'coats' | 'pullAt'>;
 
+/** What of the flat fields belongs to each. */
+const MAKINGS: { readonly [T in TechniqueId]: (mark: Made) => Extract<Making, { technique: T }> } = {
+  decal: () => ({ technique: 'decal' }),
+  stencil: ({ paint, coats, pullAt }) => ({ technique: 'stencil', paint, coats, pullAt }),
+};
+
 /** How a mark is made. */
-export const makingOf = ({ technique, paint, coats, pullAt }: Made): Making =>
-  // eslint-disable-next-line no-restricted-syntax -- the union itself is told by it
-  technique === 'decal' ? { technique } : { technique, paint, coats, pullAt };
+export const makingOf = (mark: Made): Making => MAKINGS[mark.technique](mark);

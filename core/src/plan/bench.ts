@@ -1,4 +1,4 @@
-import { DAY, MINUTE_MS } from '../units';
+import { inSentence, DAY, MINUTE_MS } from '../units';
 import { standing, type Id, type Job, type JobId, type Reading, type Shop, type StepId, type WorkEvent } from '../job';
 import type { PlacedStep, Schedule, StepFact } from '../schedule';
 
@@ -138,7 +138,7 @@ export function benchOf(
         others.length === 0
           ? ''
           : ` And ${others
-              .map((r) => r.title.replace(/ · .*/, '').toLowerCase())
+              .map((r) => inSentence(r.title.replace(/ · .*/, '')))
               .filter((title, i, all) => all.indexOf(title) === i)
               .join(', ')}.`;
       watch.push({

@@ -52,16 +52,17 @@ export interface FilmPart {
   readonly part: CutPart;
 }
 
+/** What is cut of a mark, so many times. */
+export interface CutOf {
+  readonly job: JobId;
+  readonly mark: Mark;
+  readonly flat: readonly Layer[];
+  readonly inspections: readonly LayerInspection[];
+  readonly copies: number;
+}
+
 /** A mark's layers each as one part, that keep their places. */
-export function togetherParts(
-  job: JobId,
-  mark: Mark,
-  flat: readonly Layer[],
-  inspections: readonly LayerInspection[],
-  copies: number,
-  memo: Memo,
-  named: Named = mark,
-): FilmPart[] {
+export function togetherParts({ job, mark, flat, inspections, copies }: CutOf, memo: Memo, named: Named = mark): FilmPart[] {
   const middle = middleOf(flat);
   return inspections.map(({ film }) => ({ film, part: partOf(job, mark, named, copies, layerOf(flat, film), middle, memo) }));
 }
@@ -77,14 +78,7 @@ function connectedStage({ region }: { region: Region }): readonly Region[] {
 }
 
 /** The parts of a mark that is laid out where it wastes least film: each connected part by itself, what lies within it along with it. */
-export const apartParts = (
-  job: JobId,
-  mark: Mark,
-  flat: readonly Layer[],
-  inspections: readonly LayerInspection[],
-  copies: number,
-  memo: Memo,
-): FilmPart[] =>
+export const apartParts = ({ job, mark, flat, inspections, copies }: CutOf, memo: Memo): FilmPart[] =>
   inspections.flatMap(({ film }) => {
     const groups = memo.stage('apart', { region: layerOf(flat, film) }, connectedStage);
     return groups.map((group, i): FilmPart => {
@@ -99,23 +93,15 @@ export const variantId = (mark: Id, row: Id): Id => `${mark}~${row}`.slice(0, 10
 /** Whole marks of a film that are cut already, by mark. */
 export type CutSoFar = (film: Id) => ReadonlyMap<Id, number>;
 
-function everyPart(job: Job, marks: readonly MarkPlan[], memo: Memo): FilmPart[] {
-  return marks.flatMap(({ mark, cutFlat, inspections, perPiece, variants }) => {
-    const cuts =
-      variants.length === 0
-        ? [{ id: mark.id, name: mark.name, flat: cutFlat, inspections, copies: job.count * perPiece }]
-        : variants.slice(0, job.count).map((v) => ({
-            id: variantId(mark.id, v.row),
-            name: `${mark.name} · ${v.words}`.slice(0, 190),
-            flat: v.cutFlat,
-            inspections: v.inspections,
-            copies: perPiece,
-          }));
-    if (mark.lift === 'apart' && variants.length === 0 && TECHNIQUES[mark.technique].mayLieApart)
-      return apartParts(job.id, mark, cutFlat, inspections, job.count * perPiece, memo);
-    return cuts.flatMap(({ id, name, flat, inspections: inspected, copies }) =>
-      togetherParts(job.id, mark, flat, inspected, copies, memo, { id, name }),
-    );
+function everyPart({ id: job, count }: Job, marks: readonly MarkPlan[], memo: Memo): FilmPart[] {
+  return marks.flatMap(({ mark, cutFlat: flat, inspections, perPiece, variants }) => {
+    const whole: CutOf = { job, mark, flat, inspections, copies: count * perPiece };
+    if (variants.length === 0)
+      return mark.lift === 'apart' && TECHNIQUES[mark.technique].mayLieApart ? apartParts(whole, memo) : togetherParts(whole, memo);
+    return variants.slice(0, count).flatMap((v) => {
+      const named = { id: variantId(mark.id, v.row), name: `${mark.name} · ${v.words}`.slice(0, 190) };
+      return togetherParts({ ...whole, flat: v.cutFlat, inspections: v.inspections, copies: perPiece }, memo, named);
+    });
   });
 }
 

@@ -30,13 +30,14 @@ export function liftReading(job: Job, plan: MarkPlan, shop: Pick<Shop, 'machines
   const { mark, cutFlat: flat, inspections, perPiece, variants } = plan;
   if (!TECHNIQUES[mark.technique].mayLieApart || variants.length > 0 || flat.length === 0) return undefined;
   const copies = job.count * perPiece;
-  const apart = apartParts(job.id, mark, flat, inspections, copies, memo);
+  const whole = { job: job.id, mark, flat, inspections, copies };
+  const apart = apartParts(whole, memo);
   if (apart.length < 2 * inspections.length || apart.length > 40 || apart.length * copies > MOST_BOXES) return undefined;
   const input = {
     mark: { id: mark.id, name: mark.name, lift: mark.lift },
     several: job.marks.length > 1,
     films: inspections.map(({ film }) => film),
-    one: togetherParts(job.id, mark, flat, inspections, copies, memo),
+    one: togetherParts(whole, memo),
     apart,
     places: apart.length * copies,
     machines: shop.machines,

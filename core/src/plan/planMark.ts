@@ -1,3 +1,4 @@
+import { inSentence } from '../units';
 import { columnsIn, fillIn, isPersonal, type DrawnMark, type Faces, type Layer } from '../artwork';
 import type { Usable } from '../blanks';
 import { boxRegion, intersection, regionArea, type Box, type Point, type Region } from '../geometry';
@@ -198,7 +199,7 @@ function seenBehind(mark: Mark, zone: Zone, { piece }: Job, shop: Shop): Behind 
     ? shop.paints.find((p) => p.id === mark.paint)?.colour
     : shop.films.find((f) => f.id === mark.film)?.colour;
   const colour = seen ? colours.reduce((a, b) => (contrastOf(seen, b).ratio < contrastOf(seen, a).ratio ? b : a)) : colours[0]!;
-  return { colour, colours, name: patterned ? `the ${zone.name.toLowerCase()} of the ${piece.name}` : `the ${piece.name}` };
+  return { colour, colours, name: patterned ? `the ${inSentence(zone.name)} of the ${piece.name}` : `the ${piece.name}` };
 }
 
 const wordsOf = (artwork: Mark['artwork']): string =>

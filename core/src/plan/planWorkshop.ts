@@ -154,11 +154,10 @@ export function planWorkshop(
   });
 
   // film and time of all of them together
-  const shared = together(
-    filmed,
-    (some) =>
-    sharedLayouts(some.map(({ id, film }) => ({ id, ...film })), isCut, shop.machines, memo), // prettier-ignore
-  );
+  const shared = together(stepped, (some) => {
+    const films = some.map(({ id, film }) => ({ id, ...film }));
+    return sharedLayouts(films, isCut, shop.machines, memo);
+  });
   const windows = memo.stage('calendar', { hours: shop.hours, from: Math.floor(now / HOUR_MS) * HOUR_MS }, windowsStage);
   const schedule = together(stepped, (some) =>
     solveSchedule({

@@ -6,6 +6,7 @@ import type { Faces } from '../artwork';
 import { numbersFrom } from '../geometry';
 import { applyPatch, type Job, type Reading, type Shop } from '../job';
 import { Memo, planWorkshop } from './index';
+import { soundRemedies } from './soundRemedies';
 
 let faces: Faces;
 let shop: Shop;
@@ -62,6 +63,27 @@ describe('the law of remedies', () => {
         after.readings.filter((r) => kindOf(r) === 'grip' && r.verdict === 'stop' && !stopsOf(planOf(dusty).readings).has(r.id)),
       ).toEqual([]);
     }
+  });
+  it('a remedy that cannot be tried out is not offered, and takes neither the reading nor the job along', () => {
+    const job = plateJob(textMark('Tern', { size: { mode: 'width', width: 260 } }));
+    const { readings, marks } = planOf(job);
+    const size = readings.find((r) => kindOf(r) === 'size')!;
+    expect(size.cures.length).toBeGreaterThan(0);
+    const fail = () => {
+      throw new Error('no');
+    };
+    const after = soundRemedies(job, readings, marks, shop, fail);
+    expect(after.map((r) => r.id)).toEqual(readings.map((r) => r.id));
+    expect(after.find((r) => kindOf(r) === 'size')).toMatchObject({
+      verdict: 'stop',
+      cures: [],
+      advice: expect.stringContaining('say less'),
+    });
+    // what is gone from the job meanwhile is no remedy either
+    const gone = [
+      { ...size, cures: [{ label: 'Gone', patch: [{ op: 'set' as const, path: ['marks', 'nobody', 'film', 'x'], value: 1 }] }] },
+    ];
+    expect(soundRemedies(job, gone, marks, shop)[0]!.cures).toEqual([]);
   });
   it('a film that a frame is cut from is replaced there too', () => {
     const framed = plateJob(

@@ -1,7 +1,7 @@
 import { reshapes } from '../artwork';
 import { TECHNIQUES } from '../facts';
 import { contrastOf } from '../fit';
-import { applyPatch, type Cure, type Id, type Job, type Mark, type Reading, type Shop } from '../job';
+import { applyPatch, type Cure, type Film, type Id, type Job, type Mark, type Reading, type Shop } from '../job';
 import { gripReading } from '../tape';
 import type { MarkPlan } from './planMark';
 
@@ -20,9 +20,8 @@ function meetsAnotherStop(before: Job, after: Job, plan: MarkPlan, stops: Readon
   const { painted, taped } = TECHNIQUES[is.technique];
   const known = filmsOf(was);
   const fresh = [...filmsOf(is)].flatMap((id) => (known.has(id) ? [] : (shop.films.find((film) => film.id === id) ?? [])));
-  const noTape = (id: string) => !stops.has(id);
-  if (taped && fresh.some((film) => noTape(`grip:${is.id}:${film.id}`) && gripReading(after, is, film, shop.tapes, []).verdict === 'stop'))
-    return true;
+  const hasTape = (film: Film) => stops.has(`grip:${is.id}:${film.id}`) || gripReading(after, is, film, shop.tapes, []).verdict !== 'stop';
+  if (taped && !fresh.every(hasTape)) return true;
   if (is.subtle || is.zone !== was.zone || stops.has(`contrast:${is.id}`)) return false;
   const paint =
     painted && (is.paint !== was.paint || !TECHNIQUES[was.technique].painted) ? shop.paints.find((p) => p.id === is.paint) : undefined;
@@ -33,7 +32,7 @@ function meetsAnotherStop(before: Job, after: Job, plan: MarkPlan, stops: Readon
 }
 
 /** Kinds of readings whose remedies change a mark's size, shape or technique: whether they hold is seen only by trying them out. So it is for a mark that goes to another place. */
-const TRIED: ReadonlySet<string> = new Set(['size', 'seen', 'bulb', 'snips', 'small', 'food', 'names', 'stick', 'scatter', 'empty']);
+const TRIED: ReadonlySet<string> = new Set(['size', 'seen', 'bulb', 'snips', 'food', 'names', 'stick', 'empty']);
 
 /** Whether a remedy has to be tried out. Of a thickening the strokes were measured when it was looked for, but for marks whose changes move their parts. */
 function isTried(job: Job, reading: Reading, patch: Cure['patch']): boolean {
@@ -63,6 +62,14 @@ export function soundRemedies(
 ): Reading[] {
   const stops = stopsOf(readings);
   const holds = (reading: Reading, { patch }: Cure): boolean => {
+    try {
+      return clears(reading, patch);
+    } catch {
+      // what cannot be worked out is not offered; the job itself can
+      return false;
+    }
+  };
+  const clears = (reading: Reading, patch: Cure['patch']): boolean => {
     const { document } = applyPatch(job, patch);
     if (marks.some((plan) => meetsAnotherStop(job, document, plan, stops, shop))) return false;
     if (reading.verdict === 'fine' || !isTried(job, reading, patch)) return true;

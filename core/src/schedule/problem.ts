@@ -1,3 +1,4 @@
+import { MINUTE_MS } from '../units';
 import type { CareWait, WorkStep } from '../finish';
 import type { JobId, StepId } from '../job';
 import type { Window } from './calendar';
@@ -69,5 +70,5 @@ export const handsOf = ({ resources }: Problem): readonly Window[] => resources.
 export function runningSpan(step: WorkStep, fixed: Problem['fixed'], now: number): Window | undefined {
   const fact = fixed.get(step.id);
   if (fact?.startedAt === undefined || fact.doneAt !== undefined) return undefined;
-  return { start: fact.startedAt, end: Math.max(now, fact.startedAt + step.hands * 60_000) };
+  return { start: fact.startedAt, end: Math.max(now, fact.startedAt + step.hands * MINUTE_MS) };
 }

@@ -45,10 +45,11 @@ describe('packed in time', () => {
     expect(reading!.cures).toHaveLength(1);
     expect(reading!.advice).toMatch(/warmer/);
   });
-  it('no room in the calendar at all is a stop', () =>
-    expect(read(PACKED, schedule({ steps: [], packed: undefined, unplaced: 'j/pack' }))[0]).toMatchObject({
+  it('no room in the calendar is a stop that names the step', () =>
+    expect(read(PACKED, schedule({ steps: [], packed: undefined, unplaced: { id: 'j/pack', title: 'Pack' } as never }))[0]).toMatchObject({
       verdict: 'stop',
       value: 'never',
+      why: expect.stringContaining('“Pack” finds no room'),
     }));
   it('a wait that ran out is a watch at its station', () => {
     const missed = read(PACKED, schedule({ broken: [{ step: 'j/pack', after: 'j/place', why: 'half dry' }] }))[1];

@@ -1,6 +1,6 @@
 import { MINUTE_MS, formatDuration } from '../units';
 import { setAt, type Job, type Reading } from '../job';
-import type { Holdup, JobSchedule } from './solve';
+import { HORIZON_DAYS, type Holdup, type JobSchedule } from './solve';
 
 /** What stands in the place of a moment that never was: nothing on a page may fail over one. */
 const NEVER = 'no date';
@@ -56,9 +56,9 @@ export function scheduleReadings(job: Job, schedule: JobSchedule, zone: string, 
       ...base,
       verdict: 'stop',
       value: 'never',
-      limit: 'within 200 days',
+      limit: `within ${HORIZON_DAYS} days`,
       why: hasHours
-        ? 'Not every step finds room in the working hours of the next 200 days.'
+        ? `“${schedule.unplaced?.title ?? 'A step'}” finds no room in the working hours of the next ${HORIZON_DAYS} days.`
         : 'No working hours are set, so nothing can be planned.',
       cures: [],
       advice: 'Add working hours in Stock.',

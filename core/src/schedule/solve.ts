@@ -1,6 +1,6 @@
 import { MINUTE_MS } from '../units';
 import type { WorkStep } from '../finish';
-import type { JobId, StepId } from '../job';
+import type { JobId } from '../job';
 import type { Window } from './calendar';
 import { endOf, listSchedule } from './listSchedule';
 import { GRAIN_MS, placeSteps } from './placeSteps';
@@ -14,7 +14,7 @@ export interface JobSchedule {
   /** When the last step ends, UTC ms; undefined where it cannot be placed. */
   readonly packed?: number;
   /** The step that finds no room in the hours, where it cannot be placed. */
-  readonly unplaced?: StepId;
+  readonly unplaced?: WorkStep;
   /** The latest moment at which its next step may begin, were it the only job; undefined without a date or when it is too late. */
   readonly latestStart?: number;
   /** Minutes between the planned and the latest start; negative when late. */
@@ -141,7 +141,7 @@ export function solveSchedule(problem: Problem, solve: Solver = listSchedule): S
     schedules.set(
       job.job,
       'unplaced' in placed
-        ? { job: job.job, steps: [], unplaced: placed.unplaced, care: [], broken: [] }
+        ? { job: job.job, steps: [], unplaced: job.steps.find(({ id }) => id === placed.unplaced), care: [], broken: [] }
         : describe(job, placed, windows, fromNow),
     );
   }

@@ -1,7 +1,7 @@
 import { lazy, Suspense, useEffect, useMemo, useRef, useState } from 'react';
 import { Link, Outlet, useLocation, useMatch, useNavigate } from 'react-router';
 import { dryingFactor } from '@kolleta/core/finish';
-import { formatTemperature } from '@kolleta/core/units';
+import { inSentence, formatTemperature } from '@kolleta/core/units';
 import { redoJob, undoJob } from '../storage/editJob';
 import { redoShop, undoShop } from '../storage/editShop';
 import { NotKept, NotTheWriter } from '../storage/keeping';
@@ -64,9 +64,7 @@ function useUndo(): { undo: () => void; redo: () => void } | undefined {
     if (!id && !inStock) return;
     try {
       const label = await (id ? (what === 'undo' ? undoJob(id) : redoJob(id)) : what === 'undo' ? undoShop() : redoShop());
-      tell(
-        label ? `${what === 'undo' ? 'Taken back' : 'Done again'}: ${label[0]!.toLowerCase()}${label.slice(1)}.` : `Nothing to ${what}.`,
-      );
+      tell(label ? `${what === 'undo' ? 'Taken back' : 'Done again'}: ${inSentence(label)}.` : `Nothing to ${what}.`);
     } catch (error) {
       if (!(error instanceof NotKept || error instanceof NotTheWriter)) tell(plainly(error), { tone: 'error' });
     }

@@ -1,5 +1,5 @@
 import { FILM_KINDS, TECHNIQUES } from '../../facts';
-import { formatLength } from '../../units';
+import { inSentence, formatLength } from '../../units';
 import { filmInstead, setAt, type Cure } from '../../job';
 import { contrastOf, type Contrast } from '../contrast';
 import { isMarkPaint } from '../makeAs';
@@ -69,7 +69,7 @@ function otherPlaces({ places, piece, mark, zone }: FitContext, colours: readonl
       return colours.every((colour) => grounds.every((ground) => contrastOf(colour, ground).verdict === 'fine'));
     })
     .slice(0, 1)
-    .map((other) => ({ label: `Put it on the ${other.name.toLowerCase()}`, patch: setAt(['marks', mark.id, 'zone'], other.id) }));
+    .map((other) => ({ label: `Put it on the ${inSentence(other.name)}`, patch: setAt(['marks', mark.id, 'zone'], other.id) }));
 }
 
 /** How a mark stands out from what it is seen against. */

@@ -3,7 +3,7 @@ import { Link } from 'react-router';
 import { CAUTIONS } from '@kolleta/core/facts';
 import type { PlacedStep } from '@kolleta/core/schedule';
 import { formatMoment, formatTime } from '@kolleta/core/schedule';
-import { formatClock, formatDuration } from '@kolleta/core/units';
+import { inSentence, formatClock, formatDuration } from '@kolleta/core/units';
 import type { Bench, RackItem } from '@kolleta/core/plan';
 import type { Job, Shop } from '@kolleta/core/job';
 import { benchOfState } from '../../storage/benchCache';
@@ -35,7 +35,7 @@ function NowCard({ bench, jobs, shop, now }: { bench: Bench; jobs: readonly Job[
     told.current = placed.step.id;
     // a reload long after the time is over does not ring again
     if (over < 1) ring(`Time is up: ${placed.step.title}`);
-    tell(`Time is up: ${placed.step.title.toLowerCase()}.`);
+    tell(`Time is up: ${inSentence(placed.step.title)}.`);
   }, [over, placed, tell]);
   if (!placed) {
     return (

@@ -2,7 +2,7 @@ import { useEffect, useRef } from 'react';
 import { Link } from 'react-router';
 import type { Job } from '@kolleta/core/job';
 import type { PlacedStep } from '@kolleta/core/schedule';
-import { formatClock } from '@kolleta/core/units';
+import { inSentence, formatClock } from '@kolleta/core/units';
 import { useTell } from '../../ui/toasts';
 import { StepButtons } from '../steps/StepButtons';
 import { ring } from './ring';
@@ -17,7 +17,7 @@ export function OtherTimers({ running, jobs, now }: { running: readonly PlacedSt
       if (over < 0 || rung.current.has(step.id)) continue;
       rung.current.add(step.id);
       if (over < 1) ring(`Time is up: ${step.title}`);
-      tell(`Time is up: ${step.title.toLowerCase()}.`);
+      tell(`Time is up: ${inSentence(step.title)}.`);
     }
   }, [running, now, tell]);
   if (running.length === 0) return null;

@@ -2,7 +2,7 @@ import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { KNIFE, LAYOUT, TECHNIQUES } from '@kolleta/core/facts';
 import type { FilmLayout } from '@kolleta/core/cut';
-import { formatDuration, formatLength, formatWay } from '@kolleta/core/units';
+import { inSentence, formatDuration, formatLength, formatWay } from '@kolleta/core/units';
 import { FilmDrawing } from '../../drawing/FilmDrawing';
 import { download, fileName } from '../../storage/download';
 import { useTell } from '../../ui/toasts';
@@ -149,7 +149,7 @@ export function CutStation({ job, plan, shop, edit, fix, mark }: StationProps) {
                   <span key={`${id}${stop.id}`}>
                     {i > 0 && ', '}
                     <Link className="font-bold underline" to={`/job/${id}/${stop.station}`}>
-                      {stop.title.toLowerCase()}
+                      {inSentence(stop.title)}
                     </Link>
                     {id === job.id ? '' : ` (${jobs.find((j) => j.id === id)?.name ?? id})`}
                   </span>

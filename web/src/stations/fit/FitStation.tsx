@@ -3,7 +3,7 @@ import { bendAt, usableOf, wallBox, wallOf } from '@kolleta/core/blanks';
 import { handySizeBelow } from '@kolleta/core/fit';
 import type { Point } from '@kolleta/core/geometry';
 import { setAt, type MarkSize } from '@kolleta/core/job';
-import { formatLength } from '@kolleta/core/units';
+import { inSentence, formatLength } from '@kolleta/core/units';
 import { FrontView, inViewOrder } from '../../drawing/FrontView';
 import { Rulers } from '../../drawing/Rulers';
 import { Scaled, useScale } from '../../drawing/Scaled';
@@ -163,7 +163,7 @@ export function FitStation({ job, plan, shop, edit, fix, mark, chooseMark }: Sta
             <Choice
               label="Zone"
               value={zone.id}
-              options={job.zones.map((z) => ({ value: z.id, label: z.name.toLowerCase() }))}
+              options={job.zones.map((z) => ({ value: z.id, label: inSentence(z.name) }))}
               onChange={(id) => edit(setAt(['marks', mark.id, 'zone'], id), 'Choose the zone')}
             />{' '}
             with{' '}

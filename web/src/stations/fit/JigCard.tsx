@@ -3,7 +3,7 @@ import { CHECK_MM, MOST_SHEETS, scaleFromCheck, SHEETS, svgJig, tileSheets, type
 import { boxHeight, boxWidth } from '@kolleta/core/geometry';
 import type { Zone } from '@kolleta/core/job';
 import { jigOfZone } from '@kolleta/core/plan';
-import { formatLength } from '@kolleta/core/units';
+import { inSentence, formatLength } from '@kolleta/core/units';
 import { download, fileName } from '../../storage/download';
 import { plainly } from '../../storage/plainly';
 import { useTell } from '../../ui/toasts';
@@ -75,7 +75,7 @@ export function JigCard({ job, plan, shop, zone }: Pick<StationProps, 'job' | 'p
   const tooMany = sheets > MOST_SHEETS;
   const map = inZone.some((m) => m.places.length > 0);
   const name = map ? 'placing map' : 'jig';
-  const title = `${job.name}, ${name} ${zone.name.toLowerCase()}`;
+  const title = `${job.name}, ${name} ${inSentence(zone.name)}`;
   const own = row ? `${title}, ${row.words}` : title;
   const savePdf = async () => {
     if (!tiling.ok) return;

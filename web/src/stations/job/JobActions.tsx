@@ -1,3 +1,4 @@
+import { inSentence } from '@kolleta/core/units';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import type { Job } from '@kolleta/core/job';
@@ -52,7 +53,7 @@ export function SetAside({ job, why }: { job: Job; why: 'slow' | 'failed' | 'sho
   const undo = async () => {
     try {
       const label = await undoJob(job.id);
-      tell(label ? `Taken back: ${label[0]!.toLowerCase()}${label.slice(1)}.` : 'There is nothing to take back.');
+      tell(label ? `Taken back: ${inSentence(label)}.` : 'There is nothing to take back.');
     } catch (error) {
       tell(plainly(error), { tone: 'error' });
     }

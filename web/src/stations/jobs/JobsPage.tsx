@@ -2,7 +2,7 @@ import { useRef, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import type { Blank } from '@kolleta/core/facts';
 import { formatMoment } from '@kolleta/core/schedule';
-import { formatDuration, type Result } from '@kolleta/core/units';
+import { inSentence, formatDuration, type Result } from '@kolleta/core/units';
 import { FrontView } from '../../drawing/FrontView';
 import { now } from '../../storage/clock';
 import { db } from '../../storage/db';
@@ -135,8 +135,7 @@ export function JobsPage() {
                     )}
                     {next && (
                       <p className="quiet text-sm">
-                        next: {next.step.title[0]!.toLowerCase() + next.step.title.slice(1)} · {formatDuration(own!.handsLeft)} of hands
-                        left
+                        next: {inSentence(next.step.title)} · {formatDuration(own!.handsLeft)} of hands left
                       </p>
                     )}
                   </div>

@@ -1,7 +1,7 @@
 import { useEffect, useRef, useState, type MouseEvent } from 'react';
 import { isTimed } from '@kolleta/core/job';
 import { formatMoment, waitsOpen, type OpenWait, type PlacedStep } from '@kolleta/core/schedule';
-import { formatDuration, MINUTE_MS } from '@kolleta/core/units';
+import { formatDuration, inSentence, MINUTE_MS } from '@kolleta/core/units';
 import { now } from '../../storage/clock';
 import { NotKept, NotTheWriter } from '../../storage/keeping';
 import { finishStep, reverseEvents, startStep, type Wrong } from '../../storage/logEvent';
@@ -23,7 +23,6 @@ interface Press {
 const QUIET = { large: 'border-white/70 bg-transparent text-white hover:bg-white/15', small: 'btn-ghost border-base-300' };
 const LOUD = { large: 'border-0 bg-white text-[#0e3f44] hover:bg-[#e7f1f1]', small: 'btn-primary' };
 
-const lower = (text: string) => text.replace(/^./u, (c) => c.toLowerCase());
 const upper = (text: string) => text.replace(/^./u, (c) => c.toUpperCase());
 
 /** Asks whether a wait may be cut short. */
@@ -47,7 +46,7 @@ function WaitQuestion({
   // prettier-ignore
   return (
     <div className="modal-box text-base-content text-left text-base">
-      <h2 className="text-lg font-bold">Is it time to {lower(title)}?</h2>
+      <h2 className="text-lg font-bold">Is it time to {inSentence(title)}?</h2>
       <ul className="my-2 flex list-disc flex-col gap-1 pl-5">
         {waits.map(({ why, until, least, after }) => (
           <li key={`${after}${why}`}>
@@ -102,7 +101,7 @@ export function StepButtons({ placed, large = false }: { placed: PlacedStep; lar
     const [first] = events;
     if (!first) return tell('It is in the log already.');
     const took = 'actual' in first && isTimed(first) ? formatDuration(first.actual) : 'not timed';
-    const words = `${wrong ? 'Logged' : 'Done'}: ${lower(own.step.title)}, ${took} (planned ${formatDuration(own.step.hands)}).`;
+    const words = `${wrong ? 'Logged' : 'Done'}: ${inSentence(own.step.title)}, ${took} (planned ${formatDuration(own.step.hands)}).`;
     return tell(words, { action: { label: 'Undo', run: () => void reverseEvents(events) } });
   };
   const press = async (what: Press, asked = false) => {
