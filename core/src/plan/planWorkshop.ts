@@ -187,7 +187,8 @@ export function planWorkshop(
 
   const plans = new Map<JobId, JobPlan>();
   for (const { id, marks, film, layers, recipe, placed, readings } of read) {
-    const handsLeft = placed.steps.reduce((sum, s) => sum + (s.state === 'done' ? 0 : s.step.hands), 0);
+    // of all its steps: a job that finds no room has work left too
+    const handsLeft = recipe.steps.reduce((sum, step) => sum + (facts.get(step.id)?.doneAt === undefined ? step.hands : 0), 0);
     plans.set(id, { job: id, marks, layers, layouts: film.own, recipe, schedule: placed, readings, handsLeft });
   }
   for (const job of open) {

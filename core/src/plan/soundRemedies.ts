@@ -1,7 +1,7 @@
 import { reshapes } from '../artwork';
 import { TECHNIQUES } from '../facts';
 import { contrastOf } from '../fit';
-import { applyPatch, type Cure, type Film, type Id, type Job, type Mark, type Reading, type Shop } from '../job';
+import { applyPatch, type Cure, type Id, type Job, type Mark, type Reading, type Shop } from '../job';
 import { gripReading } from '../tape';
 import type { MarkPlan } from './planMark';
 
@@ -13,22 +13,25 @@ const filmsOf = (mark: Mark): Set<Id> =>
     ...mark.edits.flatMap((edit) => ('film' in edit && edit.film !== undefined ? [edit.film] : [])),
   ]);
 
-/** Whether a mark that gets another film, paint or technique meets a stop of contrast or tape that it did not have. */
-function meetsAnotherStop(before: Job, after: Job, plan: MarkPlan, stops: ReadonlySet<string>, shop: Shop): boolean {
+/** The stop of contrast or tape that a mark meets with another film, paint or technique and did not have, by name. */
+function stopOfFilm(before: Job, after: Job, plan: MarkPlan, stops: ReadonlySet<string>, shop: Shop): string | undefined {
   const [was, is] = [before, after].map((job) => job.marks.find((mark) => mark.id === plan.mark.id));
-  if (!was || !is) return false;
+  if (!was || !is) return undefined;
   const { painted, taped } = TECHNIQUES[is.technique];
   const known = filmsOf(was);
   const fresh = [...filmsOf(is)].flatMap((id) => (known.has(id) ? [] : (shop.films.find((film) => film.id === id) ?? [])));
-  const hasTape = (film: Film) => stops.has(`grip:${is.id}:${film.id}`) || gripReading(after, is, film, shop.tapes, []).verdict !== 'stop';
-  if (taped && !fresh.every(hasTape)) return true;
-  if (is.subtle || is.zone !== was.zone || stops.has(`contrast:${is.id}`)) return false;
-  const paint =
-    painted && (is.paint !== was.paint || !TECHNIQUES[was.technique].painted) ? shop.paints.find((p) => p.id === is.paint) : undefined;
-  const colours = painted ? (paint ? [paint.colour] : []) : fresh.map((film) => film.colour);
+  const grips = fresh
+    .filter((film) => taped && !stops.has(`grip:${is.id}:${film.id}`))
+    .map((film) => gripReading(after, is, film, shop.tapes, []));
+  const noTape = grips.find(({ verdict }) => verdict === 'stop');
+  if (noTape) return noTape.title;
   // letters on a backing are seen against the backing
-  if (is.edits.some((edit) => edit.kind === 'backing')) return false;
-  return colours.some((colour) => plan.behind.colours.some((ground) => contrastOf(colour, ground).verdict === 'stop'));
+  const judged = !is.subtle && is.zone === was.zone && !stops.has(`contrast:${is.id}`) && !is.edits.some((edit) => edit.kind === 'backing');
+  if (!judged) return undefined;
+  const anew = is.paint !== was.paint || !TECHNIQUES[was.technique].painted;
+  const seen = painted ? shop.paints.filter((paint) => anew && paint.id === is.paint) : fresh;
+  const vanishes = seen.some(({ colour }) => plan.behind.colours.some((ground) => contrastOf(colour, ground).verdict === 'stop'));
+  return vanishes ? 'Contrast' : undefined;
 }
 
 /** Kinds of readings whose remedies change a mark's size, shape or technique: whether they hold is seen only by trying them out. So it is for a mark that goes to another place. */
@@ -42,6 +45,9 @@ function isTried(job: Job, reading: Reading, patch: Cure['patch']): boolean {
   if (kind !== 'thin') return TRIED.has(kind);
   return ofMarks.some(({ path }) => reshapes(job.marks.find((mark) => mark.id === path[1])?.edits ?? []));
 }
+
+/** In the place of a name: it was not tried out. */
+const UNTRIED = '';
 
 const stopsOf = (readings: readonly Reading[]): Set<string> =>
   new Set(readings.flatMap(({ id, verdict }) => (verdict === 'stop' ? [id] : [])));
@@ -61,33 +67,35 @@ export function soundRemedies(
   after?: (changed: Job) => readonly Reading[],
 ): Reading[] {
   const stops = stopsOf(readings);
-  const holds = (reading: Reading, { patch }: Cure): boolean => {
+  /** What keeps a remedy from holding, by name; one that was not or could not be tried out is not offered either. */
+  const against = (reading: Reading, { patch }: Cure): string | undefined => {
     try {
-      return clears(reading, patch);
+      const { document } = applyPatch(job, patch);
+      const ofFilm = marks.flatMap((plan) => stopOfFilm(job, document, plan, stops, shop) ?? [])[0];
+      if (ofFilm !== undefined || reading.verdict === 'fine' || !isTried(job, reading, patch)) return ofFilm;
+      if (!after) return UNTRIED;
+      const then = after(document);
+      const own = then.find(({ id }) => id === reading.id);
+      const fresh = then.find(({ id, verdict }) => verdict === 'stop' && !stops.has(id));
+      return fresh?.title ?? (own !== undefined && own.verdict !== 'fine' ? own.title : undefined);
     } catch {
-      // what cannot be worked out is not offered; the job itself can
-      return false;
+      // the job itself can be worked out
+      return UNTRIED;
     }
-  };
-  const clears = (reading: Reading, patch: Cure['patch']): boolean => {
-    const { document } = applyPatch(job, patch);
-    if (marks.some((plan) => meetsAnotherStop(job, document, plan, stops, shop))) return false;
-    if (reading.verdict === 'fine' || !isTried(job, reading, patch)) return true;
-    // what was not tried out is not offered
-    if (!after) return false;
-    const then = after(document);
-    const own = then.find(({ id }) => id === reading.id);
-    return (own === undefined || own.verdict === 'fine') && [...stopsOf(then)].every((id) => stops.has(id));
   };
   return readings.map((reading) => {
     if (reading.cures.length === 0) return reading;
-    const cures = reading.cures.filter((cure) => holds(reading, cure));
-    if (cures.length === reading.cures.length) return reading;
+    const judged = reading.cures.map((cure) => ({ cure, against: against(reading, cure) }));
+    const cures = judged.flatMap((one) => (one.against === undefined ? [one.cure] : []));
+    const [first] = judged;
+    if (cures.length === judged.length || !first) return reading;
+    const instead =
+      first.against === reading.title
+        ? `“${first.cure.label}” alone does not help.`
+        : `“${first.cure.label}” alone does not help: it would be stopped by “${first.against}”.`;
     const advice =
       reading.advice ??
-      (cures.length === 0
-        ? 'What could be changed here by itself would meet another stop: say less, or take another place, face, film or tape.'
-        : undefined);
+      (cures.length === 0 && first.against !== UNTRIED ? `${instead} Say less, or take another place, face, film or tape.` : undefined);
     return { ...reading, cures, ...(advice === undefined ? {} : { advice }) };
   });
 }

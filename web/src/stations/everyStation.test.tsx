@@ -49,7 +49,7 @@ beforeAll(() => {
 afterEach(cleanup);
 
 /** Shows a station of a demo job; edits are gathered and applied to the job. */
-function show(station: StationId, id: string, markAt = 0) {
+function show(station: StationId, id: string, markAt = 0, planned = plan) {
   const View = VIEWS.find(([name]) => name === station)![1];
   const job = demo.jobs.find((j) => j.id === id)!;
   const edits: { label: string; after: Job }[] = [];
@@ -61,10 +61,10 @@ function show(station: StationId, id: string, markAt = 0) {
     <MemoryRouter>
       <QueryClientProvider client={new QueryClient()}>
         <WorkshopContext.Provider value={{ shop: demo.shop, jobs: demo.jobs, events: demo.events, isDemo: true, saves: 0 }}>
-          <PlanContext.Provider value={plan}>
+          <PlanContext.Provider value={planned}>
             <View
               job={job}
-              plan={plan.jobs.get(id)!}
+              plan={planned.jobs.get(id)!}
               shop={demo.shop}
               edit={edit}
               fix={(_, cure) => edit(() => cure.patch, cure.label)}
@@ -79,6 +79,21 @@ function show(station: StationId, id: string, markAt = 0) {
   );
   return { job, edits };
 }
+describe('a job that finds no room in the hours', () => {
+  it.each(VIEWS.map(([name]) => name))('is shown at %s without a date that never was', (station) => {
+    const week = demo.shop.hours.week.map((_, day): [number, number][] => (day === 2 ? [[540, 545]] : []));
+    const shop = { ...demo.shop, hours: { ...demo.shop.hours, week } };
+    const [job] = demo.jobs.filter((j) => j.id === 'honour-board');
+    const tight = planWorkshop([job!], shop, demo.events, DEMO_START, shippedFaces());
+    expect(tight.jobs.get('honour-board')!.schedule.unplaced).toBeDefined();
+    expect(tight.jobs.get('honour-board')!.handsLeft).toBeGreaterThan(30);
+    show(station, 'honour-board', 0, tight);
+    const page = screen.getByRole('region', { name: /, drawing$/ }).parentElement!;
+    expect(page.innerHTML).not.toMatch(/NaN|Infinity|1970|no date/);
+    if (station === 'cure') expect(page.textContent).toMatch(/finds no room in your hours/);
+  });
+});
+
 const jobs = ['regatta-prizes', 'honour-board', 'crew-flasks', 'boat-numbers', 'tankards', 'bailer-buckets', 'door-hours', 'trophy-bowl'];
 
 describe.each(VIEWS.map(([name]) => name))('%s', (station) => {

@@ -31,7 +31,7 @@ export function LogList({
         <li key={record.event} className="sheet px-4 py-2.5">
           <div className="flex flex-wrap items-baseline gap-x-3">
             <VerdictMark verdict={record.outcome === 'done' ? 'fine' : record.outcome === 'wrong' ? 'stop' : 'watch'} size={15} />
-            <h3 className="min-w-0 flex-1 text-[0.98rem] font-bold">{record.title}</h3>
+            <h3 className="min-w-0 flex-1 basis-56 text-[0.98rem] font-bold break-words">{record.title}</h3>
             <span className="quiet text-[0.82rem]">
               {jobName?.(record.job) ? `${jobName(record.job)} · ` : ''}
               {formatMoment(record.at, shop.hours.zone)}

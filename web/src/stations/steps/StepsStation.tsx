@@ -89,7 +89,9 @@ function PlaceMarks({ plan, shop, station }: Pick<StationProps, 'plan' | 'shop'>
 function CareBars({ plan, shop }: Pick<StationProps, 'plan' | 'shop'>) {
   const [ref, size] = useSize<HTMLDivElement>();
   const waits = plan.schedule.care;
-  const packed = plan.schedule.packed ?? Math.max(...waits.map((w) => w.from));
+  const { packed } = plan.schedule;
+  if (packed === undefined)
+    return <p className="quiet px-4 pb-4">The job finds no room in your hours: nothing is packed, and nothing cures yet.</p>;
   const from = Math.min(...waits.map((w) => w.from), packed);
   const until = Math.max(...waits.map((w) => w.until), packed);
   const width = size?.width ?? 0;
