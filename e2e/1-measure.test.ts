@@ -41,7 +41,7 @@ test('absurd and negative measures are refused with the way out, and nothing is 
   await expect(page.getByLabel('Width', { exact: true })).toHaveValue('600 mm');
 });
 
-test('a zone smaller than its margin is a stop with a cure', async ({ page }) => {
+test('a zone smaller than its margin is a stop with a fix', async ({ page }) => {
   await openStation(page, 'honour-board', 'measure');
   await type(page, 'Breathing room', '60');
   const room = reading(page, 'Room on head');

@@ -109,7 +109,7 @@ test('a stop keeps film from the knife until it is answered for, and the log kee
   await openStation(page, 'regatta-prizes', 'cut');
   await expect(page.getByRole('button', { name: 'Send it to the cutter' })).toBeDisabled();
   await expect(page.getByRole('button', { name: /Save the cut file/ })).toBeDisabled();
-  await page.getByText('Kept from the knife').getByRole('link').first().click();
+  await page.getByText('Not ready to cut').getByRole('link').first().click();
   const food = reading(page, 'Food');
   await food.getByRole('button', { name: 'Go on against it…' }).click();
   await expect(food.getByRole('button', { name: 'Go on', exact: true })).toBeDisabled();

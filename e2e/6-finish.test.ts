@@ -14,7 +14,7 @@ test('the stencil on stained wood: steps with hands, waits corrected for the roo
   await expect(steps.last()).toContainText('1 h 27 until paint dry');
   await page.getByRole('link', { name: /^Place/ }).click();
   await expect(page.getByRole('heading', { name: 'Lay the stencil of title and mask around it' })).toBeVisible();
-  await page.getByRole('link', { name: /^Cure/ }).click();
+  await page.getByRole('link', { name: /^Remedy/ }).click();
   await expect(page.getByText(/adhesive dwells — 3.4 d/).first()).toBeVisible();
 });
 

@@ -44,7 +44,7 @@ export function liveStation(View: View, station: StationId, id: string, begin: (
           plan={plan.jobs.get(id)!}
           shop={demo.shop}
           edit={edit}
-          fix={(_, cure) => edit(() => cure.patch, cure.label)}
+          fix={(_, remedy) => edit(() => remedy.patch, remedy.label)}
           mark={job.marks.find((m) => m.id === mark) ?? job.marks[0]}
           chooseMark={chooseMark}
           station={station}

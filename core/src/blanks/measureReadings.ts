@@ -32,7 +32,7 @@ function careReadings(piece: Piece, system: LengthSystem): Reading[] {
       value: 'cannot be',
       limit: shape.problem.expected,
       why: shape.problem.found,
-      cures: [],
+      remedies: [],
       advice: shape.problem.wayOut,
     });
   if (piece.byEye)
@@ -44,7 +44,7 @@ function careReadings(piece: Piece, system: LengthSystem): Reading[] {
       value: 'by eye',
       limit: 'twice, with a rule',
       why: 'A wrong size is a first cause of wasted film, and of marks that are trimmed afterwards.',
-      cures: [{ label: 'It is measured now', patch: [{ op: 'set', path: ['piece', 'byEye'], value: false }] }],
+      remedies: [{ label: 'It is measured now', patch: [{ op: 'set', path: ['piece', 'byEye'], value: false }] }],
     });
   if (piece.spread !== undefined && piece.spread > SAME_MM) {
     const wall = wallOf(piece.shape);
@@ -59,7 +59,7 @@ function careReadings(piece: Piece, system: LengthSystem): Reading[] {
       why: wide
         ? 'Marks are fitted to the smallest; on the largest they leave visibly more room. Sort out the odd piece, or fit it by itself.'
         : 'Marks are fitted to the smallest; nobody sees the difference.',
-      cures: wide ? [{ label: 'The odd piece is sorted out', patch: [{ op: 'remove', path: ['piece', 'spread'] }] }] : [],
+      remedies: wide ? [{ label: 'The odd piece is sorted out', patch: [{ op: 'remove', path: ['piece', 'spread'] }] }] : [],
     });
   }
   return readings;
@@ -79,7 +79,7 @@ function roomReading(piece: Piece, zone: Zone, system: LengthSystem): Reading {
       value: 'none left',
       limit: 'some',
       why: 'What has to be kept off leaves no room inside the breathing room.',
-      cures: [],
+      remedies: [],
       advice: 'Make the zone larger, or move or remove what is kept off.',
     };
   }
@@ -87,15 +87,15 @@ function roomReading(piece: Piece, zone: Zone, system: LengthSystem): Reading {
     const lipBand = Math.min(zone.lipBand, wall.height * 0.25);
     const height = Math.min(wall.height - lipBand, zone.y + zone.height) - Math.max(0, zone.y);
     const breathing = usualBreathing(Math.min(zone.width, wall.width), height, false);
-    const cured = { ...zone, breathing, lipBand };
-    const room = height > 4 && Math.min(zone.width, wall.width) > 4 && usableOf(cured, piece).inner !== undefined;
+    const remedied = { ...zone, breathing, lipBand };
+    const room = height > 4 && Math.min(zone.width, wall.width) > 4 && usableOf(remedied, piece).inner !== undefined;
     return {
       ...base,
       verdict: 'stop',
       value: 'none left',
       limit: 'some',
       why: `The zone is ${formatLength(boxWidth(clear), system)} by ${formatLength(Math.max(0, boxHeight(clear)), system)} clear of the edge, less than its breathing room of ${formatLength(zone.breathing, system)} on both sides.`,
-      cures: room
+      remedies: room
         ? [
             {
               label: `Breathing room ${formatLength(breathing, system)}`,
@@ -115,7 +115,7 @@ function roomReading(piece: Piece, zone: Zone, system: LengthSystem): Reading {
     value: `${formatLength(boxWidth(inner), system)} × ${formatLength(boxHeight(inner), system)}`,
     limit: `${formatLength(boxWidth(clear), system)} × ${formatLength(boxHeight(clear), system)} clear`,
     why: `Left for marks inside ${formatLength(zone.breathing, system)} of breathing room${zone.lipBand > 0 ? ` and below a lip band of ${formatLength(zone.lipBand, system)}` : ''}.`,
-    cures: [],
+    remedies: [],
   };
 }
 
@@ -137,7 +137,7 @@ function edgeReading(piece: Piece, zone: Zone, system: LengthSystem): Reading | 
     value: `${formatLength(zone.width, system)} × ${formatLength(zone.height, system)}`,
     limit: `${formatLength(wall.width, system)} × ${formatLength(wall.height, system)}`,
     why: 'The zone runs over the edge of the piece. Only what lies on the piece is used.',
-    cures: [
+    remedies: [
       {
         label: 'Keep the zone on the piece',
         patch: Object.entries({ x, y, width, height }).flatMap(([field, mm]) => setAt(['zones', zone.id, field], mm)),

@@ -37,12 +37,12 @@ describe('what cutting tells', () => {
     expect(reading!.verdict).toBe('stop');
     expect(reading!.value).toBe('300 mm left');
     expect(reading!.advice).toContain('Buy White gloss');
-    expect(reading!.cures.length).toBeGreaterThan(0);
+    expect(reading!.remedies.length).toBeGreaterThan(0);
   });
   it('offers only rolls of the same kind, as wide, with enough beside what others need', () => {
     const [reading] = read(part(250, 600), 300);
-    for (const cure of reading!.cures) {
-      const film = shop.films.find((f) => cure.label.startsWith(`${f.name} —`))!;
+    for (const remedy of reading!.remedies) {
+      const film = shop.films.find((f) => remedy.label.startsWith(`${f.name} —`))!;
       expect(film.kind).toBe('permanent');
       expect(film.length).toBeGreaterThan(600);
     }

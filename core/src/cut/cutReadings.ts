@@ -1,10 +1,10 @@
 import { FILM_KINDS } from '../facts';
 import { formatLength, type LengthSystem } from '../units';
-import { filmInstead, setAt, type Cure, type Film, type Job, type Reading, type Shop } from '../job';
+import { filmInstead, setAt, type Remedy, type Film, type Job, type Reading, type Shop } from '../job';
 import type { FilmLayout } from './layout';
 
 /** The change that cuts from one film whatever of a job was to be cut from another. */
-const useInstead = (job: Job, from: string, to: string): Cure['patch'] => job.marks.flatMap((mark) => filmInstead(mark, from, to));
+const useInstead = (job: Job, from: string, to: string): Remedy['patch'] => job.marks.flatMap((mark) => filmInstead(mark, from, to));
 
 /**
  * What cutting one film for one job tells: whether the roll has enough, and whether the machine takes it.
@@ -46,7 +46,7 @@ export function cutReadings(
       value: say(own.width),
       limit: 'the smaller side of the mark',
       why: `${own.tooWide.join(', ')} is wider than the roll and the machine, whichever way it is turned.`,
-      cures: [
+      remedies: [
         {
           label: `Make it ${say(width - 40)} wide`,
           patch: largest.flatMap((mark) => setAt(['marks', mark.id, 'size'], { mode: 'width', width: width - 40 })),
@@ -63,7 +63,7 @@ export function cutReadings(
       value: say(own.taken),
       limit: say(shared.machine.most),
       why: `${shared.machine.name} takes ${say(shared.machine.most)} in one go: cut it in ${Math.ceil(own.taken / shared.machine.most)} loads.`,
-      cures: [],
+      remedies: [],
       advice: 'Part it where no letter is.',
     });
   }
@@ -74,7 +74,7 @@ export function cutReadings(
       value: `${say(has)} left`,
       limit: `${say(own.taken)} needed`,
       why: 'The roll has not enough for this job.',
-      cures: others(own.taken).map((f) => ({
+      remedies: others(own.taken).map((f) => ({
         label: `${f.name} — ${say(left(f.id))} left`,
         patch: useInstead(job, film.id, f.id),
       })),
@@ -87,7 +87,7 @@ export function cutReadings(
       value: `${say(has)} left`,
       limit: `${say(shared.taken)} for all open jobs`,
       why: `Enough for this job, not for all that wait for ${film.name}.`,
-      cures: others(own.taken).map((f) => ({
+      remedies: others(own.taken).map((f) => ({
         label: `${f.name} — ${say(left(f.id))} left`,
         patch: useInstead(job, film.id, f.id),
       })),
@@ -100,7 +100,7 @@ export function cutReadings(
       value: `${say(own.taken)} of ${say(has)}`,
       limit: 'what is on the roll',
       why: `Cut from ${FILM_KINDS[film.kind].name}, ${say(film.width)} wide.`,
-      cures: [],
+      remedies: [],
     });
   }
   return readings;

@@ -18,7 +18,7 @@ export function finishReadings(job: Job, climate: Climate, unknownGround: boolea
     why: out
       ? 'The room is outside what drying times can be trusted for.'
       : `At ${formatTemperature(climate.celsius, system)} and ${Math.round(climate.humidity * 100)} % humidity, against 20 °C and 50 %.`,
-    cures: [],
+    remedies: [],
     advice: out ? 'Warm or air the room, and test with a fingertip before each step.' : undefined,
   };
   const readings = [room];
@@ -31,7 +31,7 @@ export function finishReadings(job: Job, climate: Climate, unknownGround: boolea
       value: GROUNDS[job.piece.ground].name,
       limit: 'a written recipe',
       why: `There is no recipe for ${GROUNDS[job.piece.ground].name} yet; a general one is used.`,
-      cures: [],
+      remedies: [],
       advice: 'Ask the maker of the piece, and try it on a hidden spot.',
     });
   }

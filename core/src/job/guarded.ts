@@ -26,7 +26,7 @@ export function guarded(
         value: 'not known',
         limit: 'a result',
         why: 'This could not be worked out, and that is a fault of Kolleta. Everything else here stands.',
-        cures: [],
+        remedies: [],
         advice: 'Look at it yourself before you cut.',
       },
     ];

@@ -92,14 +92,14 @@ describe('changes of single fields', () => {
   });
 });
 
-describe('a cure', () => {
+describe('a remedy', () => {
   const job = { name: 'a', marks: [{ id: 'm', size: { mode: 'largest' }, edits: [] }] } as unknown as Job;
-  const cure = withSight({ label: 'x', patch: setAt(['marks', 'm', 'size'], { mode: 'width', width: 9 }) }, job);
+  const remedy = withSight({ label: 'x', patch: setAt(['marks', 'm', 'size'], { mode: 'width', width: 9 }) }, job);
   it('holds while the fields that it changes are as it saw them, whatever else has changed', () => {
-    expect(stillHolds(cure, applyPatch(job, setAt(['name'], 'b')).document)).toBe(true);
-    expect(stillHolds(cure, structuredClone(job))).toBe(true);
-    expect(stillHolds(cure, applyPatch(job, setAt(['marks', 'm', 'size'], { mode: 'width', width: 5 })).document)).toBe(false);
-    expect(stillHolds(cure, applyPatch(job, removeAt(['marks', 'm'])).document)).toBe(false);
+    expect(stillHolds(remedy, applyPatch(job, setAt(['name'], 'b')).document)).toBe(true);
+    expect(stillHolds(remedy, structuredClone(job))).toBe(true);
+    expect(stillHolds(remedy, applyPatch(job, setAt(['marks', 'm', 'size'], { mode: 'width', width: 5 })).document)).toBe(false);
+    expect(stillHolds(remedy, applyPatch(job, removeAt(['marks', 'm'])).document)).toBe(false);
   });
 });
 

@@ -5,23 +5,24 @@ export type StationId = 'measure' | 'draw' | 'fit' | 'cut' | 'weed' | 'tape' | '
 export type Verdict = 'fine' | 'watch' | 'stop';
 
 /** A named change to the job that clears a reading. */
-export interface Cure {
+export interface Remedy {
   label: string;
   patch: Patch;
   /** What stood in the fields that it changes when it was worked out. */
   saw?: readonly { path: readonly Step[]; value: unknown }[];
 }
 
-/** A cure that knows what it saw in the fields that it changes. */
-export const withSight = (cure: Cure, job: Job): Cure => ({
-  ...cure,
-  saw: cure.patch.map(({ path }) => ({ path, value: valueAt(job, path) })),
+/** A remedy that knows what it saw in the fields that it changes. */
+export const withSight = (remedy: Remedy, job: Job): Remedy => ({
+  ...remedy,
+  saw: remedy.patch.map(({ path }) => ({ path, value: valueAt(job, path) })),
 });
 
 const same = (a: unknown, b: unknown): boolean => a === b || JSON.stringify(a) === JSON.stringify(b);
 
-/** Whether the fields that a cure changes still hold what it saw there; otherwise it has to be worked out anew. */
-export const stillHolds = (cure: Cure, job: Job): boolean => (cure.saw ?? []).every(({ path, value }) => same(valueAt(job, path), value));
+/** Whether the fields that a remedy changes still hold what it saw there; otherwise it has to be worked out anew. */
+export const stillHolds = (remedy: Remedy, job: Job): boolean =>
+  (remedy.saw ?? []).every(({ path, value }) => same(valueAt(job, path), value));
 
 /** A computed result with its verdict. */
 export interface Reading {
@@ -36,7 +37,7 @@ export interface Reading {
   limit: string;
   why: string;
   /** Changes to the job that clear it; applying one and planning again clears it. */
-  cures: Cure[];
+  remedies: Remedy[];
   /** What helps outside the job: buy, wait, measure again. */
   advice?: string;
   /** Places to point at, mm in the zone. */

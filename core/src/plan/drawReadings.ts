@@ -31,7 +31,7 @@ export function drawReadings(work: FittingWork, job: Job, shop: Shop, faces: Fac
       value: missing.map((c) => `“${c}”`).join(' '),
       limit: 'every letter',
       why: 'The chosen face cannot draw them, and a gap would be cut instead.',
-      cures: [
+      remedies: [
         ...(other
           ? [
               {
@@ -58,7 +58,7 @@ export function drawReadings(work: FittingWork, job: Job, shop: Shop, faces: Fac
       value: 'empty',
       limit: 'a word or a drawing',
       why: 'The mark has no outline.',
-      cures: [],
+      remedies: [],
       advice: 'Type a word, or drop an SVG drawing on the piece.',
     });
   }
@@ -72,7 +72,7 @@ export function drawReadings(work: FittingWork, job: Job, shop: Shop, faces: Fac
       value: 'nothing left',
       limit: 'a word or a drawing',
       why: drops.length > 0 ? 'Every part of it is so small that it is dropped.' : 'What is wanted of it takes all of it away.',
-      cures:
+      remedies:
         drops.length > 0
           ? [{ label: 'Drop no small parts', patch: drops.flatMap((edit) => removeAt(['marks', mark.id, 'edits', edit.id])) }]
           : [],
@@ -89,7 +89,7 @@ export function drawReadings(work: FittingWork, job: Job, shop: Shop, faces: Fac
       value: `${artwork.leftOut.length}`,
       limit: 'nothing',
       why: `${artwork.leftOut.join('; ')}.`,
-      cures: [
+      remedies: [
         {
           label: 'That is all right',
           patch: [{ op: 'set', path: ['marks', mark.id, 'artwork', 'leftOut'], value: [] }],
@@ -116,7 +116,7 @@ export function drawReadings(work: FittingWork, job: Job, shop: Shop, faces: Fac
       why: stays
         ? 'It is made to come off again: good for a season, not for washing.'
         : 'It holds better at the edge, but pulls harder at the ground when it comes off.',
-      cures: [
+      remedies: [
         ...(better && onlyOne
           ? [
               {
@@ -153,7 +153,7 @@ function columnReading({ plan: { mark } }: FittingWork, job: Job, label: string)
       value: unknown.map((name) => `{${name}}`).join(' '),
       limit: job.list ? job.list.columns.map((name) => `{${name}}`).join(' ') : 'no list yet',
       why: `${job.list ? 'The list has no such column' : 'There is no list to take it from'}: the braces would be cut as they stand.`,
-      cures: [
+      remedies: [
         {
           label: 'Leave the braces out',
           patch: mark.artwork.lines.flatMap((line) =>
@@ -188,7 +188,7 @@ function joinReading(work: FittingWork, label: string): Reading[] {
           : closed.length > 0
             ? `Closed up until they touch at ${named(closed)}; the rest touched already.`
             : 'The word is one piece of film.',
-      cures:
+      remedies:
         apart.length > 0
           ? [
               {
@@ -227,7 +227,7 @@ function termsReading(work: FittingWork, job: Job, shop: Shop, label: string): R
       why: privately
         ? `“${worst.name}” may be used in private only, and this job is for sale.`
         : `Nobody has said whether “${worst.name}” may be sold.`,
-      cures: [{ label: 'This job is not for sale', patch: [{ op: 'set', path: ['forSale'], value: false }] }],
+      remedies: [{ label: 'This job is not for sale', patch: [{ op: 'set', path: ['forSale'], value: false }] }],
       advice: 'Ask where it came from for terms that allow a sale, or take another.',
     },
   ];

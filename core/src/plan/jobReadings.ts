@@ -97,10 +97,10 @@ export function jobReadings({ job, works, film, inputs, recipe, schedule }: Read
   return soundRemedies(job, all, marks, shop, quick ? undefined : after);
 }
 
-/** Readings with what the user answered for, and with cures that know what they saw. */
+/** Readings with what the user answered for, and with remedies that know what they saw. */
 export const withOverrides = (job: Job, readings: readonly Reading[]): Reading[] =>
   readings.map((found) => {
-    const reading = found.cures.length > 0 ? { ...found, cures: found.cures.map((cure) => withSight(cure, job)) } : found;
+    const reading = found.remedies.length > 0 ? { ...found, remedies: found.remedies.map((remedy) => withSight(remedy, job)) } : found;
     const given = reading.verdict === 'stop' ? job.overrides.find((o) => o.reading === reading.id) : undefined;
     return given ? { ...reading, overridden: given.reason } : reading;
   });

@@ -62,7 +62,7 @@ function liftStage({ mark, several, films, one, apart, places, machines, lengths
     value: isApart ? `apart, ${say(taken.apart)} of film` : `as one, ${say(taken.one)} of film`,
     limit: isApart ? `${say(taken.one)} as one` : `${say(taken.apart)} apart`,
     why: `As one it takes ${say(taken.one)} of film and goes down in register; its ${apart.length} parts laid out apart take ${say(taken.apart)}, and about ${formatDuration(minutes)} more of placing by eye.`,
-    cures: [
+    remedies: [
       {
         label: isApart ? 'Lift it as one' : 'Lay its parts out apart',
         patch: [{ op: 'set', path: ['marks', mark.id, 'lift'], value: isApart ? 'one' : 'apart' }],

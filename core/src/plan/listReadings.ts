@@ -24,7 +24,7 @@ export function listReadings(job: Job): Reading[] {
         : rows > job.count
           ? `Only the first ${job.count} are cut.`
           : `${job.count - rows} ${job.count - rows === 1 ? 'piece has' : 'pieces have'} nothing to put on.`,
-      cures: same
+      remedies: same
         ? []
         : [{ label: `Make it ${rows} ${rows === 1 ? 'piece' : 'pieces'}`, patch: [{ op: 'set', path: ['count'], value: rows }] }],
     },
@@ -62,7 +62,7 @@ export function variantReadings(plan: MarkPlan, job: Job, shop: Shop): Reading[]
           .slice(0, 4)
           .map((v) => `“${v.words}”`)
           .join(', ')} ${over.length > 4 ? 'and others run' : over.length === 1 ? 'runs' : 'run'} into the breathing room at this size.`,
-        cures: [{ label: 'All at the size that fits every one', patch: [{ op: 'set', path: ['marks', mark.id, 'size'], value: { mode: 'largest' } }, { op: 'set', path: ['marks', mark.id, 'sizes'], value: 'same' }] }], // prettier-ignore
+        remedies: [{ label: 'All at the size that fits every one', patch: [{ op: 'set', path: ['marks', mark.id, 'size'], value: { mode: 'largest' } }, { op: 'set', path: ['marks', mark.id, 'sizes'], value: 'same' }] }], // prettier-ignore
       },
     ];
   const em = middleOf(drawn.map((v) => v.em));
@@ -79,7 +79,7 @@ export function variantReadings(plan: MarkPlan, job: Job, shop: Shop): Reading[]
           .slice(0, 4)
           .map((v) => `“${v.words}”`)
           .join(', ')} ${outliers.length === 1 ? 'has' : 'have'} much smaller letters than the rest of the set.`,
-        cures: [{ label: 'All at one size', patch: [{ op: 'set', path: ['marks', mark.id, 'sizes'], value: 'same' }] }],
+        remedies: [{ label: 'All at one size', patch: [{ op: 'set', path: ['marks', mark.id, 'sizes'], value: 'same' }] }],
         advice: 'Or set the long ones on two lines.',
       },
     ];
@@ -93,7 +93,7 @@ export function variantReadings(plan: MarkPlan, job: Job, shop: Shop): Reading[]
         mark.sizes === 'each'
           ? 'Each is as large as its own piece allows.'
           : `“${longest.words}” is the longest, ${say(longest.fitted.width)} wide, and sets the size of all.`,
-      cures: mark.sizes === 'each' || mark.size.mode !== 'largest' ? [] : [each],
+      remedies: mark.sizes === 'each' || mark.size.mode !== 'largest' ? [] : [each],
     },
   ];
 }

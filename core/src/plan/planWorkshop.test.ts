@@ -91,30 +91,30 @@ const job = fc
     },
   );
 
-describe('the law of cures', () => {
-  it('applying a cure and planning again clears its reading', () => {
+describe('the law of remedies', () => {
+  it('applying a remedy and planning again clears its reading', () => {
     const met = new Set<string>();
     const memo = new Memo();
     fc.assert(
       fc.property(job, (sample) => {
         const before = planWorkshop([sample], demo.shop, [], DEMO_START, faces, memo).jobs.get('j')!.readings;
         for (const reading of before) {
-          for (const cure of reading.cures) {
+          for (const remedy of reading.remedies) {
             met.add(reading.id.split(':')[0]!);
-            const cured = applyPatch(sample, cure.patch).document;
-            const after = planWorkshop([cured], demo.shop, [], DEMO_START, faces, memo)
+            const remedied = applyPatch(sample, remedy.patch).document;
+            const after = planWorkshop([remedied], demo.shop, [], DEMO_START, faces, memo)
               .jobs.get('j')!
               .readings.find((r) => r.id === reading.id);
             if (after && after.verdict !== 'fine')
               throw new Error(
-                `${reading.id} (${reading.value}; ${reading.why}) by "${cure.label}" became ${after.verdict}: ${after.value}; ${after.why}`,
+                `${reading.id} (${reading.value}; ${reading.why}) by "${remedy.label}" became ${after.verdict}: ${after.value}; ${after.why}`,
               );
           }
         }
       }),
       { numRuns: 25, seed: 20261201, endOnFailure: true },
     );
-    // what the sampling met: every kind of reading that offers a cure
+    // what the sampling met: every kind of reading that offers a remedy
     expect([...met].sort()).toEqual(
       expect.arrayContaining([
         'contrast',
@@ -138,9 +138,9 @@ describe('the law of cures', () => {
     const long = plateJob(textMark('REGATTA', { film: 'harbour-blue' }), { count: 40 });
     const film = find(readingsOf(long), 'film')!;
     expect(film.verdict).toBe('stop');
-    const cured = applyPatch(long, film.cures[0]!.patch).document;
+    const remedied = applyPatch(long, film.remedies[0]!.patch).document;
     expect(
-      readingsOf(cured)
+      readingsOf(remedied)
         .filter((r) => r.id.startsWith('film:'))
         .map((r) => r.verdict),
     ).toEqual(['fine']);
@@ -152,7 +152,7 @@ describe('the law of cures', () => {
     });
     const reading = find(readingsOf(wide), 'wide')!;
     expect(reading.verdict).toBe('stop');
-    expect(find(readingsOf(applyPatch(wide, reading.cures[0]!.patch).document), 'wide')).toBeUndefined();
+    expect(find(readingsOf(applyPatch(wide, reading.remedies[0]!.patch).document), 'wide')).toBeUndefined();
   });
   it('a stop that the user answers for is kept as overridden, with the reason', () => {
     const food = plateJob(textMark('Tern'), { overrides: [{ reading: 'food:m', reason: 'A display plate' }] });
@@ -284,7 +284,7 @@ describe('a quick first plan', () => {
       [...p.jobs.values()].map((j) => j.readings.filter((r) => !/^(thin|lift):/.test(r.id)).map((r) => [r.id, r.verdict]));
     expect(told(quick)).toEqual(told(whole));
     // it offers nothing that the whole one does not
-    const offered = (p: typeof quick) => [...p.jobs.values()].flatMap((j) => j.readings.flatMap((r) => r.cures.map((cure) => `${j.job} ${r.id} ${cure.label}`))); // prettier-ignore
+    const offered = (p: typeof quick) => [...p.jobs.values()].flatMap((j) => j.readings.flatMap((r) => r.remedies.map((remedy) => `${j.job} ${r.id} ${remedy.label}`))); // prettier-ignore
     expect(offered(quick).filter((one) => !offered(whole).includes(one))).toEqual([]);
     const steps = (p: typeof quick) => [p.bench.now!, ...p.bench.then].map((s) => s.step.id);
     expect(steps(quick)).toEqual(steps(whole));

@@ -70,7 +70,7 @@ function asidePlan(job: Job, why: AsideReason): JobPlan {
           why === 'slow'
             ? 'This job takes too long to work out, so it was set aside and the others go on without it.'
             : 'Something in this job cannot be worked out, so it was set aside and the others go on without it.',
-        cures: [],
+        remedies: [],
         advice: 'Take back your last change, or take a simpler drawing.',
       },
     ],

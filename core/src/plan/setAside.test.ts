@@ -97,7 +97,7 @@ describe('one bad job harms nobody else', () => {
     };
     const [broken, ...others] = guarded('fit', 'thin', 'm', 'Thin parts', fail);
     expect(others).toEqual([]);
-    expect(broken).toMatchObject({ id: `${BROKEN}thin:m`, station: 'fit', verdict: 'watch', title: 'Thin parts', cures: [] });
+    expect(broken).toMatchObject({ id: `${BROKEN}thin:m`, station: 'fit', verdict: 'watch', title: 'Thin parts', remedies: [] });
     expect(JSON.stringify(broken)).not.toMatch(/undefined|TypeError/);
     expect(guarded('fit', 'thin', 'm', 'Thin parts', () => [broken!])).toEqual([broken]);
   });
@@ -118,8 +118,8 @@ describe('one bad job harms nobody else', () => {
         .jobs.get('j')!
         .readings.filter(({ verdict }) => verdict === 'stop');
     const [stop] = stops(job);
-    expect(stop).toMatchObject({ id: 'empty:m', cures: [{ label: 'Drop no small parts' }] });
-    expect(stops(applyPatch(job, stop!.cures[0]!.patch).document)).toEqual([]);
+    expect(stop).toMatchObject({ id: 'empty:m', remedies: [{ label: 'Drop no small parts' }] });
+    expect(stops(applyPatch(job, stop!.remedies[0]!.patch).document)).toEqual([]);
   });
   it('no reading of the demo fails', () => {
     const plan = planWorkshop(demo.jobs, demo.shop, demo.events, DEMO_START, faces);
@@ -140,9 +140,9 @@ describe('what a workshop lacks is told as what it is', () => {
       const job: Job = { ...plateJob(mark), id: 'a' };
       if (where === 'colourFilms') job.marks = [{ ...drawn([['M', [0, 0]], ['L', [9, 0]], ['L', [9, 9]], ['Z']]), colourFilms: { '#000000': 'gone' } }]; // prettier-ignore
       const [stop] = stopsOf(demo.shop, job).filter(({ id }) => id.startsWith('filmgone:'));
-      expect(stop!.cures.length).toBeGreaterThan(1);
-      for (const cure of stop!.cures) {
-        const after = stopsOf(demo.shop, applyPatch(job, cure.patch).document);
+      expect(stop!.remedies.length).toBeGreaterThan(1);
+      for (const remedy of stop!.remedies) {
+        const after = stopsOf(demo.shop, applyPatch(job, remedy.patch).document);
         expect(after.filter(({ id }) => id.startsWith('filmgone:'))).toEqual([]);
       }
     },

@@ -25,11 +25,11 @@ function faultsOf(job: Job, met: Set<string>): string[] {
   expect(before.aside).toBeUndefined();
   const stops = stopsOf(before.readings);
   return before.readings.flatMap((reading) =>
-    reading.cures.flatMap((cure): string[] => {
+    reading.remedies.flatMap((remedy): string[] => {
       met.add(kindOf(reading));
-      const { document } = applyPatch(job, cure.patch);
+      const { document } = applyPatch(job, remedy.patch);
       const after = planOf(document);
-      const name = `${reading.id} “${cure.label}”`;
+      const name = `${reading.id} “${remedy.label}”`;
       if (JSON.stringify(document) === JSON.stringify(job)) return [`${name} changes nothing`];
       const own = after.readings.find((r) => r.id === reading.id);
       const stays = reading.verdict !== 'fine' && own && own.verdict !== 'fine' ? [`${name} leaves ${own.verdict}: ${own.value}`] : [];
@@ -57,7 +57,7 @@ describe('the law of remedies', () => {
     const dusty: Job = { ...job, piece: { ...job.piece, ground: 'chalkPaint', contact: 'openGrain', colour: '#22302f' } };
     const contrast = planOf(dusty).readings.find((r) => kindOf(r) === 'contrast')!;
     expect(contrast.verdict).toBe('stop');
-    for (const { patch } of contrast.cures) {
+    for (const { patch } of contrast.remedies) {
       const after = planOf(applyPatch(dusty, patch).document);
       expect(
         after.readings.filter((r) => kindOf(r) === 'grip' && r.verdict === 'stop' && !stopsOf(planOf(dusty).readings).has(r.id)),
@@ -68,18 +68,18 @@ describe('the law of remedies', () => {
     const job = plateJob(textMark('Tern', { size: { mode: 'width', width: 260 } }));
     const { readings, marks } = planOf(job);
     const size = readings.find((r) => kindOf(r) === 'size')!;
-    expect(size.cures.length).toBeGreaterThan(0);
+    expect(size.remedies.length).toBeGreaterThan(0);
     const fail = () => {
       throw new Error('no');
     };
     const after = soundRemedies(job, readings, marks, shop, fail);
     expect(after.map((r) => r.id)).toEqual(readings.map((r) => r.id));
-    expect(after.find((r) => kindOf(r) === 'size')).toMatchObject({ verdict: 'stop', cures: [] });
+    expect(after.find((r) => kindOf(r) === 'size')).toMatchObject({ verdict: 'stop', remedies: [] });
     // what is gone from the job meanwhile is no remedy either
     const gone = [
-      { ...size, cures: [{ label: 'Gone', patch: [{ op: 'set' as const, path: ['marks', 'nobody', 'film', 'x'], value: 1 }] }] },
+      { ...size, remedies: [{ label: 'Gone', patch: [{ op: 'set' as const, path: ['marks', 'nobody', 'film', 'x'], value: 1 }] }] },
     ];
-    expect(soundRemedies(job, gone, marks, shop)[0]!.cures).toEqual([]);
+    expect(soundRemedies(job, gone, marks, shop)[0]!.remedies).toEqual([]);
   });
   it('where none holds, it is said what the first would meet; nothing is said of what was not tried out', () => {
     const job = plateJob(textMark('Tern', { size: { mode: 'width', width: 260 } }));
@@ -87,7 +87,7 @@ describe('the law of remedies', () => {
     const met: Reading = { ...readings.find((r) => kindOf(r) === 'size')!, id: 'thin:m', title: 'Thin parts', verdict: 'stop' };
     const size = (after?: () => Reading[]) => soundRemedies(job, readings, marks, shop, after).find((r) => kindOf(r) === 'size')!;
     expect(size(() => [met]).advice).toMatch(/^“As large as fits.*would be stopped by “Thin parts”. Say less/);
-    expect(size()).toMatchObject({ cures: [], advice: undefined });
+    expect(size()).toMatchObject({ remedies: [], advice: undefined });
   });
   it('a film that a frame is cut from is replaced there too', () => {
     const framed = plateJob(
@@ -95,7 +95,7 @@ describe('the law of remedies', () => {
     );
     const contrast = planOf(framed).readings.find((r) => kindOf(r) === 'contrast')!;
     expect(contrast.verdict).toBe('stop');
-    const [first] = contrast.cures;
+    const [first] = contrast.remedies;
     const { marks } = applyPatch(framed, first!.patch).document;
     expect(marks[0]!.edits[0]).not.toMatchObject({ film: 'ink-matt' });
     expect(planOf({ ...framed, marks }).readings.find((r) => kindOf(r) === 'contrast')!.verdict).toBe('fine');

@@ -1,7 +1,7 @@
 import { reshapes } from '../artwork';
 import { TECHNIQUES } from '../facts';
 import { contrastOf } from '../fit';
-import { applyPatch, type Cure, type Id, type Job, type Mark, type Reading, type Shop } from '../job';
+import { applyPatch, type Remedy, type Id, type Job, type Mark, type Reading, type Shop } from '../job';
 import { gripReading } from '../tape';
 import type { MarkPlan } from './planMark';
 
@@ -38,7 +38,7 @@ function stopOfFilm(before: Job, after: Job, plan: MarkPlan, stops: ReadonlySet<
 const TRIED: ReadonlySet<string> = new Set(['size', 'seen', 'bulb', 'snips', 'food', 'names', 'stick', 'empty']);
 
 /** Whether a remedy has to be tried out. Of a thickening the strokes were measured when it was looked for, but for marks whose changes move their parts. */
-function isTried(job: Job, reading: Reading, patch: Cure['patch']): boolean {
+function isTried(job: Job, reading: Reading, patch: Remedy['patch']): boolean {
   const ofMarks = patch.filter(({ path }) => path[0] === 'marks');
   if (ofMarks.some(({ path }) => path.at(-1) === 'zone')) return true;
   const kind = reading.id.split(':')[0]!;
@@ -68,7 +68,7 @@ export function soundRemedies(
 ): Reading[] {
   const stops = stopsOf(readings);
   /** What keeps a remedy from holding, by name; one that was not or could not be tried out is not offered either. */
-  const against = (reading: Reading, { patch }: Cure): string | undefined => {
+  const against = (reading: Reading, { patch }: Remedy): string | undefined => {
     try {
       const { document } = applyPatch(job, patch);
       const ofFilm = marks.flatMap((plan) => stopOfFilm(job, document, plan, stops, shop) ?? [])[0];
@@ -84,18 +84,18 @@ export function soundRemedies(
     }
   };
   return readings.map((reading) => {
-    if (reading.cures.length === 0) return reading;
-    const judged = reading.cures.map((cure) => ({ cure, against: against(reading, cure) }));
-    const cures = judged.flatMap((one) => (one.against === undefined ? [one.cure] : []));
+    if (reading.remedies.length === 0) return reading;
+    const judged = reading.remedies.map((remedy) => ({ remedy, against: against(reading, remedy) }));
+    const remedies = judged.flatMap((one) => (one.against === undefined ? [one.remedy] : []));
     const [first] = judged;
-    if (cures.length === judged.length || !first) return reading;
+    if (remedies.length === judged.length || !first) return reading;
     const instead =
       first.against === reading.title
-        ? `“${first.cure.label}” alone does not help.`
-        : `“${first.cure.label}” alone does not help: it would be stopped by “${first.against}”.`;
+        ? `“${first.remedy.label}” alone does not help.`
+        : `“${first.remedy.label}” alone does not help: it would be stopped by “${first.against}”.`;
     const advice =
       reading.advice ??
-      (cures.length === 0 && first.against !== UNTRIED ? `${instead} Say less, or take another place, face, film or tape.` : undefined);
-    return { ...reading, cures, ...(advice === undefined ? {} : { advice }) };
+      (remedies.length === 0 && first.against !== UNTRIED ? `${instead} Say less, or take another place, face, film or tape.` : undefined);
+    return { ...reading, remedies, ...(advice === undefined ? {} : { advice }) };
   });
 }

@@ -147,7 +147,7 @@ describe('a list', () => {
       { numRuns: 8 },
     );
   });
-  it('every row is looked at for thin and small parts: the worst is told by its name, its cure clears it', () => {
+  it('every row is looked at for thin and small parts: the worst is told by its name, its remedy clears it', () => {
     const names = ['WHOLE CREW OF ALL', 'A.B.', 'Ö'];
     const set: Job = {
       ...plateJob(textMark('{name}', { size: { mode: 'height', height: 6 }, sizes: 'each' })),
@@ -164,8 +164,8 @@ describe('a list', () => {
       if (told(set, id).verdict !== 'fine') expect(told(set, id).why).toContain(`“${which}”`);
     }
     expect(told(set, 'small:').why).toMatch(/^“(A\.B\.|Ö)”: /);
-    const cured = applyPatch(set, told(set, 'small:').cures[0]!.patch).document;
-    expect(told(cured, 'small:').verdict).toBe('fine');
+    const remedied = applyPatch(set, told(set, 'small:').remedies[0]!.patch).document;
+    expect(told(remedied, 'small:').verdict).toBe('fine');
   });
   it('a line that is lost because it is dropped as small is told, with the name that loses most', () => {
     const edits = [{ id: 'd', kind: 'dropSmall', below: 3, fillBelow: 1 }] as const;
@@ -204,7 +204,7 @@ describe('a list', () => {
   });
 });
 
-describe('cures of these readings', () => {
+describe('remedies of these readings', () => {
   const bowl = (mark: Partial<Mark>): Job => ({
     ...plateJob(textMark('TERN', mark)),
     piece: { ...plateJob(textMark('x')).piece, shape: { kind: 'bulb', diameter: 160, along: 90, height: 120 } },
@@ -262,26 +262,26 @@ describe('cures of these readings', () => {
       expect(plan(made, own).readings.find((r) => r.id === 'terms:m')?.verdict).toBe(verdict);
     }
   });
-  it.each(cases)('%s: %s — applying a cure and planning again clears it', (kind, _what, make, own) => {
+  it.each(cases)('%s: %s — applying a remedy and planning again clears it', (kind, _what, make, own) => {
     const job = make();
     const there = own?.() ?? shop;
     const read = (j: Job): Reading | undefined => plan(j, there).readings.find((r) => r.id.split(':')[0] === kind);
     const reading = read(job)!;
     expect(reading.verdict).not.toBe('fine');
-    expect(reading.cures.length).toBeGreaterThan(0);
-    for (const cure of reading.cures) expect(read(applyPatch(job, cure.patch).document)?.verdict ?? 'fine').toBe('fine');
+    expect(reading.remedies.length).toBeGreaterThan(0);
+    for (const remedy of reading.remedies) expect(read(applyPatch(job, remedy.patch).document)?.verdict ?? 'fine').toBe('fine');
   });
-  it('features on a plate: the mark goes beside them, and its cure clears a stop', () => {
+  it('features on a plate: the mark goes beside them, and its remedy clears a stop', () => {
     const job = plateJob(textMark('Tern', { size: { mode: 'width', width: 120 } }));
     job.piece.features = [{ id: 'f', kind: 'screw', x: 0, y: 50, width: 20, height: 20, round: true, clear: 3 }];
     const size = plan(job).readings.find((r) => r.id === 'size:m')!;
     expect(size.verdict).toBe('stop');
-    const cured = applyPatch(job, size.cures.at(-1)!.patch).document;
-    expect(plan(cured).readings.find((r) => r.id === 'size:m')!.verdict).toBe('fine');
-    const placed = covered(only(cured))[0]!;
+    const remedied = applyPatch(job, size.remedies.at(-1)!.patch).document;
+    expect(plan(remedied).readings.find((r) => r.id === 'size:m')!.verdict).toBe('fine');
+    const placed = covered(only(remedied))[0]!;
     expect(regionArea(intersection(placed, [{ outer: Array.from({ length: 60 }, (_, i) => [13 * Math.cos((i * Math.PI) / 30), 60 + 13 * Math.sin((i * Math.PI) / 30)] as const), holes: [] }]))).toBeLessThan(0.1); // prettier-ignore
   });
-  it('on a patterned piece another place is offered as soon as there is one, and cures it', () => {
+  it('on a patterned piece another place is offered as soon as there is one, and clears it', () => {
     const memo = new Memo();
     const read = (job: Job) =>
       planWorkshop([job], shop, [], DEMO_START, faces, memo)
@@ -291,13 +291,13 @@ describe('cures of these readings', () => {
     job.zones = [{ ...job.zones[0]!, colours: ['#fafafa', '#22302f'] }];
     expect(read(job).verdict).not.toBe('fine');
     const two = { ...job, zones: [...job.zones, { ...job.zones[0]!, id: 'y', name: 'Band', colours: ['#22302f'] }] };
-    const cure = read(two).cures.find((c) => c.label === 'Put it on the band')!;
-    expect(read(applyPatch(two, cure.patch).document).verdict).toBe('fine');
+    const remedy = read(two).remedies.find((c) => c.label === 'Put it on the band')!;
+    expect(read(applyPatch(two, remedy.patch).document).verdict).toBe('fine');
   });
   it('parts laid out apart take no more film than as one', () => {
     const job = { ...plateJob(textMark('T  N')), count: 6 };
     const lift = plan(job).readings.find((r) => r.id === 'lift:m')!;
-    const apart = plan(applyPatch(job, lift.cures[0]!.patch).document);
+    const apart = plan(applyPatch(job, lift.remedies[0]!.patch).document);
     expect(apart.layouts[0]!.parts).toHaveLength(12);
     expect(apart.layouts[0]!.taken).toBeLessThanOrEqual(plan(job).layouts[0]!.taken + 0.01);
   });

@@ -37,12 +37,12 @@ describe('packed in time', () => {
   it('late by other jobs offers to go first', () => {
     const [reading] = read(PACKED - 2 * H, schedule({ holdup: { kind: 'others' }, packedAlone: PACKED - 9 * H }));
     expect(reading!.why).toMatch(/^Late: packed 2 h after/);
-    expect(reading!.cures.map((c) => c.label)).toEqual(['Do this job first', 'Agree on Thu 3 Dec 12:00']);
+    expect(reading!.remedies.map((c) => c.label)).toEqual(['Do this job first', 'Agree on Thu 3 Dec 12:00']);
   });
   it('impossible by a wait names it, and only another date helps', () => {
     const [reading] = read(PACKED - 2 * H, schedule({ holdup: { kind: 'waits', minutes: 240, until: 'stain dries' } }));
     expect(reading!.why).toMatch(/^Impossible: .*stain dries/);
-    expect(reading!.cures).toHaveLength(1);
+    expect(reading!.remedies).toHaveLength(1);
     expect(reading!.advice).toMatch(/warmer/);
   });
   it('no room in the calendar is a stop that names the step', () =>

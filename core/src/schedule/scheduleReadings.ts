@@ -60,7 +60,7 @@ export function scheduleReadings(job: Job, schedule: JobSchedule, zone: string, 
       why: hasHours
         ? `“${schedule.unplaced?.title ?? 'A step'}” finds no room in the working hours of the next ${HORIZON_DAYS} days.`
         : 'No working hours are set, so nothing can be planned.',
-      cures: [],
+      remedies: [],
       advice: 'Add working hours in Stock.',
     });
   } else if (job.deadline === undefined) {
@@ -70,7 +70,7 @@ export function scheduleReadings(job: Job, schedule: JobSchedule, zone: string, 
       value: formatMoment(packed, zone),
       limit: 'no date asked',
       why: 'It takes its turn after the jobs with a date.',
-      cures: [],
+      remedies: [],
     });
   } else if (packed <= job.deadline) {
     const spare = (job.deadline - packed) / MINUTE_MS;
@@ -80,7 +80,7 @@ export function scheduleReadings(job: Job, schedule: JobSchedule, zone: string, 
       value: formatMoment(packed, zone),
       limit: formatMoment(job.deadline, zone),
       why: `${formatDuration(spare)} to spare${schedule.latestStart ? `; begin by ${formatMoment(schedule.latestStart, zone)} at the latest` : ''}.`,
-      cures: [],
+      remedies: [],
     });
   } else {
     const later = Math.ceil(packed / (60 * MINUTE_MS)) * 60 * MINUTE_MS;
@@ -91,7 +91,7 @@ export function scheduleReadings(job: Job, schedule: JobSchedule, zone: string, 
       value: formatMoment(packed, zone),
       limit: formatMoment(job.deadline, zone),
       why: `${schedule.holdup?.kind === 'others' ? 'Late' : 'Impossible'}: packed ${formatDuration((packed - job.deadline) / MINUTE_MS)} after it is wanted. ${schedule.holdup ? holdupWords(schedule.holdup) : ''}`,
-      cures: [...first, { label: `Agree on ${formatMoment(later, zone)}`, patch: setAt(['deadline'], later) }],
+      remedies: [...first, { label: `Agree on ${formatMoment(later, zone)}`, patch: setAt(['deadline'], later) }],
       advice: schedule.holdup?.kind === 'waits' ? 'A warmer, drier room or a faster coat shortens the wait.' : undefined,
     });
   }
@@ -105,7 +105,7 @@ export function scheduleReadings(job: Job, schedule: JobSchedule, zone: string, 
       value: step?.step.title ?? missed.step,
       limit: missed.why,
       why: 'This step comes later than is good. Go on at once, with more care than usual.',
-      cures: [],
+      remedies: [],
       advice: 'What happened goes into the log with “Went wrong”.',
     });
   }

@@ -1,5 +1,5 @@
 import { FILM_KINDS, GROUNDS, TAPE_KINDS } from '../facts';
-import { setAt, type Cure, type Film, type Job, type Mark, type Reading, type Tape } from '../job';
+import { setAt, type Remedy, type Film, type Job, type Mark, type Reading, type Tape } from '../job';
 import { chooseTape } from './chooseTape';
 import { gripWindow, type Transfer } from './grip';
 
@@ -27,8 +27,8 @@ export function gripReading(job: Job, mark: Mark, film: Film, tapes: readonly Ta
     title: `Tape for ${film.name}`,
     limit: `${newton(window.low)} to ${newton(window.high)}`,
   };
-  const cures = (): Cure[] => {
-    const found: Cure[] = [];
+  const remedies = (): Remedy[] => {
+    const found: Remedy[] = [];
     const works = (candidate: Transfer, finish: Film['finish']) => {
       const better = chooseTape(tapes, gripWindow(candidate), finish);
       return better !== undefined && better.dull === 0;
@@ -51,13 +51,13 @@ export function gripReading(job: Job, mark: Mark, film: Film, tapes: readonly Ta
       : tapes.length === 0
         ? 'There is no tape in this workshop yet.'
         : 'No tape in stock falls into the window.';
-    const found = cures();
+    const found = remedies();
     return {
       ...base,
       verdict: 'stop',
       value: 'no tape',
       why,
-      cures: found,
+      remedies: found,
       advice: window.open
         ? `${tapes.length === 0 ? 'Put your tapes into Stock, or buy one' : 'Buy a tape'} whose grip lies in the window.`
         : 'Wait until the ground is a day older, seal it, or paint the mark through a stencil.',
@@ -71,7 +71,7 @@ export function gripReading(job: Job, mark: Mark, film: Film, tapes: readonly Ta
       verdict: 'watch',
       value,
       why: `Only a worn piece of ${name} is gentle enough: press it on clean cloth ${choice.dull === 1 ? 'once' : `${choice.dull} times`} before its first use.`,
-      cures: cures(),
+      remedies: remedies(),
     };
   }
   return {
@@ -79,6 +79,6 @@ export function gripReading(job: Job, mark: Mark, film: Film, tapes: readonly Ta
     verdict: 'fine',
     value,
     why: `${name[0]!.toUpperCase()}${name.slice(1)}: ${choice.why} One piece serves ${choice.uses.to! - choice.uses.from! + 1} times.`,
-    cures: [],
+    remedies: [],
   };
 }

@@ -82,15 +82,15 @@ function readings({ mark, making, layers, count }: JobMark<Stencil>, { paints }:
     title: `Paint for ${mark.name}`,
     limit: `${Math.ceil(needs)} ml for ${making.coats === 1 ? 'one coat' : `${making.coats} coats`}`,
   };
-  const cures = paints
+  const remedies = paints
     .filter((p) => p.id !== making.paint && p.volume >= needs && isMarkPaint(p))
     .slice(0, 2)
     .map((p) => ({ label: `${p.name} — ${Math.floor(p.volume)} ml left`, patch: setAt(['marks', mark.id, 'paint'], p.id) }));
-  if (!paint) return [{ ...base, verdict: 'stop', value: 'none chosen', why: 'A stencil needs a paint.', cures }];
+  if (!paint) return [{ ...base, verdict: 'stop', value: 'none chosen', why: 'A stencil needs a paint.', remedies }];
   const value = `${Math.floor(paint.volume)} ml left`;
   if (paint.volume < needs)
-    return [{ ...base, verdict: 'watch', value, why: `${paint.name} runs short.`, cures, advice: `Buy ${paint.name}.` }];
-  return [{ ...base, verdict: 'fine', value, why: `${COATS[paint.coat].name}, dabbed.`, cures: [] }];
+    return [{ ...base, verdict: 'watch', value, why: `${paint.name} runs short.`, remedies, advice: `Buy ${paint.name}.` }];
+  return [{ ...base, verdict: 'fine', value, why: `${COATS[paint.coat].name}, dabbed.`, remedies: [] }];
 }
 
 /** Film as a mask, paint through it, and the film comes off again. */

@@ -46,7 +46,7 @@ describe('the paint of a stencil', () => {
     expect(read('paint:title').verdict).toBe('fine');
     const short = read('paint:title', 9000, painted('moss'));
     expect(short.verdict).toBe('watch');
-    expect(short.cures.map((c) => c.label)).toEqual(['Cream acrylic — 45 ml left', 'Navy acrylic — 60 ml left']);
+    expect(short.remedies.map((c) => c.label)).toEqual(['Cream acrylic — 45 ml left', 'Navy acrylic — 60 ml left']);
     expect(read('paint:title', 9000, painted(undefined)).verdict).toBe('stop');
   });
   it('more openings and more coats want more paint', () => {

@@ -67,7 +67,7 @@ function show(station: StationId, id: string, markAt = 0, planned = plan) {
               plan={planned.jobs.get(id)!}
               shop={demo.shop}
               edit={edit}
-              fix={(_, cure) => edit(() => cure.patch, cure.label)}
+              fix={(_, remedy) => edit(() => remedy.patch, remedy.label)}
               mark={job.marks[markAt]}
               chooseMark={() => undefined}
               station={station}
@@ -129,7 +129,7 @@ describe('what hands change', () => {
     const { size } = edits[0]!.after.marks[0]!;
     expect(size.mode === 'width' && size.width).toBeCloseTo(width, 2);
   });
-  it('a cure changes the job as it says', async () => {
+  it('a remedy changes the job as it says', async () => {
     const { edits } = show('fit', 'regatta-prizes');
     const thin = screen.getByRole('region', { name: 'Thin parts: watch' });
     await userEvent.click(within(thin).getByRole('button', { name: /^Thicken by/ }));

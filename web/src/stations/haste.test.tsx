@@ -3,7 +3,7 @@ import { act, cleanup, fireEvent, render, renderHook, screen, waitFor, within } 
 import userEvent from '@testing-library/user-event';
 import type { ReactNode } from 'react';
 import { MemoryRouter } from 'react-router';
-import { standing, type Cure, type Job, type Reading, type Shop } from '@kolleta/core/job';
+import { standing, type Remedy, type Job, type Reading, type Shop } from '@kolleta/core/job';
 import type { PlacedStep } from '@kolleta/core/schedule';
 import { now } from '../storage/clock';
 import { db } from '../storage/db';
@@ -133,12 +133,12 @@ describe('Done', () => {
 });
 
 describe('a fix', () => {
-  const cure = (label: string, width: number, saw: unknown): Cure => ({
+  const remedy = (label: string, width: number, saw: unknown): Remedy => ({
     label,
     patch: [{ op: 'set', path: ['marks', 'm', 'size'], value: { mode: 'width', width } }],
     saw: [{ path: ['marks', 'm', 'size'], value: saw }],
   });
-  const reading = (cures: Cure[]): Reading => ({
+  const reading = (remedies: Remedy[]): Reading => ({
     id: 'thin:m',
     station: 'fit',
     verdict: 'watch',
@@ -146,7 +146,7 @@ describe('a fix', () => {
     value: '',
     limit: '',
     why: '',
-    cures,
+    remedies,
   });
   const fixing = (settled: () => Promise<SettledPlan>) =>
     renderHook(() => useJobEdits('j'), {
@@ -159,22 +159,22 @@ describe('a fix', () => {
   const size = async () => (await db.jobs.get('j'))!.marks[0]!.size;
 
   it('that was worked out for an older job is worked out anew before it is applied', async () => {
-    const old = cure('Enlarge to 90 mm wide', 90, { mode: 'largest' });
+    const old = remedy('Enlarge to 90 mm wide', 90, { mode: 'largest' });
     await editJob('j', () => [{ op: 'set', path: ['marks', 'm', 'size'], value: { mode: 'width', width: 50 } }], 'Type a width');
-    const plans = [reading([old]), reading([cure('Enlarge to 62 mm wide', 62, { mode: 'width', width: 50 })])];
+    const plans = [reading([old]), reading([remedy('Enlarge to 62 mm wide', 62, { mode: 'width', width: 50 })])];
     const { fix } = fixing(() => Promise.resolve(planOf([], [plans.length > 1 ? plans.shift()! : plans[0]!])));
     fix(reading([old]), old);
     await waitFor(async () => expect(await size()).toEqual({ mode: 'width', width: 62 }));
   });
   it('that no longer applies changes nothing', async () => {
-    const old = cure('Enlarge to 90 mm wide', 90, { mode: 'largest' });
+    const old = remedy('Enlarge to 90 mm wide', 90, { mode: 'largest' });
     const { fix } = fixing(() => Promise.resolve(planOf([], [])));
     fix(reading([old]), old);
     expect(await screen.findByText(/Nothing was fixed/)).toBeTruthy();
     expect(await size()).toEqual({ mode: 'largest' });
   });
   it('never overwrites a newer word, even where every plan is late', async () => {
-    const old = cure('Enlarge to 90 mm wide', 90, { mode: 'largest' });
+    const old = remedy('Enlarge to 90 mm wide', 90, { mode: 'largest' });
     await editJob('j', () => [{ op: 'set', path: ['marks', 'm', 'size'], value: { mode: 'width', width: 50 } }], 'Type a width');
     const { fix } = fixing(() => Promise.resolve(planOf([], [reading([old])])));
     fix(reading([old]), old);

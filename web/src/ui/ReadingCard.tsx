@@ -1,17 +1,17 @@
 import { useState, type ReactNode } from 'react';
-import type { Cure, Reading } from '@kolleta/core/job';
+import type { Remedy, Reading } from '@kolleta/core/job';
 import { VerdictMark } from './Verdict';
 
 interface Props {
   reading: Reading;
-  onCure: (cure: Cure) => void;
+  onRemedy: (remedy: Remedy) => void;
   /** Points at the places in the drawing. */
   onShow?: (reading: Reading) => void;
   shown?: boolean;
   /** Answers for a stop with a reason, or minds it again. */
   onOverride?: (reason: string | undefined) => void;
-  /** Draws what a cure would do. */
-  preview?: (cure: Cure) => ReactNode;
+  /** Draws what a remedy would do. */
+  preview?: (remedy: Remedy) => ReactNode;
 }
 
 /** Fewer letters are no reason. */
@@ -52,11 +52,11 @@ function WhyForm({ title, onAnswer, onCancel }: { title: string; onAnswer: (reas
   );
 }
 
-/** One computed result: its verdict, its figure, why, and what cures it. */
-export function ReadingCard({ reading, onCure, onShow, shown, onOverride, preview }: Props) {
+/** One computed result: its verdict, its figure, why, and what clears it. */
+export function ReadingCard({ reading, onRemedy, onShow, shown, onOverride, preview }: Props) {
   const [asking, setAsking] = useState(false);
   const [looking, setLooking] = useState<number>();
-  const seen = looking === undefined ? undefined : reading.cures[Math.min(looking, reading.cures.length - 1)];
+  const seen = looking === undefined ? undefined : reading.remedies[Math.min(looking, reading.remedies.length - 1)];
   const open = onOverride && reading.verdict === 'stop' && !reading.overridden;
   const quiet = reading.verdict === 'fine';
   return (
@@ -76,16 +76,16 @@ export function ReadingCard({ reading, onCure, onShow, shown, onOverride, previe
           </p>
           {reading.overridden && <p className="text-[0.85rem]">Gone on against it: “{reading.overridden}”</p>}
           {reading.advice && <p className="text-[0.85rem] leading-snug">{reading.advice}</p>}
-          {(reading.cures.length > 0 || (reading.places?.length ?? 0) > 0 || open || (onOverride && reading.overridden)) && (
+          {(reading.remedies.length > 0 || (reading.places?.length ?? 0) > 0 || open || (onOverride && reading.overridden)) && (
             <div className="mt-1.5 flex flex-wrap gap-1.5">
-              {reading.cures.map((cure, i) => (
+              {reading.remedies.map((remedy, i) => (
                 <button
-                  key={cure.label}
+                  key={remedy.label}
                   type="button"
                   className={`btn btn-sm h-auto min-h-8 py-1 text-left leading-tight whitespace-normal ${i === 0 ? 'btn-primary' : 'btn-outline'}`}
-                  onClick={() => onCure(cure)}
+                  onClick={() => onRemedy(remedy)}
                 >
-                  {cure.label}
+                  {remedy.label}
                 </button>
               ))}
               {onShow && (reading.places?.length ?? 0) > 0 && (
@@ -93,7 +93,7 @@ export function ReadingCard({ reading, onCure, onShow, shown, onOverride, previe
                   {shown ? 'Hide places' : 'Show me'}
                 </button>
               )}
-              {preview && reading.cures.length > 0 && (
+              {preview && reading.remedies.length > 0 && (
                 <button
                   type="button"
                   className="btn btn-sm btn-outline"
@@ -115,18 +115,18 @@ export function ReadingCard({ reading, onCure, onShow, shown, onOverride, previe
               )}
             </div>
           )}
-          {seen && preview && reading.cures.length > 1 && (
-            <div className="mt-2 flex flex-wrap items-center gap-1" role="group" aria-label={`Which cure to see: ${reading.title}`}>
+          {seen && preview && reading.remedies.length > 1 && (
+            <div className="mt-2 flex flex-wrap items-center gap-1" role="group" aria-label={`Which fix to see: ${reading.title}`}>
               <span className="quiet text-[0.78rem]">See</span>
-              {reading.cures.map((cure, i) => (
+              {reading.remedies.map((remedy, i) => (
                 <button
-                  key={cure.label}
+                  key={remedy.label}
                   type="button"
-                  className={`btn btn-xs h-auto min-h-6 py-0.5 leading-tight whitespace-normal ${cure === seen ? 'btn-neutral' : 'btn-ghost border-base-300'}`}
-                  aria-pressed={cure === seen}
+                  className={`btn btn-xs h-auto min-h-6 py-0.5 leading-tight whitespace-normal ${remedy === seen ? 'btn-neutral' : 'btn-ghost border-base-300'}`}
+                  aria-pressed={remedy === seen}
                   onClick={() => setLooking(i)}
                 >
-                  {cure.label}
+                  {remedy.label}
                 </button>
               ))}
             </div>

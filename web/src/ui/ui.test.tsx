@@ -20,7 +20,7 @@ const reading = (more: Partial<Reading> = {}): Reading => ({
   value: '0.6 mm',
   limit: '0.8 mm for White gloss',
   why: 'Two places are thin.',
-  cures: [
+  remedies: [
     { label: 'Thicken by 0.1 mm a side', patch: [] },
     { label: 'Enlarge', patch: [] },
   ],
@@ -39,15 +39,15 @@ describe('a verdict', () => {
 });
 
 describe('a reading', () => {
-  it('shows its figure, its reason and its limit, and applies the cure that is pressed', async () => {
-    const cure = jest.fn();
-    render(<ReadingCard reading={reading()} onCure={cure} />);
+  it('shows its figure, its reason and its limit, and applies the remedy that is pressed', async () => {
+    const remedy = jest.fn();
+    render(<ReadingCard reading={reading()} onRemedy={remedy} />);
     expect(screen.getByRole('region', { name: 'Thin parts: watch' }).textContent).toContain('Limit: 0.8 mm for White gloss');
     await userEvent.click(screen.getByRole('button', { name: 'Enlarge' }));
-    expect(cure).toHaveBeenCalledWith(expect.objectContaining({ label: 'Enlarge' }));
+    expect(remedy).toHaveBeenCalledWith(expect.objectContaining({ label: 'Enlarge' }));
   });
   it('keeps its limit to itself when all is well', () => {
-    render(<ReadingCard reading={reading({ verdict: 'fine', cures: [] })} onCure={() => undefined} />);
+    render(<ReadingCard reading={reading({ verdict: 'fine', remedies: [] })} onRemedy={() => undefined} />);
     expect(screen.getByRole('region').textContent).not.toContain('Limit');
     expect(screen.queryByRole('button')).toBeNull();
   });
@@ -56,7 +56,7 @@ describe('a reading', () => {
     render(
       <ReadingCard
         reading={reading({ places: [[1, 2]], advice: 'Buy another film.', overridden: 'For show' })}
-        onCure={() => undefined}
+        onRemedy={() => undefined}
         onShow={show}
         shown={false}
       />,
@@ -219,24 +219,24 @@ describe('passing words', () => {
   });
 });
 
-describe('cures seen before they are done', () => {
+describe('fixes seen before they are done', () => {
   it('any of them can be looked at, one at a time, and nothing is changed by looking', async () => {
-    const cure = jest.fn();
+    const remedy = jest.fn();
     const two = reading({
-      cures: [
+      remedies: [
         { label: 'Enlarge', patch: [] },
         { label: 'Thicken', patch: [] },
       ],
     });
-    render(<ReadingCard reading={two} onCure={cure} preview={({ label }) => <output>{`as by ${label}`}</output>} />);
+    render(<ReadingCard reading={two} onRemedy={remedy} preview={({ label }) => <output>{`as by ${label}`}</output>} />);
     expect(screen.queryByRole('status')).toBeNull();
     await userEvent.click(screen.getByRole('button', { name: 'See it first' }));
     expect(screen.getByRole('status').textContent).toBe('as by Enlarge');
-    const which = within(screen.getByRole('group', { name: 'Which cure to see: Thin parts' }));
+    const which = within(screen.getByRole('group', { name: 'Which fix to see: Thin parts' }));
     await userEvent.click(which.getByRole('button', { name: 'Thicken' }));
     expect(screen.getAllByRole('status').map((e) => e.textContent)).toEqual(['as by Thicken']);
     await userEvent.click(screen.getByRole('button', { name: 'Enough seen' }));
     expect(screen.queryByRole('status')).toBeNull();
-    expect(cure).not.toHaveBeenCalled();
+    expect(remedy).not.toHaveBeenCalled();
   });
 });

@@ -145,9 +145,9 @@ describe('marks on a taper', () => {
     expect(foot(bent, 0) - foot(bent, -half)).toBeGreaterThan(sag * 0.5);
     expect(Math.abs(foot(straight, 0) - foot(straight, -half))).toBeLessThan(0.3);
   });
-  it('read level by choice: left straight beyond a millimetre is a watch with a cure', () => {
+  it('read level by choice: left straight beyond a millimetre is a watch with a remedy', () => {
     const bend = (p: ReturnType<typeof plan>) => p.readings.find((r) => r.id.startsWith('bend:'))!;
     expect(bend(plan(false)).verdict).toBe('fine');
-    expect(bend(plan(true))).toMatchObject({ verdict: 'watch', cures: [{ label: expect.stringMatching(/level/) }] });
+    expect(bend(plan(true))).toMatchObject({ verdict: 'watch', remedies: [{ label: expect.stringMatching(/level/) }] });
   });
 });

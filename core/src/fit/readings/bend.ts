@@ -27,14 +27,14 @@ export const bendReading: FitReading = (context) => {
       ...base,
       verdict: 'fine',
       why: `Bent about the apex, ${say(rho)} away, so that its lines read level; straight ones would ${way} ${say(sag)} at their ends.`,
-      cures: [],
+      remedies: [],
     };
   if (sag <= LIMITS.sag)
-    return { ...base, verdict: 'fine', why: `Left straight: its lines ${way} ${say(sag)} at their ends, which nobody sees.`, cures: [] };
+    return { ...base, verdict: 'fine', why: `Left straight: its lines ${way} ${say(sag)} at their ends, which nobody sees.`, remedies: [] };
   return {
     ...base,
     verdict: 'watch',
     why: `Left straight, its lines ${way} ${say(sag)} at their ends on this taper.`,
-    cures: [{ label: 'Bend it so that lines read level', patch: setAt(['marks', mark.id, 'straight'], false) }],
+    remedies: [{ label: 'Bend it so that lines read level', patch: setAt(['marks', mark.id, 'straight'], false) }],
   };
 };

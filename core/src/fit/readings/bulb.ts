@@ -1,6 +1,6 @@
 import { bulbExcess, bulbReach, bulbSnips, type Bulb } from '../../blanks';
 import { BULB, GRIP_LIMITS, TECHNIQUES } from '../../facts';
-import { setAt, type Cure } from '../../job';
+import { setAt, type Remedy } from '../../job';
 import { formatLength } from '../../units';
 import { reshapes } from '../../artwork';
 import { boxAround, boxHeight, boxOf, boxWidth } from '../../geometry';
@@ -12,7 +12,7 @@ import { staysWhole } from './smaller';
 const percent = (share: number) => `${(share * 100).toFixed(1)} %`;
 
 /** The mark made so small that its corners lie within a radius. */
-function smaller(context: FitContext, reach: number): Cure[] {
+function smaller(context: FitContext, reach: number): Remedy[] {
   const { mark, fitted, shop, drawn } = context;
   const shapeAt = hullShapes(drawn, mark);
   const sizeAt = (scale: number) => {
@@ -35,7 +35,7 @@ function smaller(context: FitContext, reach: number): Cure[] {
 }
 
 /** A stencil, whose film only has to lie tight while it is painted. */
-const asStencil = ({ mark, shop, behind }: FitContext): Cure[] => {
+const asStencil = ({ mark, shop, behind }: FitContext): Remedy[] => {
   const patch = makeAs('stencil', mark, shop, behind.colour);
   return patch ? [{ label: `Make it a ${TECHNIQUES.stencil.name}`, patch }] : [];
 };
@@ -59,12 +59,12 @@ export const bulbReading: FitReading = (context) => {
     limit: `${percent(limit)}, the film's`,
   };
   if (excess <= limit)
-    return { ...base, verdict: 'fine', why: 'The film follows the curve when it is pressed down from the middle.', cures: [] };
+    return { ...base, verdict: 'fine', why: 'The film follows the curve when it is pressed down from the middle.', remedies: [] };
   return {
     ...base,
     verdict: filmStays ? 'stop' : 'watch',
     why: words.folds,
-    cures: [...smaller(context, bulbReach(bulb, limit)), ...(follows === 'cast' || excess > BULB.cast ? [] : asStencil(context))],
+    remedies: [...smaller(context, bulbReach(bulb, limit)), ...(follows === 'cast' || excess > BULB.cast ? [] : asStencil(context))],
     advice: 'Or part it into several smaller marks, each with a middle of its own.',
   };
 };
@@ -83,12 +83,12 @@ export const snipsReading: FitReading = (context) => {
     limit: `${percent(BULB.paperTape)}, paper tape's`,
   };
   const snips = bulbSnips(bulb, r);
-  if (!snips) return { ...base, verdict: 'fine', value: 'no snips', why: 'The tape follows by itself.', cures: [] };
+  if (!snips) return { ...base, verdict: 'fine', value: 'no snips', why: 'The tape follows by itself.', remedies: [] };
   return {
     ...base,
     verdict: 'watch',
     value: `${snips.count} snips, ${say(snips.length)} long`,
     why: `Snip the tape, never the film, from its edge toward the middle, between letters; each snip ends ${say(snips.from)} from the middle. It is the tape that does not follow further.`,
-    cures: smaller(context, bulbReach(bulb, BULB.paperTape) - GRIP_LIMITS.margin),
+    remedies: smaller(context, bulbReach(bulb, BULB.paperTape) - GRIP_LIMITS.margin),
   };
 };

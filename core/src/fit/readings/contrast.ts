@@ -1,6 +1,6 @@
 import { FILM_KINDS, TECHNIQUES } from '../../facts';
 import { inSentence, formatLength } from '../../units';
-import { filmInstead, setAt, type Cure } from '../../job';
+import { filmInstead, setAt, type Remedy } from '../../job';
 import { contrastOf, type Contrast } from '../contrast';
 import { isMarkPaint } from '../makeAs';
 import { markLabel, type FitContext, type FitReading } from './context';
@@ -19,9 +19,9 @@ const leftOf = ({ filmLeft }: FitContext, film: string): number => filmLeft[film
 const against = (colour: string, { behind }: FitContext): Contrast =>
   behind.colours.map((ground) => contrastOf(colour, ground)).reduce((worst, one) => (one.ratio < worst.ratio ? one : worst));
 
-function cures(context: FitContext, worst: { name: string; film?: string }): Cure[] {
+function remedies(context: FitContext, worst: { name: string; film?: string }): Remedy[] {
   const { mark, shop } = context;
-  const subtle: Cure = { label: 'Subtle on purpose', patch: setAt(['marks', mark.id, 'subtle'], true) };
+  const subtle: Remedy = { label: 'Subtle on purpose', patch: setAt(['marks', mark.id, 'subtle'], true) };
   if (TECHNIQUES[mark.technique].painted) {
     const paints = shop.paints
       .filter((p) => p.id !== mark.paint && isMarkPaint(p))
@@ -39,7 +39,7 @@ function cures(context: FitContext, worst: { name: string; film?: string }): Cur
     ];
   }
   const own = shop.films.find((f) => f.id === worst.film);
-  // another film is a cure only when the whole mark then reads
+  // another film is a remedy only when the whole mark then reads
   const others = context.inspections
     .filter((i) => i.film.id !== worst.film)
     .every((i) => against(i.film.colour, context).verdict === 'fine');
@@ -61,7 +61,7 @@ function cures(context: FitContext, worst: { name: string; film?: string }): Cur
 }
 
 /** Zones of a patterned piece where the mark would stand out. */
-function otherPlaces({ places, piece, mark, zone }: FitContext, colours: readonly string[]): Cure[] {
+function otherPlaces({ places, piece, mark, zone }: FitContext, colours: readonly string[]): Remedy[] {
   return places
     .filter((other) => other.id !== zone.id && (other.colours?.length || zone.colours?.length))
     .filter((other) => {
@@ -92,11 +92,11 @@ export const contrastReading: FitReading = (context) => {
     value: `${worst.ratio.toFixed(1)} : 1`,
     limit: '3 : 1',
   };
-  if (mark.subtle) return { ...base, verdict: 'fine', why: `${worst.name} on ${behind.name} is subtle on purpose.`, cures: [] };
+  if (mark.subtle) return { ...base, verdict: 'fine', why: `${worst.name} on ${behind.name} is subtle on purpose.`, remedies: [] };
   const verdicts = judged.map((j) => j.verdict);
   const verdict = verdicts.includes('stop') ? 'stop' : verdicts.includes('watch') ? 'watch' : 'fine';
   if (verdict === 'fine')
-    return { ...base, verdict, why: `${worst.name} stands out from ${ground ? `${ground.name} behind it` : behind.name}.`, cures: [] };
+    return { ...base, verdict, why: `${worst.name} stands out from ${ground ? `${ground.name} behind it` : behind.name}.`, remedies: [] };
   return {
     ...base,
     verdict,
@@ -104,14 +104,14 @@ export const contrastReading: FitReading = (context) => {
       verdict === 'stop'
         ? `${worst.name} vanishes against ${behind.name}.`
         : `${worst.name} is weak against ${behind.name}, above all from a distance.`,
-    cures: ground
+    remedies: ground
       ? [{ label: 'Subtle on purpose', patch: setAt(['marks', mark.id, 'subtle'], true) }]
       : [
           ...otherPlaces(
             context,
             judged.map((one) => one.colour),
           ),
-          ...cures(context, worst),
+          ...remedies(context, worst),
         ],
     advice: ground ? 'Choose another film for the letters or for the backing.' : undefined,
   };

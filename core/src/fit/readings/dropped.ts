@@ -18,7 +18,7 @@ export const droppedReading: FitReading = (all) => {
     title: `Dropped parts${markLabel(all)}`,
     value: `${dropped} of ${parts}`,
     limit: `${Math.round(LIMITS.droppedShare * 100)} % of the parts`,
-    cures: [],
+    remedies: [],
   };
   if (share(context) <= LIMITS.droppedShare) return { ...base, verdict: 'fine', why: 'Only what would be lost anyway is left out.' };
   return {

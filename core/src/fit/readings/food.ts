@@ -1,7 +1,7 @@
 import { formatLength } from '../../units';
 import { GROUNDS, LIMITS } from '../../facts';
 import { wallOf } from '../../blanks';
-import { setAt, type Cure, type PatchOp } from '../../job';
+import { setAt, type Remedy, type PatchOp } from '../../job';
 import { markLabel, type FitReading } from './context';
 import { staysWhole } from './smaller';
 
@@ -11,17 +11,17 @@ export const foodReading: FitReading = (context) => {
   const say = (mm: number) => formatLength(mm, shop.lengths);
   const base = { id: `food:${mark.id}`, station: 'fit' as const, title: `Food and lip${markLabel(context)}` };
   if (piece.use.food && !mark.seenThrough) {
-    const cures: Cure[] = GROUNDS[piece.ground].clear
+    const remedies: Remedy[] = GROUNDS[piece.ground].clear
       ? [{ label: 'Put it on the back', patch: setAt(['marks', mark.id, 'seenThrough'], true) }]
       : [];
-    cures.push({ label: 'It is for display only', patch: setAt(['piece', 'use', 'food'], false) });
+    remedies.push({ label: 'It is for display only', patch: setAt(['piece', 'use', 'food'], false) });
     return {
       ...base,
       verdict: 'stop',
       value: 'on food',
       limit: 'never',
       why: 'Film, paint and sealer do not belong where food lies or a knife cuts, whatever is put over them.',
-      cures,
+      remedies,
     };
   }
   if (!piece.use.drink)
@@ -31,7 +31,7 @@ export const foodReading: FitReading = (context) => {
       value: 'clear',
       limit: 'off food and lips',
       why: piece.use.food ? 'On the back, away from the food.' : 'Nobody eats from it or drinks at its rim.',
-      cures: [],
+      remedies: [],
     };
   const below = wallOf(piece.shape).height - fitted.box.maxY;
   const value = below < 0 ? `${say(-below)} over the rim` : `${say(below)} below the rim`;
@@ -42,7 +42,7 @@ export const foodReading: FitReading = (context) => {
       value,
       limit: say(LIMITS.lipBand),
       why: 'Lips stay clear of the film.',
-      cures: [],
+      remedies: [],
     };
   const patch: PatchOp[] = [
     { op: 'set', path: ['zones', zone.id, 'lipBand'], value: Math.max(LIMITS.lipBand, zone.lipBand) },
@@ -57,7 +57,7 @@ export const foodReading: FitReading = (context) => {
     value,
     limit: say(LIMITS.lipBand),
     why: 'Lips would touch the film.',
-    cures: offered ? [{ label: `Keep ${say(LIMITS.lipBand)} below the rim clear`, patch }] : [],
+    remedies: offered ? [{ label: `Keep ${say(LIMITS.lipBand)} below the rim clear`, patch }] : [],
     advice: offered ? undefined : 'The zone is too low for this mark under the rim: choose another place, or say less.',
   };
 };

@@ -31,7 +31,7 @@ describe('size', () => {
   it('offers to centre a mark that fits in the middle', () => {
     const moved = read('size', plate({ size: { mode: 'width', width: 120 }, offset: { x: 60, y: 0 } }))!;
     expect(moved.verdict).not.toBe('fine');
-    expect(moved.cures.map((c) => c.label)[0]).toBe('Centre it');
+    expect(moved.remedies.map((c) => c.label)[0]).toBe('Centre it');
   });
   it('the largest at a place off the middle still keeps its breathing room', () => {
     const off = readings(plate({ offset: { x: 40, y: 10 } }));
@@ -77,11 +77,11 @@ describe('thin and small parts', () => {
     const small = read('small', plate({ size: { mode: 'height', height: 4 } }, {}, 'oi.'))!;
     expect(small.verdict).toBe('watch');
     expect(small.limit).toBe('parts 3 mm², counters 1 mm²');
-    expect(small.cures.some((c) => /Drop/.test(c.label))).toBe(true);
+    expect(small.remedies.some((c) => /Drop/.test(c.label))).toBe(true);
   });
   it('when everything is too small there is nothing to drop, and advice instead', () => {
     const all = read('small', plate({ size: { mode: 'height', height: 1.2 } }, {}, 'i'))!;
-    expect(all.cures.some((c) => /Drop/.test(c.label))).toBe(false);
+    expect(all.remedies.some((c) => /Drop/.test(c.label))).toBe(false);
     expect(all.advice).toMatch(/larger/);
   });
 });
@@ -102,8 +102,8 @@ describe('contrast', () => {
     const low = read('contrast', plate({ film: 'ink-matt' }))!;
     expect(low.verdict).toBe('stop');
     const empty = { ...shop, films: shop.films.map((f) => (f.id === 'white-gloss' ? { ...f, length: 0 } : f)) };
-    expect(low.cures.some((c) => c.label.startsWith('White gloss'))).toBe(true);
-    expect(read('contrast', plate({ film: 'ink-matt' }), empty)!.cures.some((c) => c.label.startsWith('White gloss'))).toBe(false);
+    expect(low.remedies.some((c) => c.label.startsWith('White gloss'))).toBe(true);
+    expect(read('contrast', plate({ film: 'ink-matt' }), empty)!.remedies.some((c) => c.label.startsWith('White gloss'))).toBe(false);
   });
   it('rests when it is subtle on purpose', () => expect(read('contrast', plate({ film: 'ink-matt', subtle: true }))!.verdict).toBe('fine'));
 });
@@ -134,27 +134,27 @@ describe('will it stick', () => {
     expect(read('wax', plate())).toBeUndefined();
     expect(read('cold', plate(), { ...shop, climate: { celsius: 8, humidity: 0.5 } })!.verdict).toBe('stop');
   });
-  it('refused plastics offer advice, not a cure that would not hold', () => {
+  it('refused plastics offer advice, not a remedy that would not hold', () => {
     const kit = read('stick', plate({}, { ground: 'polypropylene' }))!;
-    expect(kit.cures).toEqual([]);
+    expect(kit.remedies).toEqual([]);
     expect(kit.advice).toMatch(/tag|another plastic/);
   });
 });
 
 describe('food and lip', () => {
   const drink = { drink: true, food: false, dryShort: false };
-  it('film within 20 mm of a drinking rim is a stop that the lip band cures', () => {
+  it('film within 20 mm of a drinking rim is a stop that the lip band clears', () => {
     const mug = plate({ size: { mode: 'height', height: 90 } }, { use: drink }, 'I');
     const food = read('food', mug)!;
     expect(food.verdict).toBe('stop');
-    expect(food.cures[0]!.label).toMatch(/20 mm below the rim/);
+    expect(food.remedies[0]!.label).toMatch(/20 mm below the rim/);
   });
   it('a mark that runs over the rim says so, not by a negative depth', () => {
     expect(read('food', plate({ size: { mode: 'height', height: 200 } }, { use: drink }, 'I'))!.value).toMatch(/^40 mm over the rim$/);
   });
   it('food on the piece: on the back of a clear one, or for display', () => {
     const labels = (ground: 'glass' | 'enamel') =>
-      read('food', plate({}, { ground, use: { drink: false, food: true, dryShort: false } }))!.cures.map((c) => c.label);
+      read('food', plate({}, { ground, use: { drink: false, food: true, dryShort: false } }))!.remedies.map((c) => c.label);
     expect(labels('glass')).toEqual(['Put it on the back', 'It is for display only']);
     expect(labels('enamel')).toEqual(['It is for display only']);
   });

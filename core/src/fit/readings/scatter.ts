@@ -17,7 +17,7 @@ export const scatterReading: FitReading = (context) => {
     limit: 'every copy finds its place',
   };
   if (placed === edit.count)
-    return { ...base, verdict: 'fine', why: 'All of them lie in the field, none nearer to another than you asked.', cures: [] };
+    return { ...base, verdict: 'fine', why: 'All of them lie in the field, none nearer to another than you asked.', remedies: [] };
   const only = [
     ...setAt(['marks', mark.id, 'edits', edit.id, 'count'], placed),
     ...setAt(['marks', mark.id, 'size'], { mode: 'width', width }),
@@ -26,7 +26,7 @@ export const scatterReading: FitReading = (context) => {
     ...base,
     verdict: 'watch',
     why: 'The others would come nearer to each other than you asked, or over the edge.',
-    cures: placed > 0 ? [{ label: `Only ${placed}`, patch: only }] : [],
+    remedies: placed > 0 ? [{ label: `Only ${placed}`, patch: only }] : [],
     advice: 'Or give them a larger field, a smaller distance, or smaller frames and backings.',
   };
 };

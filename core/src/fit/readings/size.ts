@@ -2,7 +2,7 @@ import { formatLength, SAME_MM } from '../../units';
 import { diameterAt, seenWidth } from '../../blanks';
 import { LIMITS } from '../../facts';
 import { boxHeight, boxWidth, difference, edgeLength, partArea, type Region, type Ring } from '../../geometry';
-import { removeAt, setAt, type Cure, type PatchOp } from '../../job';
+import { removeAt, setAt, type Remedy, type PatchOp } from '../../job';
 import { largestFitAnywhere } from '../largestFitAnywhere';
 import { markLabel, type FitContext, type FitReading } from './context';
 import { staysWhole } from './smaller';
@@ -25,13 +25,13 @@ export const seenReading: FitReading = (context) => {
     limit: `${Math.round(LIMITS.seenShare * 100)} % of the wrap`,
   };
   const reads = `From the front it reads ${Math.round((100 * seen) / fitted.width)} % of its length round the wall`;
-  if (share <= LIMITS.seenShare + 1e-6) return { ...base, verdict: 'fine', why: `${reads}, all seen at once.`, cures: [] };
+  if (share <= LIMITS.seenShare + 1e-6) return { ...base, verdict: 'fine', why: `${reads}, all seen at once.`, remedies: [] };
   const width = Math.floor(wrap * LIMITS.seenShare * 10) / 10;
   return {
     ...base,
     verdict: 'watch',
     why: `${reads}; it goes ${Math.round(share * 100)} % round, and about ${Math.round(LIMITS.seenShare * 100)} % is seen at once.`,
-    cures: staysWhole(context, width)
+    remedies: staysWhole(context, width)
       ? [{ label: `Make it ${say(width)} wide`, patch: setAt(['marks', mark.id, 'size'], { mode: 'width', width }) }]
       : [],
   };
@@ -47,7 +47,7 @@ function boxAlone({ usable, drawn, fitted }: FitContext, say: (mm: number) => st
 }
 
 /** A scatter whose field is larger than the room gets the room for its field. */
-function fieldCure({ mark, usable }: FitContext, say: (mm: number) => string): Cure[] {
+function fieldCure({ mark, usable }: FitContext, say: (mm: number) => string): Remedy[] {
   const last = mark.edits.at(-1);
   const { inner } = usable;
   if (last?.kind !== 'scatter' || !inner || usable.room) return [];
@@ -95,9 +95,9 @@ export const sizeReading: FitReading = (context) => {
     limit: fitted.largestWidth > 0 ? `${say(fitted.largestWidth)} wide at most` : 'inside the zone',
   };
   if (mark.overEdge)
-    return { ...base, verdict: 'fine', why: 'It runs over the edge on purpose and is trimmed there with a sharp blade.', cures: [] };
+    return { ...base, verdict: 'fine', why: 'It runs over the edge on purpose and is trimmed there with a sharp blade.', remedies: [] };
   const centre: PatchOp = { op: 'set', path: ['marks', mark.id, 'offset'], value: { x: 0, y: 0 } };
-  const largest: Cure = {
+  const largest: Remedy = {
     label: `As large as fits: ${say(fitted.largestWidth)} wide`,
     patch: [
       { op: 'set', path: ['marks', mark.id, 'size'], value: { mode: 'largest' } },
@@ -120,7 +120,7 @@ export const sizeReading: FitReading = (context) => {
           ? 'It runs over the edge of its zone, or over something that it has to keep off.'
           : `It runs ${say(past(clear))} past the edge of the zone.`
         : `It stands ${usable.room ? '' : `${say(past(inner))} `}inside the ${say(zone.breathing)} of breathing room and will look cramped.`,
-      cures: [
+      remedies: [
         ...(moved && fitsCentred ? [{ label: 'Centre it', patch: [centre] }] : []),
         ...fieldCure(context, say),
         ...(fits ? [largest] : []),
@@ -139,6 +139,6 @@ export const sizeReading: FitReading = (context) => {
     why: full
       ? `The largest whose outline keeps ${say(zone.breathing)} clear all round${boxAlone(context, say)}.`
       : `Keeps its breathing room of ${say(zone.breathing)}.`,
-    cures: [],
+    remedies: [],
   };
 };

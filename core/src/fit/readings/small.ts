@@ -1,5 +1,5 @@
 import { LIMITS, TECHNIQUES, type TechniqueId } from '../../facts';
-import { removeAt, setAt, type Cure } from '../../job';
+import { removeAt, setAt, type Remedy } from '../../job';
 import { markLabel, ofRow, worstRow, type FitContext, type FitReading } from './context';
 
 /** Limits of what is kept and of what must come out, for a technique. */
@@ -39,15 +39,15 @@ export const smallReading: FitReading = (all) => {
     value: `${smallest < 10 ? smallest.toFixed(1) : Math.round(smallest)} mm²`,
   };
   if (shapes.length + counters.length === 0)
-    return { ...base, verdict: 'fine', why: `The smallest ${shape} or ${counter} can be held and weeded.`, cures: [] };
+    return { ...base, verdict: 'fine', why: `The smallest ${shape} or ${counter} can be held and weeded.`, remedies: [] };
   const count = (n: number, word: string) => (n === 0 ? '' : `${n} ${word}${n > 1 ? 's' : ''}`);
-  const cures: Cure[] = [];
+  const remedies: Remedy[] = [];
   const ratio = fitted.largestWidth / fitted.width;
   const enough =
     shapes.every((p) => p.area * ratio * ratio * 0.98 >= limit.shape) &&
     counters.every((p) => p.area * ratio * ratio * 0.98 >= limit.counter);
   if (all.rows.length === 0 && mark.size.mode !== 'largest' && ratio > 1.01 && enough && mark.edits.length === 0) {
-    cures.push({
+    remedies.push({
       label: 'As large as fits',
       patch: [
         { op: 'set', path: ['marks', mark.id, 'size'], value: { mode: 'largest' } },
@@ -66,7 +66,7 @@ export const smallReading: FitReading = (all) => {
   ];
   const everything = inspections.every((i) => i.pieces.shapes.every((piece) => piece.area < limit.shape));
   if (!everything)
-    cures.push({
+    remedies.push({
       label: [shapes.length ? `Drop ${count(shapes.length, shape)}` : '', counters.length ? `fill ${count(counters.length, counter)}` : '']
         .filter(Boolean)
         .join(', ')
@@ -78,7 +78,7 @@ export const smallReading: FitReading = (all) => {
     ...base,
     verdict: 'watch',
     why: `${ofRow(context)}${lost} so small that ${small}. Cut the smallest twice, or let them go.`,
-    cures,
+    remedies,
     advice: everything ? 'Make the mark larger, or say less.' : undefined,
     places: (context === all ? [...shapes, ...counters] : [])
       .slice(0, 24)

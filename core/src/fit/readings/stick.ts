@@ -1,6 +1,6 @@
 import { CONTACTS, GROUNDS, STICK, TECHNIQUES, type Contact, type GroundId } from '../../facts';
 import { formatTemperature } from '../../units';
-import { setAt, type Cure, type Reading, type Verdict } from '../../job';
+import { setAt, type Remedy, type Reading, type Verdict } from '../../job';
 import { makeAs } from '../makeAs';
 import { markLabel, type FitContext, type FitReading } from './context';
 
@@ -30,7 +30,7 @@ export function blankForFilm(ground: GroundId, contact: Contact): { verdict: Ver
 }
 
 /** A painted stencil in place of film that has to stay, when the shop has what it needs: in the paint that stands out most. */
-function asStencil({ mark, shop, behind }: FitContext): Cure | undefined {
+function asStencil({ mark, shop, behind }: FitContext): Remedy | undefined {
   const patch = makeAs('stencil', { id: mark.id }, shop, behind.colour);
   return patch ? { label: 'Paint it through a stencil', patch } : undefined;
 }
@@ -46,7 +46,7 @@ export const waxReading: FitReading = ({ piece, mark }) =>
         value: 'waxed',
         limit: 'none',
         why: 'Wax or oil keeps film from holding at all.',
-        cures: [{ label: 'The wax is off', patch: setAt(['piece', 'waxed'], false) }],
+        remedies: [{ label: 'The wax is off', patch: setAt(['piece', 'waxed'], false) }],
         advice: 'Take it off with the remover that its maker names, and let it dry.',
       }
     : undefined;
@@ -62,7 +62,7 @@ export const coldReading: FitReading = ({ mark, shop }) =>
         value: formatTemperature(shop.climate.celsius, shop.temperatures),
         limit: formatTemperature(STICK.leastCelsius, shop.temperatures),
         why: 'Adhesive does not wet a cold surface.',
-        cures: [],
+        remedies: [],
         advice: 'Bring film and piece into a warmer room for an hour.',
       }
     : undefined;
@@ -89,7 +89,7 @@ export const stickReading: FitReading = (context): Reading | undefined => {
       why: weak
         ? `A stencil only has to hold for an hour, but ${contact.name} ${ground.name} hardly lets it: press every edge, and paint nearly dry.`
         : 'A stencil only has to hold while it is painted.',
-      cures: [],
+      remedies: [],
       advice: weak ? 'Try a corner first, and keep the edges short.' : undefined,
     };
   }
@@ -99,15 +99,15 @@ export const stickReading: FitReading = (context): Reading | undefined => {
       ...base,
       verdict: 'fine',
       why: `${ground.name[0]!.toUpperCase()}${ground.name.slice(1)}, ${contact.name}: film holds on it.`,
-      cures: [],
+      remedies: [],
     };
   const verdict = worst === 'stop' && piece.use.dryShort ? 'watch' : worst;
-  const cures: Cure[] = [];
+  const remedies: Remedy[] = [];
   if (ground.porous && !piece.sealedFirst && byContact === 'fine')
-    cures.push({ label: 'Seal it first', patch: setAt(['piece', 'sealedFirst'], true) });
+    remedies.push({ label: 'Seal it first', patch: setAt(['piece', 'sealedFirst'], true) });
   const stencilHolds = energy >= STICK.energyWatch && share >= STICK.contactWatch;
   const stencil = stencilHolds ? asStencil(context) : undefined;
-  if (stencil) cures.push(stencil);
+  if (stencil) remedies.push(stencil);
   const why =
     byEnergy !== 'fine'
       ? `${ground.name[0]!.toUpperCase()}${ground.name.slice(1)} lets go of film that has to stay.`
@@ -116,9 +116,9 @@ export const stickReading: FitReading = (context): Reading | undefined => {
     ...base,
     verdict,
     why: verdict === 'watch' && piece.use.dryShort ? `${why} Kept dry, unhandled and for a short time it may do.` : why,
-    cures,
+    remedies,
     advice:
-      cures.length === 0
+      remedies.length === 0
         ? byEnergy !== 'fine'
           ? 'Tie on a card or tag with the mark, or choose a piece of another plastic.'
           : 'Choose a smoother place, or fill and sand this one.'

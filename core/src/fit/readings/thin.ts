@@ -38,19 +38,19 @@ export const thinReading: FitReading = (all) => {
       verdict: 'fine',
       value: Number.isFinite(least) ? say(least) : `over ${say(worst.limit)}`,
       why: `Every ${what}${all.rows.length > 0 ? ` of all ${all.rows.length} rows` : ''} is stout enough to stay on its liner.`,
-      cures: [],
+      remedies: [],
     };
   }
   const { width, thicken: by } = all.thinRemedies ? needed(all.thinRemedies) : {};
-  const cures: { label: string; patch: Patch }[] = [];
+  const remedies: { label: string; patch: Patch }[] = [];
   if (width !== undefined)
-    cures.push({
+    remedies.push({
       label: `Enlarge to ${formatLength(width, shop.lengths)} wide`,
       patch: setAt(['marks', mark.id, 'size'], { mode: 'width', width }),
     });
   if (by !== undefined) {
     const change = Math.abs(by - thickenedBy(mark.edits));
-    cures.push({ label: `${stouten} by ${say(change)} a side`, patch: thicken(mark, by) });
+    remedies.push({ label: `${stouten} by ${say(change)} a side`, patch: thicken(mark, by) });
   }
   const { copies } = worst;
   const count = worst.strokes.places.filter((place) => place.width < worst.limit).length * copies;
@@ -59,8 +59,8 @@ export const thinReading: FitReading = (all) => {
     verdict: least < worst.limit * LIMITS.thinStop ? 'stop' : 'watch',
     value: say(least),
     why: `${ofRow(context)}${count === 1 ? `One ${what} is` : `${count >= 24 ? 'Two dozen or more' : count} places of ${what} are`} thinner than this film keeps; ${thin}.`,
-    cures,
-    advice: cures.length === 0 ? 'Choose a stouter face, fewer words, or a larger place.' : undefined,
+    remedies,
+    advice: remedies.length === 0 ? 'Choose a stouter face, fewer words, or a larger place.' : undefined,
     // places are shown on the mark that is drawn; a row's own, and those of copies, are seen in Draw where it is inspected
     places: (context === all && copies === 1 ? worst.strokes.places : [])
       .filter((place) => place.width < worst.limit)

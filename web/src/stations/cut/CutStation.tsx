@@ -144,7 +144,7 @@ export function CutStation({ job, plan, shop, edit, fix, mark }: StationProps) {
             <div className="mt-1 flex items-start gap-2 text-sm" role="status">
               <VerdictMark verdict="stop" size={18} />
               <span>
-                Kept from the knife until it is cured or answered for:{' '}
+                Not ready to cut. Fix this first, or say why you go ahead:{' '}
                 {held.map(({ id, stop }, i) => (
                   <span key={`${id}${stop.id}`}>
                     {i > 0 && ', '}

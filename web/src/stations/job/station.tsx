@@ -1,11 +1,11 @@
 import type { ReactNode } from 'react';
-import { setAt, type Cure, type Job, type Mark, type Patch, type Reading, type Shop, type StationId } from '@kolleta/core/job';
+import { setAt, type Remedy, type Job, type Mark, type Patch, type Reading, type Shop, type StationId } from '@kolleta/core/job';
 import type { JobPlan } from '@kolleta/core/plan';
 import type { JobChange } from '../../storage/editJob';
 import type { Saving } from '../../ui/held';
 import { logOverride } from '../../storage/logEvent';
 import { ReadingCard } from '../../ui/ReadingCard';
-import { CurePreview } from './CurePreview';
+import { RemedyPreview } from './RemedyPreview';
 
 /** What every station of a job gets. */
 export interface StationProps {
@@ -14,8 +14,8 @@ export interface StationProps {
   shop: Shop;
   /** Changes the job, undoable under the label. */
   edit: (change: JobChange, label: string) => Saving;
-  /** Applies a cure of a reading; one that was worked out before the last change is worked out anew first. */
-  fix: (reading: Reading, cure: Cure) => void;
+  /** Applies a remedy of a reading; one that was worked out before the last change is worked out anew first. */
+  fix: (reading: Reading, remedy: Remedy) => void;
   /** The mark that is worked on. */
   mark: Mark | undefined;
   chooseMark: (id: string) => void;
@@ -51,11 +51,11 @@ interface ReadingsProps extends Pick<StationProps, 'plan' | 'edit' | 'fix' | 'ma
   stations: readonly StationId[];
   shown?: string;
   onShow?: (reading: Reading) => void;
-  /** What a preview of a cure needs; without it there is none. */
+  /** What a preview of a remedy needs; without it there is none. */
   preview?: Pick<StationProps, 'job' | 'shop'>;
 }
 
-/** Readings whose cures change what is seen of a mark. */
+/** Readings whose remedies change what is seen of a mark. */
 const PREVIEWED = ['size', 'thin', 'small', 'contrast', 'bend', 'seen', 'bulb', 'snips', 'glyphs', 'kind', 'joined', 'names', 'scatter'];
 
 /** The readings of some stations: of the mark in hand and of the whole piece, the gravest first. */
@@ -69,7 +69,7 @@ export function Readings({ plan, edit, fix, stations, mark, shown, onShow, previ
         <ReadingCard
           key={reading.id}
           reading={reading}
-          onCure={(cure) => fix(reading, cure)}
+          onRemedy={(remedy) => fix(reading, remedy)}
           onOverride={(reason) => {
             edit((saved) => overridePatch(saved, reading.id, reason), reason ? 'Go ahead anyway' : 'Mind a stop again');
             if (reason) void logOverride(plan.job, reading.id, reason);
@@ -78,8 +78,8 @@ export function Readings({ plan, edit, fix, stations, mark, shown, onShow, previ
           shown={shown === reading.id}
           {...(preview && PREVIEWED.includes(reading.id.split(':')[0]!) && mark
             ? {
-                preview: (cure: Cure) => (
-                  <CurePreview job={preview.job} plan={plan} shop={preview.shop} cure={cure} mark={mark.id} reading={reading.id} />
+                preview: (remedy: Remedy) => (
+                  <RemedyPreview job={preview.job} plan={plan} shop={preview.shop} remedy={remedy} mark={mark.id} reading={reading.id} />
                 ),
               }
             : {})}

@@ -1,5 +1,5 @@
 import { useCallback } from 'react';
-import { stillHolds, type Cure, type Reading } from '@kolleta/core/job';
+import { stillHolds, type Remedy, type Reading } from '@kolleta/core/job';
 import { editJob, type JobChange } from '../../storage/editJob';
 import { keepingBecomes, NotKept, NotTheWriter } from '../../storage/keeping';
 import { plainly } from '../../storage/plainly';
@@ -7,20 +7,20 @@ import { useTell } from '../../ui/toasts';
 import { useSettling } from '../../workers/settled';
 import type { StationProps } from './station';
 
-/** The cure was worked out before the last change. */
+/** The remedy was worked out before the last change. */
 class Overtaken extends Error {}
 
-/** So often a cure is worked out anew before its reading is left to be looked at again. */
+/** So often a remedy is worked out anew before its reading is left to be looked at again. */
 const MOST_TRIES = 4;
 
-/** A cure is the same one when only its figures have changed. */
+/** A remedy is the same one when only its figures have changed. */
 const wording = (label: string) => label.replace(/[\d.,/⁄½¼¾⅛⅜⅝⅞]+/g, '#');
 
-/** The same cure in a newer plan. */
-export const sameCure = (reading: Reading | undefined, { label }: Cure): Cure | undefined =>
-  reading?.cures.find((c) => c.label === label) ?? reading?.cures.find((c) => wording(c.label) === wording(label));
+/** The same remedy in a newer plan. */
+export const sameRemedy = (reading: Reading | undefined, { label }: Remedy): Remedy | undefined =>
+  reading?.remedies.find((c) => c.label === label) ?? reading?.remedies.find((c) => wording(c.label) === wording(label));
 
-/** Edits of a job, told when they cannot be made; and cures, which go by the plan of the job as it is saved. */
+/** Edits of a job, told when they cannot be made; and remedies, which go by the plan of the job as it is saved. */
 export function useJobEdits(id: string): Pick<StationProps, 'edit' | 'fix'> {
   const tell = useTell();
   const { settled } = useSettling();
@@ -39,23 +39,23 @@ export function useJobEdits(id: string): Pick<StationProps, 'edit' | 'fix'> {
     [id, tell],
   );
   const fix = useCallback(
-    async (reading: Reading, pressed: Cure) => {
+    async (reading: Reading, pressed: Remedy) => {
       try {
         for (let tries = 0; tries < MOST_TRIES; tries++) {
           const { plan } = await settled();
-          const cure = sameCure(
+          const remedy = sameRemedy(
             plan.jobs.get(id)?.readings.find((r) => r.id === reading.id),
             pressed,
           );
-          if (!cure) break;
+          if (!remedy) break;
           try {
             await editJob(
               id,
               (saved) => {
-                if (!stillHolds(cure, saved)) throw new Overtaken();
-                return cure.patch;
+                if (!stillHolds(remedy, saved)) throw new Overtaken();
+                return remedy.patch;
               },
-              cure.label,
+              remedy.label,
             );
             return;
           } catch (error) {
@@ -69,5 +69,5 @@ export function useJobEdits(id: string): Pick<StationProps, 'edit' | 'fix'> {
     },
     [id, settled, tell],
   );
-  return { edit, fix: (reading, cure) => void fix(reading, cure) };
+  return { edit, fix: (reading, remedy) => void fix(reading, remedy) };
 }

@@ -2,7 +2,7 @@ import { useMemo, useState } from 'react';
 import { useLocation, useNavigate } from 'react-router';
 import { usualBreathing, usualZone } from '@kolleta/core/blanks';
 import { BLANK_KINDS, BLANKS, FACES, LIMITS } from '@kolleta/core/facts';
-import { setAt, applyPatch, holdsCut, stillHolds, type Cure, type Job, type MarkSize, type Reading } from '@kolleta/core/job';
+import { setAt, applyPatch, holdsCut, stillHolds, type Remedy, type Job, type MarkSize, type Reading } from '@kolleta/core/job';
 import { formatDuration, formatLength } from '@kolleta/core/units';
 import { FilmDrawing } from '../../drawing/FilmDrawing';
 import { FrontView } from '../../drawing/FrontView';
@@ -18,7 +18,7 @@ import { Choice, LengthWord } from '../../ui/tokens';
 import { plannerWorker } from '../../workers/plannerClient';
 import { useDraftPlan } from '../../workers/usePlan';
 import { useWhen } from '../../workers/useWhen';
-import { sameCure } from '../job/useJobEdits';
+import { sameRemedy } from '../job/useJobEdits';
 import { noteFirstMark } from '../bench/FirstMark';
 import { bestFilm, newJob, pieceOf } from '../jobs/newJob';
 
@@ -67,10 +67,10 @@ export function QuickPage() {
     if (seen.error) throw seen.error;
     return { draft: seen.draft, plan: seen.plan! };
   };
-  const cure = async (reading: Reading, pressed: Cure) => {
+  const remedy = async (reading: Reading, pressed: Remedy) => {
     try {
       const { draft: now, plan: fresh } = await settled();
-      const same = sameCure(
+      const same = sameRemedy(
         fresh.readings.find((r) => r.id === reading.id),
         pressed,
       );
@@ -205,7 +205,7 @@ export function QuickPage() {
             <ReadingCard
               key={reading.id}
               reading={reading}
-              onCure={(pressed) => void cure(reading, pressed)}
+              onRemedy={(pressed) => void remedy(reading, pressed)}
               onOverride={(reason) => override(reading.id, reason)}
             />
           ))}

@@ -1,4 +1,4 @@
-import { applyPatch, type Cure, type Job, type Shop } from '@kolleta/core/job';
+import { applyPatch, type Remedy, type Job, type Shop } from '@kolleta/core/job';
 import type { JobPlan, MarkPlan } from '@kolleta/core/plan';
 import { boxAround, boxOf, growBox } from '@kolleta/core/geometry';
 import { formatLength } from '@kolleta/core/units';
@@ -10,9 +10,9 @@ interface Props {
   job: Job;
   plan: JobPlan;
   shop: Shop;
-  cure: Cure;
+  remedy: Remedy;
   mark: string;
-  /** The reading that it cures. */
+  /** The reading that it remedies. */
   reading: string;
 }
 
@@ -36,18 +36,18 @@ function Side({ title, plan, shop, box }: { title: string; plan: MarkPlan | unde
 
 const boxFor = (plan: MarkPlan | undefined) => (plan && plan.flat.length > 0 ? [boxAround(plan.flat.map((l) => boxOf(l.region)))] : []);
 
-/** The job with a cure; nothing when what it changes is gone. */
-function cured(job: Job, cure: Cure): Job | undefined {
+/** The job with a remedy; nothing when what it changes is gone. */
+function remedied(job: Job, remedy: Remedy): Job | undefined {
   try {
-    return applyPatch(job, cure.patch).document;
+    return applyPatch(job, remedy.patch).document;
   } catch {
     return undefined;
   }
 }
 
-/** A mark before and after a cure, side by side at one scale, and what the reading would then say. */
-export function CurePreview({ job, plan, shop, cure, mark, reading }: Props) {
-  const { plan: after, working } = useDraftPlan(cured(job, cure));
+/** A mark before and after a remedy, side by side at one scale, and what the reading would then say. */
+export function RemedyPreview({ job, plan, shop, remedy, mark, reading }: Props) {
+  const { plan: after, working } = useDraftPlan(remedied(job, remedy));
   const [now, then] = [plan, after].map((p) => p?.marks.find((m) => m.mark.id === mark));
   const boxes = [...boxFor(now), ...boxFor(then)];
   const box = boxes.length > 0 ? boxAround(boxes) : { minX: 0, maxX: 1, minY: 0, maxY: 1 };
@@ -59,7 +59,7 @@ export function CurePreview({ job, plan, shop, cure, mark, reading }: Props) {
         <Side title={working && !then ? 'Then …' : 'Then'} plan={then} shop={shop} box={box} />
       </div>
       <p className="quiet mt-1 text-[0.8rem]">
-        {cure.label}
+        {remedy.label}
         {verdict ? `: ${verdict.value}, ${verdict.verdict}` : after ? ': the reading rests' : ' …'}
       </p>
     </div>
