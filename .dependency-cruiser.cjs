@@ -24,9 +24,26 @@ const later = rooms.slice(0, -1).map((room, i) => ({
   from: { path: `^core/src/${room}/`, pathNot: '\\.test\\.ts$' },
   to: { path: `^core/src/(${rooms.slice(i + 1).join('|')})/` },
 }));
+/** The order of web's rooms: what runs in the page is put together above, what its parts share lies below. */
+const webRooms = ['ui', 'drawing', 'storage', 'workers', 'frame', 'stations', 'pages', 'app'];
+const above = webRooms.slice(0, -1).map((room, i) => ({
+  name: `web-order-${room}`,
+  severity: 'error',
+  comment: `web/src/${room} may import only rooms below it; its tests may look at those above`,
+  from: { path: `^web/src/${room}/`, pathNot: '\\.test\\.tsx?$' },
+  to: { path: `^web/src/(${webRooms.slice(i + 1).join('|')})/` },
+}));
 module.exports = {
   forbidden: [
     ...later,
+    ...above,
+    {
+      name: 'stations-stand-apart',
+      severity: 'error',
+      comment: 'a station imports no other station: what they share lies in web/src/frame',
+      from: { path: '^web/src/stations/([^/]+)/' },
+      to: { path: '^web/src/stations/[^/]+/', pathNot: '^web/src/stations/$1/' },
+    },
     { name: 'no-circular', severity: 'error', from: {}, to: { circular: true } },
     { name: 'core-is-alone', severity: 'error', from: { path: '^core/' }, to: { path: '^(web|server|e2e)/' } },
     {

@@ -3,7 +3,7 @@ import { paintedFigures } from './asPainted';
 import { atMost, seeded, timed, type Figure } from './figure';
 
 /** A drawing of about 1 MB: groups of shapes with curves, transforms and a dozen colours. */
-export function largeSvg(bytes: number, seed = 1): string {
+function largeSvg(bytes: number, seed = 1): string {
   const random = seeded(seed);
   const n = (most: number) => (random() * most).toFixed(2);
   const parts: string[] = [];

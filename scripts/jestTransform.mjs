@@ -17,7 +17,7 @@ export default {
   getCacheKey: (source, path, { configString }) => createHash('sha1').update(`4${path}\0${source}\0${configString}`).digest('hex'),
   process(source, path) {
     if (!/\.tsx?$/.test(path)) {
-      const ours = /^\s*(import|export)\b/m.test(source) && /clipper2-ts|delaunator|culori/.test(path);
+      const ours = /^\s*(import|export)\b/m.test(source) && /clipper2-ts|culori/.test(path);
       return { code: ours ? prefix(source) + source : source };
     }
     const { code } = swc.transformSync(source, {

@@ -49,6 +49,7 @@ const lanes = [
   ['core/tsconfig.test.json', 'web'].map((project) => [`types: ${project}`, bin('tsc'), ['-p', project]]),
 ];
 lanes[0].push(['the order of rooms', bin('depcruise'), ['core/src', 'web/src', 'server/src', '--config', '.dependency-cruiser.cjs']]);
+lanes[0].push(['nothing unused', bin('knip'), ['--no-config-hints']]);
 lanes[1].push(['lint', bin('eslint'), ['.']]);
 await Promise.all(
   lanes.map(async (lane) => {

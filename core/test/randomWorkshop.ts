@@ -16,7 +16,7 @@ const WORDS = ['Tern', 'Ivo & Bea', 'o', 'REGATTA 1947', 'illicit', 'B8', 'Fionn
 const FACES = ['montserrat', 'pacifico', 'dancing-script', 'saira-stencil-one', 'special-elite'];
 
 /** Any shape that there is, of a size that can be worked on. */
-export function randomShape(random: Random): Shape {
+function randomShape(random: Random): Shape {
   const height = between(random, 60, 200);
   const kind = Math.floor(random() * 7);
   if (kind === 0) return { kind: 'cylinder', diameter: between(random, 50, 120), height };
@@ -73,7 +73,7 @@ function randomZone(random: Random, piece: Piece, id: string): Zone {
 }
 
 /** Any change that can be wanted of a mark. */
-export function randomEdit(random: Random, shop: Shop, id: string): Edit {
+function randomEdit(random: Random, shop: Shop, id: string): Edit {
   const film = () => pick(random, shop.films).id;
   const plate = pick(random, ['box', 'rounded', 'ellipse'] as const);
   const changes: (() => Change)[] = [

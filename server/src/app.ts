@@ -4,7 +4,7 @@ import { cutterRoutes } from './cutterRoutes';
 import { isOwnHost } from './ownNames';
 
 /** Scripts, styles and workers only from here; no request leaves the machine. */
-export const CONTENT_POLICY =
+const CONTENT_POLICY =
   "default-src 'self'; script-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data: blob:; connect-src 'self'; worker-src 'self'; font-src 'self'; object-src 'none'; base-uri 'none'; form-action 'none'; manifest-src 'self'; frame-ancestors 'none'";
 
 /**

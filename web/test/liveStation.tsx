@@ -9,7 +9,7 @@ import { shippedFaces } from '../../core/test/faces';
 import { DEMO_START, demoWorkshop } from '../../core/test/sampleJobs';
 import type { JobChange } from '../src/storage/editJob';
 import { WorkshopContext } from '../src/storage/useWorkshop';
-import type { StationProps } from '../src/stations/job/station';
+import type { StationProps } from '../src/frame/station';
 import { SettlingContext, type SettledPlan } from '../src/workers/settled';
 import { PlanContext } from '../src/workers/usePlan';
 

@@ -63,7 +63,7 @@ export interface FilmLayout {
 }
 
 /** Whether the cut is mirrored: what is seen through the piece is put on its back. */
-export const cutMirrored = (mark: Pick<Mark, 'technique' | 'seenThrough'>): boolean =>
+const cutMirrored = (mark: Pick<Mark, 'technique' | 'seenThrough'>): boolean =>
   TECHNIQUES[mark.technique].mirrored === 'always' || mark.seenThrough;
 
 /**

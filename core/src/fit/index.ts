@@ -16,7 +16,7 @@ export { thinRemedies } from './readings/thinRemedies';
 export * from './jig/jig';
 export * from './jig/svgJig';
 export * from './jig/tiles';
-export { blankForFilm, fitForFilm } from './readings/stick';
+export { blankForFilm } from './readings/stick';
 export * from './largestFitAnywhere';
 export * from './spread';
 export * from './inspectPlaces';

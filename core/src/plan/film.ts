@@ -88,7 +88,7 @@ export const apartParts = ({ job, mark, flat, inspections, copies }: CutOf, memo
   });
 
 /** How one piece's own mark is told from the others in layouts and the log. */
-export const variantId = (mark: Id, row: Id): Id => `${mark}~${row}`.slice(0, 100);
+const variantId = (mark: Id, row: Id): Id => `${mark}~${row}`.slice(0, 100);
 
 /** Whole marks of a film that are cut already, by mark. */
 export type CutSoFar = (film: Id) => ReadonlyMap<Id, number>;

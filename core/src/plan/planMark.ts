@@ -37,7 +37,7 @@ export interface MarkPlan {
 }
 
 /** A mark as it is on one of the pieces. */
-export interface Variant {
+interface Variant {
   readonly row: Id;
   readonly words: string;
   /** The zone on this piece: its own size where the piece is unlike the others. */

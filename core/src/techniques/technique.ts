@@ -14,7 +14,7 @@ export interface LaidMark<M extends Making = Making> {
 }
 
 /** What a technique adds to placing film. */
-export interface Placing {
+interface Placing {
   readonly title: string;
   /** A sentence more, or none. */
   readonly text: string;

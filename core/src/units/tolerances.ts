@@ -4,9 +4,6 @@ export const FLATTEN_MM = 0.02;
 /** Curves of a first look, which is done again at once, are flattened to this many mm. */
 export const FLATTEN_LOOK_MM = 0.08;
 
-/** Curves in files are flattened finer, so that the cutter's own step decides. */
-export const FLATTEN_FILE_MM = 0.01;
-
 /** Integer units a millimetre in the polygon library: a thousandth, far below any knife. */
 export const CLIPPER_PER_MM = 1000;
 

@@ -2,7 +2,7 @@ import { QueryClientProvider, type QueryClient } from '@tanstack/react-query';
 import { lazy, Suspense, useState, type ComponentType } from 'react';
 import { createHashRouter, useRouteError, type RouteObject } from 'react-router';
 import { RouterProvider } from 'react-router/dom';
-import { BenchPage } from '../stations/bench/BenchPage';
+import { BenchPage } from '../pages/bench/BenchPage';
 import type { WorkshopState } from '../storage/useWorkshop';
 import { Toasts } from '../ui/toasts';
 import { Shell } from './Shell';
@@ -70,11 +70,11 @@ const routerFor = (first: WorkshopState) =>
       errorElement: <Fault />,
       children: pages([
         { index: true, element: <BenchPage /> },
-        { path: 'jobs', element: later(async () => (await import('../stations/jobs/JobsPage')).JobsPage) },
-        { path: 'job/:id/:station?', element: later(async () => (await import('../stations/job/JobPage')).JobPage) },
-        { path: 'quick', element: later(async () => (await import('../stations/quick/QuickPage')).QuickPage) },
-        { path: 'stock', element: later(async () => (await import('../stations/stock/StockPage')).StockPage) },
-        { path: 'logbook', element: later(async () => (await import('../stations/logbook/LogbookPage')).LogbookPage) },
+        { path: 'jobs', element: later(async () => (await import('../pages/jobs/JobsPage')).JobsPage) },
+        { path: 'job/:id/:station?', element: later(async () => (await import('../pages/job/JobPage')).JobPage) },
+        { path: 'quick', element: later(async () => (await import('../pages/quick/QuickPage')).QuickPage) },
+        { path: 'stock', element: later(async () => (await import('../pages/stock/StockPage')).StockPage) },
+        { path: 'logbook', element: later(async () => (await import('../pages/logbook/LogbookPage')).LogbookPage) },
         { path: '*', element: <Nowhere /> },
       ]),
     },

@@ -1,19 +1,12 @@
 import { useEffect, useState } from 'react';
-import { download, fileName } from '../storage/download';
 import { keepingNow, letGo, tryAgain, withUnkept, type Trouble } from '../storage/keeping';
 import { takeOver } from '../storage/pen';
+import { saveWorkshopFile } from '../storage/saveWorkshopFile';
 import { useKeeping } from '../storage/useKeeping';
 import type { WorkshopState } from '../storage/useWorkshop';
 import { putWorkshopBack } from '../storage/workshop';
 import { useTell } from '../ui/toasts';
 import { Band, BandButton } from './Band';
-
-/** Saves the whole workshop as a file, with everything that is held in this tab. */
-export async function saveWorkshopFile(state: WorkshopState): Promise<void> {
-  const { writeWorkshopFile } = await import('@kolleta/core/jobFile');
-  const { shop, jobs, events } = withUnkept(state, keepingNow().trouble);
-  download(`${fileName(shop.name)}.kolleta-workshop.json`, writeWorkshopFile({ shop, jobs, events }), 'application/json');
-}
 
 const WAY_OUT = {
   full: 'Save everything as a file, free space on the device or in the browser, then try again. Do not close or reload this tab before.',

@@ -12,7 +12,7 @@ import { SavedSoFar } from '../ui/held';
 import { SettlingContext, useSettlingOf } from '../workers/settled';
 import { PlanContext, usePlanOf } from '../workers/usePlan';
 import type { WorkshopState } from '../storage/useWorkshop';
-import { stationsOf } from '../stations/job/stationList';
+import { stationsOf } from '../frame/stationList';
 import { ClockBand } from './ClockBand';
 import { KeepingBands, KeptWord } from './KeepingBands';
 import { useSingleKeys } from './shortcuts';

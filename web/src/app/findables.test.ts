@@ -1,7 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import { readFileSync } from 'node:fs';
 import { readWorkshopFile } from '@kolleta/core/jobFile';
-import { backupWatch } from '../stations/bench/backupWatch';
+import { backupWatch } from '../pages/bench/backupWatch';
 import { find, findables } from './findables';
 import { SHORTCUTS } from './shortcuts';
 

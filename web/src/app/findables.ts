@@ -2,7 +2,7 @@ import { BLANKS } from '@kolleta/core/facts';
 import type { Plan } from '@kolleta/core/plan';
 import { formatMoment } from '@kolleta/core/schedule';
 import type { WorkshopState } from '../storage/useWorkshop';
-import { stationsOf } from '../stations/job/stationList';
+import { stationsOf } from '../frame/stationList';
 
 /** Something that can be found, and where it is. */
 export interface Findable {

@@ -1,6 +1,6 @@
 import { createContext, useContext, type KeyboardEvent, type ReactNode } from 'react';
 import { boxHeight, boxWidth, type Box } from '@kolleta/core/geometry';
-import { useSize } from './useSize';
+import { useSize } from '../ui/useSize';
 
 /** How mm become pixels in a drawing: y runs up in mm and down in pixels. */
 export interface Scale {

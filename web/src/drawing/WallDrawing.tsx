@@ -30,7 +30,7 @@ interface PatchProps {
 }
 
 /** A region of the wall, bent where the wall is. */
-export function WallPatch({ piece, region, fill = 'none', fillOpacity, stroke = 'none', dash }: PatchProps) {
+function WallPatch({ piece, region, fill = 'none', fillOpacity, stroke = 'none', dash }: PatchProps) {
   return (
     <InMm>
       <path
@@ -47,7 +47,7 @@ export function WallPatch({ piece, region, fill = 'none', fillOpacity, stroke = 
 }
 
 /** What is found on a piece, hatched, with what is kept free around it. */
-export function FeatureShape({ piece, feature, words = true }: { piece: Piece; feature: Feature; words?: boolean }) {
+function FeatureShape({ piece, feature, words = true }: { piece: Piece; feature: Feature; words?: boolean }) {
   const { x, y } = useScale();
   const box = featureBox(feature);
   const bare = { ...feature, clear: 0 };
@@ -87,7 +87,7 @@ export function FeatureShape({ piece, feature, words = true }: { piece: Piece; f
 }
 
 /** The hatching of what marks keep off. */
-export const Hatch = () => (
+const Hatch = () => (
   <defs>
     <pattern id="hatched" width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
       <rect width="7" height="7" fill="var(--color-base-100)" fillOpacity={0.75} />

@@ -12,9 +12,9 @@ import { keep, keepingNow, letGo, setPen } from '../storage/keeping';
 import { readWorkshop, WorkshopContext, type WorkshopState } from '../storage/useWorkshop';
 import { Toasts } from '../ui/toasts';
 import { SettlingContext, useSettlingOf, type SettledPlan } from '../workers/settled';
-import { MomentWord } from './job/MomentWord';
-import { useJobEdits } from './job/useJobEdits';
-import { StepButtons } from './steps/StepButtons';
+import { MomentWord } from '../pages/job/MomentWord';
+import { useJobEdits } from '../frame/useJobEdits';
+import { StepButtons } from '../frame/StepButtons';
 
 // jsdom has no modal dialogs
 HTMLDialogElement.prototype.showModal ??= function (this: HTMLDialogElement) {

@@ -15,7 +15,7 @@ import { SavedSoFar } from '../ui/held';
 import { PlanContext } from '../workers/usePlan';
 import { DrawStation } from './draw/DrawStation';
 import { FitStation } from './fit/FitStation';
-import type { StationProps } from './job/station';
+import type { StationProps } from '../frame/station';
 import { MeasureStation } from './measure/MeasureStation';
 import { StepsStation } from './steps/StepsStation';
 

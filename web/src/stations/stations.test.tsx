@@ -5,10 +5,10 @@ import { gripWindow, tapeUses } from '@kolleta/core/tape';
 import type { Job, Shop } from '@kolleta/core/job';
 import type { JobPlan, LayerPlan, RackItem } from '@kolleta/core/plan';
 import { GripChart } from './tape/GripChart';
-import { Rack } from './bench/Rack';
-import { fromField, toField } from './job/dates';
-import { attentionAt, isPeeled, stationsOf } from './job/stationList';
-import { bestFilm, newJob, pieceOf } from './jobs/newJob';
+import { Rack } from '../pages/bench/Rack';
+import { fromField, toField } from '../pages/job/dates';
+import { attentionAt, isPeeled, stationsOf } from '../frame/stationList';
+import { bestFilm, newJob, pieceOf } from '../pages/newJob';
 import { BLANKS } from '@kolleta/core/facts';
 
 afterEach(cleanup);

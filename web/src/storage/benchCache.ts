@@ -6,7 +6,7 @@ import type { WorkshopState } from './useWorkshop';
 const LATER_MS = 800;
 
 /** A number that tells states of the workshop apart (FNV-1a over everything but the text of the log). */
-export function signatureOf({ jobs, shop, events }: WorkshopState): string {
+function signatureOf({ jobs, shop, events }: WorkshopState): string {
   const text = JSON.stringify([jobs, shop, events.length]) + events.map((event) => event.id).join();
   let hash = 0x811c9dc5;
   for (let i = 0; i < text.length; i++) hash = Math.imul(hash ^ text.charCodeAt(i), 0x01000193);

@@ -9,7 +9,7 @@ import { write } from './write';
 export type { JobChange } from './jobChange';
 
 /** The job is not there any more. */
-export class JobGone extends Told {
+class JobGone extends Told {
   constructor() {
     super('This job is not here any more, so nothing was changed.');
   }

@@ -29,7 +29,7 @@ export async function addEvents(
 }
 
 /** The cutter has this very cut under its knife and will log it itself. */
-export class CutterHasIt extends Told {
+class CutterHasIt extends Told {
   constructor() {
     super('The cutter is still at this cut. It writes it into the log when it ends; stop it there if it went wrong.');
   }

@@ -37,6 +37,3 @@ export async function askForPen(): Promise<void> {
 
 /** Takes the pen from the tab that has it. */
 export const takeOver = (): void => void wait({ steal: true });
-
-/** Whether this tab holds the lock itself, for tests. */
-export const holdsPen = (): boolean => release !== undefined;

@@ -1,6 +1,6 @@
 import { scaleLinear } from 'd3-scale';
 import { useMemo } from 'react';
-import { useSize } from '../drawing/useSize';
+import { useSize } from './useSize';
 
 /** Something on the ribbon; times are UTC ms. */
 export interface RibbonBlock {

@@ -22,7 +22,7 @@ import { lighten } from './lighten';
 const DxfParser = (DxfParserModule as unknown as { default?: typeof DxfParserModule }).default ?? DxfParserModule;
 
 /** Larger files are refused, bytes. */
-export const DXF_MOST_BYTES = 20 * 1024 * 1024;
+const DXF_MOST_BYTES = 20 * 1024 * 1024;
 /** Ends nearer than this share of the drawing are one point. */
 const SAME_SHARE = 1e-5;
 const MOST_PIECES = 100_000;

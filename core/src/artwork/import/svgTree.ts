@@ -32,7 +32,7 @@ import { textRuns, type SetText } from './svgText';
 import { readTransform } from './svgTransform';
 
 /** A painted area, in the drawing's own units, y down. */
-export interface Painted {
+interface Painted {
   readonly colour: string;
   readonly path: Path;
   readonly rule: 'nonzero' | 'evenodd';

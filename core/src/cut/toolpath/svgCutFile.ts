@@ -6,7 +6,7 @@ const at = (value: number) => value.toFixed(3).replace(/\.?0+$/, '');
 const ringData = (ring: Ring, height: number) => `M${ring.map(([x, y]) => `${at(x)} ${at(height - y)}`).join('L')}Z`;
 
 /** A region's outlines as SVG path data in mm, turned to SVG's y-down in a page of `height` mm. */
-export const regionPathData = (region: Region, height: number): string =>
+const regionPathData = (region: Region, height: number): string =>
   region
     .flatMap((part) => [...part.holes, part.outer])
     .map((ring) => ringData(ring, height))

@@ -5,7 +5,7 @@ import { makeAs } from '../makeAs';
 import { markLabel, type FitContext, type FitReading } from './context';
 
 /** Whether film that has to stay holds: by the ground's energy, mN/m, and by the share of it that film touches. */
-export function fitForFilm(energy: number, contact: number): { byEnergy: Verdict; byContact: Verdict; worst: Verdict } {
+function fitForFilm(energy: number, contact: number): { byEnergy: Verdict; byContact: Verdict; worst: Verdict } {
   const grade = (value: number, fine: number, watch: number): Verdict => (value >= fine ? 'fine' : value >= watch ? 'watch' : 'stop');
   const byEnergy = grade(energy, STICK.energyFine, STICK.energyWatch);
   const byContact = grade(contact, STICK.contactFine, STICK.contactWatch);

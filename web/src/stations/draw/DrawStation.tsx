@@ -7,7 +7,7 @@ import { MarkShapes } from '../../drawing/MarkShapes';
 import { Scaled } from '../../drawing/Scaled';
 import { FileButton } from '../../ui/FileButton';
 import { useTell } from '../../ui/toasts';
-import { DrawingHead, MarkTabs, Readings, StationLayout, type StationProps } from '../job/station';
+import { DrawingHead, MarkTabs, Readings, StationLayout, type StationProps } from '../../frame/station';
 import { blankMark } from './blankMark';
 import { InspectLegend, InspectOverlay, useInspection } from './InspectOverlay';
 import { LineFields } from './LineFields';

@@ -25,7 +25,7 @@ export function useInspection(plan: MarkPlan | undefined, shape: Shape, shop: Sh
 }
 
 /** Colours by how much of the limit a stroke has: lost, thin, just enough. */
-export const WIDTHS = [
+const WIDTHS = [
   { under: 0.5, colour: '#ad3f27', word: 'lost' },
   { under: 1, colour: '#d98e16', word: 'too thin' },
   { under: 1.25, colour: '#4c7231', word: 'just enough' },

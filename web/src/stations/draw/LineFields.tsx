@@ -3,14 +3,14 @@ import { removeAt, setAt, type Align, type Job, type Mark, type Scalar, type Tex
 import { good, refused } from '@kolleta/core/units';
 import { HeldInput } from '../../ui/HeldInput';
 import { Choice, Sentence, Switch, Typed } from '../../ui/tokens';
-import type { StationProps } from '../job/station';
+import type { StationProps } from '../../frame/station';
 import { newLine } from './blankMark';
 import { OwnFaces } from './OwnFaces';
 import { PairSpacing } from './PairSpacing';
 import { useFaceOptions } from './useFaceOptions';
 
 /** A number typed in a sentence, within bounds. */
-export const numberWord = (label: string, least: number, most: number) => (text: string) => {
+const numberWord = (label: string, least: number, most: number) => (text: string) => {
   const n = Number(text.replace(',', '.').replace(/[%°]/, '').trim());
   return Number.isFinite(n) && n >= least && n <= most
     ? good(n)

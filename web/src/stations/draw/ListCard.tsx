@@ -6,7 +6,7 @@ import { formatLength, type LengthSystem } from '@kolleta/core/units';
 import { newId } from '../../storage/newId';
 import { FileButton } from '../../ui/FileButton';
 import { Choice, LengthWord, Sentence, TextWord } from '../../ui/tokens';
-import type { StationProps } from '../job/station';
+import type { StationProps } from '../../frame/station';
 
 /** The list as it would be typed, with the measures of unlike pieces. */
 function asText(list: PieceList, system: LengthSystem): string {

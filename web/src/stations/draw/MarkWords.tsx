@@ -2,8 +2,8 @@ import { TECHNIQUES, type TechniqueId } from '@kolleta/core/facts';
 import { isMarkPaint, usualFilmFor } from '@kolleta/core/fit';
 import { setAt, type Mark } from '@kolleta/core/job';
 import { Choice, Sentence, Switch, TextWord } from '../../ui/tokens';
-import { PaintChoice } from '../steps/PaintChoice';
-import type { StationProps } from '../job/station';
+import { PaintChoice } from '../../frame/PaintChoice';
+import type { StationProps } from '../../frame/station';
 
 /** The films that may be chosen; one that was chosen and is not in this workshop is named as such. */
 export const filmsFor = (shop: Pick<StationProps['shop'], 'films'>, chosen: string): { value: string; label: string }[] => [

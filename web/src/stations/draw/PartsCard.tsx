@@ -2,7 +2,7 @@ import { keepTogether, takeApart } from '@kolleta/core/artwork';
 import { setAt, type Artwork, type DrawnPart, type Mark, type Patch, type Shop } from '@kolleta/core/job';
 import { newId } from '../../storage/newId';
 import { Choice, Sentence } from '../../ui/tokens';
-import type { StationProps } from '../job/station';
+import type { StationProps } from '../../frame/station';
 import { newLine } from './blankMark';
 import { filmsFor } from './MarkWords';
 

@@ -5,7 +5,7 @@ import type { MarkPlan } from '@kolleta/core/plan';
 import { formatLength, good, refused, type LengthSystem } from '@kolleta/core/units';
 import { newId } from '../../storage/newId';
 import { Choice, CountWord, LengthWord, Sentence, Switch, Typed } from '../../ui/tokens';
-import type { StationProps } from '../job/station';
+import type { StationProps } from '../../frame/station';
 
 type Kind = Change['kind'];
 

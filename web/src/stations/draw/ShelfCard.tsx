@@ -17,7 +17,7 @@ import { editShop } from '../../storage/editShop';
 import { newId } from '../../storage/newId';
 import { useWorkshop } from '../../storage/useWorkshop';
 import { Choice, Sentence, Switch, TextWord } from '../../ui/tokens';
-import type { StationProps } from '../job/station';
+import type { StationProps } from '../../frame/station';
 
 const PERMITTED = [
   { value: 'unknown', label: 'terms not known' },

@@ -11,7 +11,7 @@ import { flatBox } from '../../drawing/flatBox';
 import { shapeWords } from '../../drawing/pieceLook';
 import { WallDrawing } from '../../drawing/WallDrawing';
 import { Choice, LengthWord, Sentence, Switch } from '../../ui/tokens';
-import { DrawingHead, MarkTabs, Readings, StationLayout, type StationProps } from '../job/station';
+import { DrawingHead, MarkTabs, Readings, StationLayout, type StationProps } from '../../frame/station';
 import { BehindWords } from './BehindWords';
 import { JigCard } from './JigCard';
 import { centred, Movable } from './Movable';

@@ -9,7 +9,7 @@ import { plainly } from '../../storage/plainly';
 import { useTell } from '../../ui/toasts';
 import { Choice, LengthWord, Sentence } from '../../ui/tokens';
 import { useSettling } from '../../workers/settled';
-import type { StationProps } from '../job/station';
+import type { StationProps } from '../../frame/station';
 
 /** The sheets that a jig takes, drawn small, as they are laid over each other. */
 function Sheets({ jig, tiling }: { jig: Jig; tiling: Tiling }) {

@@ -7,7 +7,7 @@ import { Dimension } from '../../drawing/Dimension';
 import { MarkShapes } from '../../drawing/MarkShapes';
 import { useScale } from '../../drawing/Scaled';
 import { WallBox } from '../../drawing/WallBox';
-import type { StationProps } from '../job/station';
+import type { StationProps } from '../../frame/station';
 
 /** A mark dragged nearer than this to the middle of its zone jumps there, pixels. */
 const SNAP_PX = 7;

@@ -2,7 +2,7 @@ import { removeAt, setAt, type Mark, type Scalar } from '@kolleta/core/job';
 import { formatLength, good, refused, type LengthSystem } from '@kolleta/core/units';
 import { Choice, Switch, Typed } from '../../ui/tokens';
 import { centred } from './Movable';
-import type { StationProps } from '../job/station';
+import type { StationProps } from '../../frame/station';
 
 const readDegrees = (text: string) => {
   const n = Number(text.replace(',', '.').replace('°', '').trim());

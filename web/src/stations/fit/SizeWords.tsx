@@ -5,7 +5,7 @@ import { setAt, type Mark, type MarkSize, type Patch, type Piece, type Zone } fr
 import type { MarkPlan } from '@kolleta/core/plan';
 import { good, SAME_MM, type LengthSystem } from '@kolleta/core/units';
 import { Choice, LengthWord } from '../../ui/tokens';
-import type { StationProps } from '../job/station';
+import type { StationProps } from '../../frame/station';
 
 type Way = 'largest' | 'room' | 'edge' | 'width' | 'height';
 const OPTIONS: { value: Way; label: string }[] = [

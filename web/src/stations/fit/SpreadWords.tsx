@@ -1,6 +1,6 @@
 import { removeAt, setAt, type Mark, type Spread } from '@kolleta/core/job';
 import { CountWord, Choice, Sentence } from '../../ui/tokens';
-import type { StationProps } from '../job/station';
+import type { StationProps } from '../../frame/station';
 
 type Kind = 'once' | 'round' | 'row' | 'pairs' | 'corners' | 'mirroredCorners';
 

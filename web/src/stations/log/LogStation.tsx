@@ -1,8 +1,8 @@
 import { logOf, logTotals } from '@kolleta/core/logbook';
 import { formatDuration } from '@kolleta/core/units';
 import { useWorkshop } from '../../storage/useWorkshop';
-import { DrawingHead, StationLayout, type StationProps } from '../job/station';
-import { LogList } from './LogList';
+import { DrawingHead, StationLayout, type StationProps } from '../../frame/station';
+import { LogList } from '../../frame/LogList';
 
 /** What happened to this job. */
 export function LogStation({ job, plan, shop }: StationProps) {

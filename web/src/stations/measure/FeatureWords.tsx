@@ -3,7 +3,7 @@ import { FEATURES, type FeatureKind } from '@kolleta/core/facts';
 import { removeAt, setAt, type Feature, type Job, type Scalar } from '@kolleta/core/job';
 import { newId } from '../../storage/newId';
 import { Choice, LengthWord, Sentence } from '../../ui/tokens';
-import type { StationProps } from '../job/station';
+import type { StationProps } from '../../frame/station';
 
 const KINDS = Object.entries(FEATURES) as [FeatureKind, (typeof FEATURES)[FeatureKind]][];
 

@@ -12,7 +12,7 @@ import {
 import { setAt } from '@kolleta/core/job';
 import { formatLength, parseLength, type Result } from '@kolleta/core/units';
 import { CountWord, LengthWord, Sentence, Switch, Typed } from '../../ui/tokens';
-import type { StationProps } from '../job/station';
+import type { StationProps } from '../../frame/station';
 import { measured, reshaping, type Reshape } from './reshaping';
 
 type Help = 'arc' | 'set' | 'cloth' | 'centre';

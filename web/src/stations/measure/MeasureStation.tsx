@@ -14,7 +14,7 @@ import { FileButton } from '../../ui/FileButton';
 import { Refusal } from '../../storage/told';
 import { useTell } from '../../ui/toasts';
 import { Choice, CountWord, Sentence, Switch, TextWord } from '../../ui/tokens';
-import { DrawingHead, Readings, StationLayout, type StationProps } from '../job/station';
+import { DrawingHead, Readings, StationLayout, type StationProps } from '../../frame/station';
 import { FeatureWords } from './FeatureWords';
 import { HelpMeasuring } from './HelpMeasuring';
 import { MovableFeature } from './MovableFeature';

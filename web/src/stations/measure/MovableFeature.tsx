@@ -4,7 +4,7 @@ import { FEATURES } from '@kolleta/core/facts';
 import { boxHeight, boxWidth, growBox } from '@kolleta/core/geometry';
 import { removeAt, setAt, type Feature, type Piece } from '@kolleta/core/job';
 import { useScale } from '../../drawing/Scaled';
-import type { StationProps } from '../job/station';
+import type { StationProps } from '../../frame/station';
 
 /** A feature jumps to the middle of the front when dragged nearer than this, pixels. */
 const SNAP_PX = 6;

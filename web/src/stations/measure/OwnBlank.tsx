@@ -2,7 +2,7 @@ import { setAt } from '@kolleta/core/job';
 import { editShop } from '../../storage/editShop';
 import { newId } from '../../storage/newId';
 import { useTell } from '../../ui/toasts';
-import type { StationProps } from '../job/station';
+import type { StationProps } from '../../frame/station';
 
 /** Keeps the piece as a blank of the user's own, to begin other jobs with. */
 export function OwnBlank({ job, shop }: Pick<StationProps, 'job' | 'shop'>) {

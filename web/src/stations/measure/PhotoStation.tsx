@@ -4,7 +4,7 @@ import { boxOfPoints, type Box, type Point } from '@kolleta/core/geometry';
 import type { Photo } from '@kolleta/core/job';
 import { formatLength } from '@kolleta/core/units';
 import { Choice, CountWord, Sentence } from '../../ui/tokens';
-import type { StationProps } from '../job/station';
+import type { StationProps } from '../../frame/station';
 import { KnownWords } from './KnownWords';
 import { PhotoView } from './PhotoView';
 import { useOutlineOnPhoto } from './useOutlineOnPhoto';

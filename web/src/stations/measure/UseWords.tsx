@@ -1,7 +1,7 @@
 import { LIMITS } from '@kolleta/core/facts';
 import { setAt } from '@kolleta/core/job';
 import { Sentence, Switch } from '../../ui/tokens';
-import type { StationProps } from '../job/station';
+import type { StationProps } from '../../frame/station';
 
 /** What the piece is for, as a sentence. */
 export function UseWords({ job, edit }: Pick<StationProps, 'job' | 'edit'>) {

@@ -1,6 +1,6 @@
 import { removeAt, setAt, type Zone } from '@kolleta/core/job';
 import { Sentence, Switch } from '../../ui/tokens';
-import type { StationProps } from '../job/station';
+import type { StationProps } from '../../frame/station';
 
 /** The colours of a place on a patterned piece; marks are judged against the worst of them. */
 export function ZoneColours({ zone, piece, edit }: { zone: Zone; piece: string; edit: StationProps['edit'] }) {

@@ -2,7 +2,7 @@ import { wallOf } from '@kolleta/core/blanks';
 import { removeAt, setAt, type Scalar, type Zone } from '@kolleta/core/job';
 import { newId } from '../../storage/newId';
 import { Choice, LengthWord, Sentence, TextWord } from '../../ui/tokens';
-import type { StationProps } from '../job/station';
+import type { StationProps } from '../../frame/station';
 import { OutlineWords } from './OutlineWords';
 import { ZoneColours } from './ZoneColours';
 

@@ -4,7 +4,7 @@ import { boxHeight, boxOfPoints, boxWidth, regionOf, type Point, type Ring } fro
 import { setAt, type Photo } from '@kolleta/core/job';
 import type { Result } from '@kolleta/core/units';
 import { plainly } from '../../storage/plainly';
-import type { StationProps } from '../job/station';
+import type { StationProps } from '../../frame/station';
 import { findOutline } from './photoPixels';
 import { reshaping } from './reshaping';
 

@@ -2,7 +2,7 @@ import { KNOWN_SHEETS } from '@kolleta/core/facts';
 import { removeAt, setAt, type Photo } from '@kolleta/core/job';
 import { refused } from '@kolleta/core/units';
 import { Refusal } from '../../storage/told';
-import type { StationProps } from '../job/station';
+import type { StationProps } from '../../frame/station';
 
 /** A photo is kept no longer than this on its longer side, pixels. */
 const KEPT_PX = 1400;

@@ -9,14 +9,14 @@ import { Dimension } from '../../drawing/Dimension';
 import { FrontView, inViewOrder } from '../../drawing/FrontView';
 import { MarkShapes } from '../../drawing/MarkShapes';
 import { Scaled, useScale } from '../../drawing/Scaled';
-import { useSize } from '../../drawing/useSize';
+import { useSize } from '../../ui/useSize';
 import { flatBox } from '../../drawing/flatBox';
 import { MmRect } from '../../drawing/MmRect';
 import { WallDrawing } from '../../drawing/WallDrawing';
 import { Choice, CountWord, Sentence } from '../../ui/tokens';
-import { DrawingHead, Readings, StationLayout, type StationProps } from '../job/station';
-import { PaintChoice } from './PaintChoice';
-import { StepCards } from './StepCards';
+import { DrawingHead, Readings, StationLayout, type StationProps } from '../../frame/station';
+import { PaintChoice } from '../../frame/PaintChoice';
+import { StepCards } from '../../frame/StepCards';
 
 const WORDS: Record<string, { title: string; text: string }> = {
   prepare: { title: 'The piece, made ready', text: 'Hatched is where film goes: clean there, and keep fingers off.' },

@@ -1,7 +1,7 @@
 import { scaleLog } from 'd3-scale';
 import type { Shop } from '@kolleta/core/job';
 import type { LayerPlan } from '@kolleta/core/plan';
-import { useSize } from '../../drawing/useSize';
+import { useSize } from '../../ui/useSize';
 
 const ROW = 44;
 

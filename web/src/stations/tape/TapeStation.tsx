@@ -5,8 +5,8 @@ import { Dimension } from '../../drawing/Dimension';
 import { MarkShapes } from '../../drawing/MarkShapes';
 import { Scaled } from '../../drawing/Scaled';
 import { MmRect } from '../../drawing/MmRect';
-import { DrawingHead, MarkTabs, Readings, StationLayout, type StationProps } from '../job/station';
-import { StepCards } from '../steps/StepCards';
+import { DrawingHead, MarkTabs, Readings, StationLayout, type StationProps } from '../../frame/station';
+import { StepCards } from '../../frame/StepCards';
 import { GripChart } from './GripChart';
 
 /** The tape that carries each mark over, and how much of it. */

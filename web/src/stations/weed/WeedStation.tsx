@@ -5,8 +5,8 @@ import { formatDuration } from '@kolleta/core/units';
 import type { MarkPlan } from '@kolleta/core/plan';
 import { regionPath } from '../../drawing/regionPath';
 import { InMm, Scaled, useScale } from '../../drawing/Scaled';
-import { DrawingHead, MarkTabs, Readings, StationLayout, type StationProps } from '../job/station';
-import { StepCards } from '../steps/StepCards';
+import { DrawingHead, MarkTabs, Readings, StationLayout, type StationProps } from '../../frame/station';
+import { StepCards } from '../../frame/StepCards';
 
 function Waste({ plan, film }: { plan: MarkPlan; film: string }) {
   const { x, y } = useScale();

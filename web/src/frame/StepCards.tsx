@@ -6,7 +6,7 @@ import { formatDuration } from '@kolleta/core/units';
 import { StepButtons } from './StepButtons';
 
 /** When a step is, for a person. */
-export const stepTime = (placed: PlacedStep, shop: Shop): string =>
+const stepTime = (placed: PlacedStep, shop: Shop): string =>
   placed.state === 'done'
     ? `done ${formatMoment(placed.end, shop.hours.zone)}`
     : placed.state === 'running'

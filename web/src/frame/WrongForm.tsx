@@ -1,6 +1,6 @@
 import { useId, useState } from 'react';
 import { WRONGS } from '@kolleta/core/job';
-import type { Wrong } from '../../storage/logEvent';
+import type { Wrong } from '../storage/logEvent';
 
 /** What went wrong at a step, and what to do otherwise. */
 export function WrongForm({ title, onCancel, onWrite }: { title: string; onCancel: () => void; onWrite: (wrong: Wrong) => void }) {

@@ -2,9 +2,9 @@ import { applyPatch, type Remedy, type Job, type Shop } from '@kolleta/core/job'
 import type { JobPlan, MarkPlan } from '@kolleta/core/plan';
 import { boxAround, boxOf, growBox } from '@kolleta/core/geometry';
 import { formatLength } from '@kolleta/core/units';
-import { MarkShapes } from '../../drawing/MarkShapes';
-import { Scaled } from '../../drawing/Scaled';
-import { useDraftPlan } from '../../workers/usePlan';
+import { MarkShapes } from '../drawing/MarkShapes';
+import { Scaled } from '../drawing/Scaled';
+import { useDraftPlan } from '../workers/usePlan';
 
 interface Props {
   job: Job;

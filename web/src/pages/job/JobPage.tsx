@@ -12,20 +12,20 @@ import { TextWord } from '../../ui/tokens';
 import { Strip } from '../../ui/Strip';
 import { Boundary } from '../../ui/Boundary';
 import { useJobPlan, usePlan } from '../../workers/usePlan';
-import { CutStation } from '../cut/CutStation';
-import { DrawStation } from '../draw/DrawStation';
-import { FitStation } from '../fit/FitStation';
-import { LogStation } from '../log/LogStation';
-import { MeasureStation } from '../measure/MeasureStation';
-import { StepsStation } from '../steps/StepsStation';
-import { TapeStation } from '../tape/TapeStation';
-import { WeedStation } from '../weed/WeedStation';
+import { CutStation } from '../../stations/cut/CutStation';
+import { DrawStation } from '../../stations/draw/DrawStation';
+import { FitStation } from '../../stations/fit/FitStation';
+import { LogStation } from '../../stations/log/LogStation';
+import { MeasureStation } from '../../stations/measure/MeasureStation';
+import { StepsStation } from '../../stations/steps/StepsStation';
+import { TapeStation } from '../../stations/tape/TapeStation';
+import { WeedStation } from '../../stations/weed/WeedStation';
 import { JobRibbon } from './JobRibbon';
 import { DeleteJob, SetAside } from './JobActions';
 import { MomentWord } from './MomentWord';
-import { useJobEdits } from './useJobEdits';
-import type { StationProps } from './station';
-import { attentionAt, isPeeled, stationsOf } from './stationList';
+import { useJobEdits } from '../../frame/useJobEdits';
+import type { StationProps } from '../../frame/station';
+import { attentionAt, isPeeled, stationsOf } from '../../frame/stationList';
 
 const VIEWS: Record<StationId, (props: StationProps & { station: StationId }) => React.ReactNode> = {
   measure: MeasureStation,

@@ -1,7 +1,7 @@
 import { logOf, logTotals } from '@kolleta/core/logbook';
 import { formatDuration } from '@kolleta/core/units';
 import { useWorkshop } from '../../storage/useWorkshop';
-import { LogList } from '../log/LogList';
+import { LogList } from '../../frame/LogList';
 
 /** What happened in the workshop, newest first. */
 export function LogbookPage() {

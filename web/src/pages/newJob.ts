@@ -2,7 +2,7 @@ import { usualZone } from '@kolleta/core/blanks';
 import { GROUNDS, LIMITS, type Blank } from '@kolleta/core/facts';
 import type { Job, Piece, Shop } from '@kolleta/core/job';
 import { contrastOf } from '@kolleta/core/fit';
-import { newId } from '../../storage/newId';
+import { newId } from '../storage/newId';
 
 /** What stands behind a clear piece until the user says: a drink in a round one, a slate wall behind a flat one. */
 const BEHIND = { cylinder: '#6b4a2b', taper: '#6b4a2b', bulb: '#6b4a2b', flat: '#4d6470' };

@@ -1,10 +1,10 @@
 import { useCallback } from 'react';
 import { stillHolds, type Remedy, type Reading } from '@kolleta/core/job';
-import { editJob, type JobChange } from '../../storage/editJob';
-import { keepingBecomes, NotKept, NotTheWriter } from '../../storage/keeping';
-import { plainly } from '../../storage/plainly';
-import { useTell } from '../../ui/toasts';
-import { useSettling } from '../../workers/settled';
+import { editJob, type JobChange } from '../storage/editJob';
+import { keepingBecomes, NotKept, NotTheWriter } from '../storage/keeping';
+import { plainly } from '../storage/plainly';
+import { useTell } from '../ui/toasts';
+import { useSettling } from '../workers/settled';
 import type { StationProps } from './station';
 
 /** The remedy was worked out before the last change. */

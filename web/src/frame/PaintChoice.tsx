@@ -1,7 +1,7 @@
 import { isMarkPaint } from '@kolleta/core/fit';
 import { setAt, type Mark } from '@kolleta/core/job';
-import { Choice } from '../../ui/tokens';
-import type { StationProps } from '../job/station';
+import { Choice } from '../ui/tokens';
+import type { StationProps } from './station';
 
 /** The paint of a mark, from those in stock that marks are painted with. */
 export function PaintChoice({ mark, label, shop, edit }: Pick<StationProps, 'shop' | 'edit'> & { mark: Mark; label: string }) {

@@ -6,7 +6,7 @@ import type { Shop } from '@kolleta/core/job';
 import { formatLength } from '@kolleta/core/units';
 import { FrontView } from '../../drawing/FrontView';
 import { VerdictMark } from '../../ui/Verdict';
-import { pieceOf } from './newJob';
+import { pieceOf } from '../newJob';
 
 type Kind = keyof typeof BLANK_KINDS;
 /** The tallest blank of a shelf is drawn this high, pixels. */

@@ -18,7 +18,7 @@ import { readFile } from '../../workers/readFile';
 import { usePlan } from '../../workers/usePlan';
 import { gravest, type Job } from '@kolleta/core/job';
 import { BlankShelf } from './BlankShelf';
-import { newJob } from './newJob';
+import { newJob } from '../newJob';
 
 /** The open jobs, each with its piece as it will look, and the shelf of blanks for a new one. */
 export function JobsPage() {

@@ -3,7 +3,7 @@ import { useRef, useState } from 'react';
 import type { ReadWorkshop, WorkshopDifference } from '@kolleta/core/jobFile';
 import type { Result } from '@kolleta/core/units';
 import { formatMoment } from '@kolleta/core/schedule';
-import { saveWorkshopFile } from '../../app/KeepingBands';
+import { saveWorkshopFile } from '../../storage/saveWorkshopFile';
 import { db } from '../../storage/db';
 import { useWorkshop } from '../../storage/useWorkshop';
 import { loadDemo, noteBackup, replaceWorkshop, startEmpty, undoReplace } from '../../storage/workshop';

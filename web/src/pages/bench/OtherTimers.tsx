@@ -4,7 +4,7 @@ import type { Job } from '@kolleta/core/job';
 import type { PlacedStep } from '@kolleta/core/schedule';
 import { inSentence, formatClock } from '@kolleta/core/units';
 import { useTell } from '../../ui/toasts';
-import { StepButtons } from '../steps/StepButtons';
+import { StepButtons } from '../../frame/StepButtons';
 import { ring } from './ring';
 
 /** Timers that run beside the one in hand. */

@@ -3,7 +3,7 @@ import { useNavigate } from 'react-router';
 
 const KEY = 'firstMark';
 /** Whether the first mark was made or put off, in this browser. */
-export const firstMarkDone = (): boolean => localStorage.getItem(KEY) !== null;
+const firstMarkDone = (): boolean => localStorage.getItem(KEY) !== null;
 export const noteFirstMark = (): void => localStorage.setItem(KEY, 'done');
 
 /** For somebody who is here for the first time: one word, and there is a real cut file. */

@@ -1,10 +1,10 @@
 import type { ReactNode } from 'react';
 import { setAt, type Remedy, type Job, type Mark, type Patch, type Reading, type Shop, type StationId } from '@kolleta/core/job';
 import type { JobPlan } from '@kolleta/core/plan';
-import type { JobChange } from '../../storage/editJob';
-import type { Saving } from '../../ui/held';
-import { logOverride } from '../../storage/logEvent';
-import { ReadingCard } from '../../ui/ReadingCard';
+import type { JobChange } from '../storage/editJob';
+import type { Saving } from '../ui/held';
+import { logOverride } from '../storage/logEvent';
+import { ReadingCard } from '../ui/ReadingCard';
 import { RemedyPreview } from './RemedyPreview';
 
 /** What every station of a job gets. */

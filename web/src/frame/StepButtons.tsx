@@ -2,14 +2,14 @@ import { useEffect, useRef, useState, type MouseEvent } from 'react';
 import { isTimed } from '@kolleta/core/job';
 import { formatMoment, waitsOpen, type OpenWait, type PlacedStep } from '@kolleta/core/schedule';
 import { formatDuration, inSentence, MINUTE_MS } from '@kolleta/core/units';
-import { now } from '../../storage/clock';
-import { NotKept, NotTheWriter } from '../../storage/keeping';
-import { finishStep, reverseEvents, startStep, type Wrong } from '../../storage/logEvent';
-import { newId } from '../../storage/newId';
-import { plainly } from '../../storage/plainly';
-import { useWorkshop } from '../../storage/useWorkshop';
-import { useTell } from '../../ui/toasts';
-import { useSettling } from '../../workers/settled';
+import { now } from '../storage/clock';
+import { NotKept, NotTheWriter } from '../storage/keeping';
+import { finishStep, reverseEvents, startStep, type Wrong } from '../storage/logEvent';
+import { newId } from '../storage/newId';
+import { plainly } from '../storage/plainly';
+import { useWorkshop } from '../storage/useWorkshop';
+import { useTell } from '../ui/toasts';
+import { useSettling } from '../workers/settled';
 import { WrongForm } from './WrongForm';
 
 /** What was pressed. Its id goes into the log, so that it counts once. */

@@ -18,9 +18,9 @@ import { Choice, LengthWord } from '../../ui/tokens';
 import { plannerWorker } from '../../workers/plannerClient';
 import { useDraftPlan } from '../../workers/usePlan';
 import { useWhen } from '../../workers/useWhen';
-import { sameRemedy } from '../job/useJobEdits';
-import { noteFirstMark } from '../bench/FirstMark';
-import { bestFilm, newJob, pieceOf } from '../jobs/newJob';
+import { sameRemedy } from '../../frame/useJobEdits';
+import { noteFirstMark } from './FirstMark';
+import { bestFilm, newJob, pieceOf } from '../newJob';
 
 /** One word, one piece, one size, one film, one face: and the cut file. */
 export function QuickPage() {

@@ -3,7 +3,7 @@ import { gravest, type Job, type StationId } from '@kolleta/core/job';
 import type { JobPlan } from '@kolleta/core/plan';
 
 /** The stations in working order. */
-export const STATIONS: readonly { id: StationId; name: string }[] = [
+const STATIONS: readonly { id: StationId; name: string }[] = [
   { id: 'measure', name: 'Measure' },
   { id: 'draw', name: 'Draw' },
   { id: 'fit', name: 'Fit' },

@@ -2,9 +2,9 @@ import { formatMoment } from '@kolleta/core/schedule';
 import type { LogRecord } from '@kolleta/core/logbook';
 import type { Shop } from '@kolleta/core/job';
 import { formatDuration } from '@kolleta/core/units';
-import { reverseEvents } from '../../storage/logEvent';
-import { useWorkshop } from '../../storage/useWorkshop';
-import { VerdictMark } from '../../ui/Verdict';
+import { reverseEvents } from '../storage/logEvent';
+import { useWorkshop } from '../storage/useWorkshop';
+import { VerdictMark } from '../ui/Verdict';
 
 /** Log lines with planned and actual minutes drawn to one scale. */
 export function LogList({
