@@ -1,14 +1,11 @@
 import { setPen } from './keeping';
 
 const LOCK = 'kolleta-pen';
-let release: (() => void) | undefined;
 
 /** Holds the lock until it is stolen or the tab ends. */
 const hold = () => {
   setPen(true);
-  return new Promise<void>((resolve) => {
-    release = resolve;
-  });
+  return new Promise<void>(() => undefined);
 };
 
 /** Waits in line for the pen; when another tab takes it, this one reads and waits again. */
@@ -19,7 +16,6 @@ async function wait(options: LockOptions): Promise<void> {
     if ((error as Error).name !== 'AbortError') throw error;
     // another tab took over
     setPen(false);
-    release = undefined;
     await wait({});
   }
 }

@@ -71,7 +71,7 @@ describe('what is wanted of a mark', () => {
     await choose('Add a change', 'scatter it');
     const seed = () => (state.job.marks[0]!.edits.at(-1) as Extract<Change, { kind: 'scatter' }>).seed;
     const before = seed();
-    await userEvent.click(screen.getByRole('button', { name: 'Throw again' }));
+    await userEvent.click(screen.getByRole('button', { name: 'Scatter again' }));
     expect(seed()).not.toBe(before);
   });
 });

@@ -1,0 +1,228 @@
+import type { ReactNode } from 'react';
+import { MOST_COPIES } from '@kolleta/core/artwork';
+import { boxHeight, boxWidth, numbersFrom, type Box } from '@kolleta/core/geometry';
+import type { Change, Film, Mark, Plate, Scalar } from '@kolleta/core/job';
+import { formatLength, good, refused, type LengthSystem } from '@kolleta/core/units';
+import { Choice, CountWord, Switch, Typed } from '../../ui/tokens';
+
+export type ChangeKind = Change['kind'];
+type Of<K extends ChangeKind> = Extract<Change, { kind: K }>;
+
+/** What a change begins with on a mark of its size. */
+interface Around {
+  /** About an eighth of its smaller side, mm. */
+  some: number;
+  /** Another film of the stock. */
+  other: Film | undefined;
+  zone: Box | undefined;
+  mark: Mark;
+}
+
+/** What the sentence of a change is made with. */
+interface Said<C> {
+  change: C;
+  films: readonly { value: string; label: string }[];
+  system: LengthSystem;
+  set: (field: string, value: Scalar) => void;
+  /** A length that can be changed. */
+  length: (label: string, field: string, value: number, least?: number) => ReactNode;
+}
+
+interface Row<K extends ChangeKind> {
+  /** What is wanted, in the maker's words. */
+  label: string;
+  begin: (around: Around) => Omit<Of<K>, 'kind'>;
+  words: (said: Said<Of<K>>) => ReactNode;
+}
+
+const PLATES: { value: Plate; label: string }[] = [
+  { value: 'box', label: 'a plain plate' },
+  { value: 'rounded', label: 'a plate with rounded corners' },
+  { value: 'ellipse', label: 'an oval' },
+];
+
+const percent = (label: string, least: number, most: number) => (text: string) => {
+  const n = Number(text.replace(',', '.').replace('%', '').trim());
+  return Number.isFinite(n) && n >= least && n <= most
+    ? good(n / 100)
+    : refused(`"${text}" does not fit here.`, `${least} to ${most} %`, label, `Type a number from ${least} to ${most}.`);
+};
+const areaWord = (label: string) => (text: string) => {
+  const n = Number(text.replace(',', '.').replace('mm²', '').trim());
+  return Number.isFinite(n) && n >= 0 && n <= 10_000
+    ? good(n)
+    : refused(`"${text}" is no area.`, '0 to 10,000 mm²', label, 'Type mm², as in 3.');
+};
+
+/** So many copies one way, where there are so many the other way. */
+const mostBy = (other: number) => Math.max(1, Math.min(60, Math.floor(MOST_COPIES / other)));
+
+/** Every change that a mark can be asked for: its name, what it begins with, and its sentence. */
+export const CHANGES: { [K in ChangeKind]: Row<K> } = {
+  oneOutline: {
+    label: 'make one outline',
+    begin: () => ({ gap: 0.5 }),
+    words: ({ change, length }) => <>One outline, gaps under {length('Gaps under', 'gap', change.gap)} closed</>,
+  },
+  showGround: {
+    label: 'let the ground show through',
+    begin: ({ some }) => ({ plate: 'rounded', margin: some }),
+    words: ({ change, set, length }) => (
+      <>
+        Taken out of <Choice label="Plate" value={change.plate} options={PLATES} onChange={(v) => set('plate', v)} />{' '}
+        {length('Margin of the plate', 'margin', change.margin)} larger, so that the ground shows through
+      </>
+    ),
+  },
+  backing: {
+    label: 'back it with another film',
+    begin: ({ some, other, mark }) => ({ film: other?.id ?? mark.film, by: Math.max(1, Math.round(some / 2)) }),
+    words: ({ change, set, length, films }) => (
+      <>
+        Backed with <Choice label="Film of the backing" value={change.film} options={films} onChange={(v) => set('film', v)} />,{' '}
+        {length('Backing larger by', 'by', change.by)} larger all round
+      </>
+    ),
+  },
+  silhouette: {
+    label: 'only the silhouette',
+    begin: () => ({}),
+    words: () => <>Only the silhouette: counters filled</>,
+  },
+  part: {
+    label: 'part it for a line',
+    begin: ({ some }) => ({ at: 0.5, gap: some }),
+    words: ({ change, set, length }) => (
+      <>
+        Parted by {length('Gap', 'gap', change.gap)} at{' '}
+        <Typed
+          label="Parted at"
+          shown={`${Math.round(change.at * 100)} %`}
+          read={percent('Height', 1, 99)}
+          onChange={(v) => set('at', v)}
+        />{' '}
+        of its height
+      </>
+    ),
+  },
+  frame: {
+    label: 'put a frame around it',
+    begin: ({ some }) => ({ plate: 'rounded', margin: some, width: Math.max(1.5, Math.round(some / 3)) }),
+    words: ({ change, set, length }) => (
+      <>
+        Framed by <Choice label="Frame" value={change.plate} options={PLATES} onChange={(v) => set('plate', v)} />{' '}
+        {length('Frame off the mark', 'margin', change.margin)} off, a line of {length('Width of the frame', 'width', change.width, 0.1)}
+      </>
+    ),
+  },
+  stretch: {
+    label: 'stretch it a little',
+    begin: () => ({ across: 1.1, up: 1 }),
+    words: ({ change, set }) => (
+      <>
+        Stretched to{' '}
+        <Typed
+          label="Across, percent"
+          shown={`${Math.round(change.across * 100)} %`}
+          read={percent('Across', 20, 500)}
+          onChange={(v) => set('across', v)}
+        />{' '}
+        across and{' '}
+        <Typed
+          label="Up, percent"
+          shown={`${Math.round(change.up * 100)} %`}
+          read={percent('Up', 20, 500)}
+          onChange={(v) => set('up', v)}
+        />{' '}
+        up
+      </>
+    ),
+  },
+  repeat: {
+    label: 'repeat it evenly',
+    begin: ({ some }) => ({ across: 3, up: 1, gap: some }),
+    words: ({ change, set, length }) => (
+      <>
+        Repeated <CountWord label="Across" value={change.across} most={mostBy(change.up)} onChange={(v) => set('across', v)} /> across by{' '}
+        <CountWord label="Up" value={change.up} most={mostBy(change.across)} onChange={(v) => set('up', v)} /> up,{' '}
+        {length('Apart', 'gap', change.gap)} apart
+      </>
+    ),
+  },
+  scatter: {
+    label: 'scatter it',
+    begin: ({ zone }) => ({
+      count: 12,
+      width: Math.round(zone ? boxWidth(zone) : 200),
+      height: Math.round(zone ? boxHeight(zone) : 100),
+      least: 5,
+      turn: true,
+      over: false,
+      seed: 1,
+    }),
+    words: ({ change, set, length }) => (
+      <>
+        <CountWord label="Count" value={change.count} most={300} onChange={(v) => set('count', v)} /> scattered over{' '}
+        {length('Width of the field', 'width', change.width, 1)} by {length('Height of the field', 'height', change.height, 1)}, at least{' '}
+        {length('Least distance', 'least', change.least)} apart,{' '}
+        <Switch label="Turned" on={change.turn} yes="turned anyhow" no="upright" onChange={(v) => set('turn', v)} />,{' '}
+        <Switch label="Over the edge" on={change.over} yes="also over the edge" no="inside the edge" onChange={(v) => set('over', v)} />
+        {'; '}
+        <button
+          type="button"
+          className="btn btn-xs btn-ghost border-base-300"
+          onClick={() => set('seed', Math.floor(numbersFrom(change.seed + 7)() * 1e9))}
+        >
+          Scatter again
+        </button>
+      </>
+    ),
+  },
+  thicken: {
+    label: 'thicken it',
+    begin: () => ({ by: 0.2 }),
+    words: ({ change, set, system }) => (
+      <>
+        {change.by < 0 ? 'Slimmed' : 'Thickened'} by{' '}
+        <Typed
+          label="Thicken by"
+          shown={formatLength(change.by, system, { digits: 2 })}
+          read={(text) => {
+            const n =
+              Number(
+                text
+                  .replace(',', '.')
+                  .replace(/mm|in|"/g, '')
+                  .trim(),
+              ) * (/in|"/.test(text) ? 25.4 : 1);
+            return Number.isFinite(n) && Math.abs(n) <= 5
+              ? good(n)
+              : refused(`"${text}" does not fit here.`, '−5 to 5 mm', 'Thicken', 'Type mm a side, as in 0.2; below 0 it is slimmed.');
+          }}
+          onChange={(by) => set('by', by)}
+        />{' '}
+        a side
+      </>
+    ),
+  },
+  dropSmall: {
+    label: 'drop small parts',
+    begin: () => ({ below: 3, fillBelow: 1 }),
+    words: ({ change, set }) => (
+      <>
+        Parts under{' '}
+        <Typed label="Drop parts under" shown={`${change.below} mm²`} read={areaWord('Parts')} onChange={(v) => set('below', v)} /> dropped,
+        counters under{' '}
+        <Typed
+          label="Fill counters under"
+          shown={`${change.fillBelow} mm²`}
+          read={areaWord('Counters')}
+          onChange={(v) => set('fillBelow', v)}
+        />{' '}
+        filled
+      </>
+    ),
+  },
+};
+
+export const CHANGE_KINDS = Object.keys(CHANGES) as ChangeKind[];
