@@ -26,6 +26,16 @@ const uses = (transfer: Partial<Transfer>) => {
     .join(' / ');
 };
 
+const transfer = fc.record({
+  kind: fc.constantFrom(...(Object.keys(FILM_KINDS) as FilmKindId[])),
+  finish: fc.constantFrom<FilmFinish>('gloss', 'matt', 'glitter'),
+  ground: fc.constantFrom(...(Object.keys(GROUNDS) as GroundId[])),
+  contact: fc.constantFrom<Contact>('smooth', 'satin', 'openGrain', 'ribbed'),
+  sealed: fc.boolean(),
+  sameDay: fc.boolean(),
+  daysCut: fc.integer({ min: 0, max: 20 }),
+});
+
 describe('the grip window', () => {
   it.each<[string, Partial<Transfer>, string]>([
     ['gloss permanent on glass', {}, '1-3 / 1-12 / 1-15'],
@@ -37,15 +47,6 @@ describe('the grip window', () => {
     ['glitter on powder coat', { kind: 'glitter', finish: 'glitter', ground: 'powderCoat' }, '– / 1 / 1-4'],
   ])('%s: low paper / clear medium / clear strong', (_name, transfer, expected) => expect(uses(transfer)).toBe(expected));
 
-  const transfer = fc.record({
-    kind: fc.constantFrom(...(Object.keys(FILM_KINDS) as FilmKindId[])),
-    finish: fc.constantFrom<FilmFinish>('gloss', 'matt', 'glitter'),
-    ground: fc.constantFrom(...(Object.keys(GROUNDS) as GroundId[])),
-    contact: fc.constantFrom<Contact>('smooth', 'satin', 'openGrain', 'ribbed'),
-    sealed: fc.boolean(),
-    sameDay: fc.boolean(),
-    daysCut: fc.integer({ min: 0, max: 20 }),
-  });
   it('a tape that works lies within the window at every use from first to last', () => {
     fc.assert(
       fc.property(
@@ -71,6 +72,60 @@ describe('the grip window', () => {
         expect(width({ ...t, sealed: true })).toBeGreaterThanOrEqual(width({ ...t, sealed: false }) - 1e-12);
       }),
     );
+  });
+});
+
+describe('the figures of the window', () => {
+  it('film left on its liner holds half as much again after a week, and no more after two', () => {
+    const low = (daysCut: number) => gripWindow({ ...base, daysCut }).low;
+    expect(low(0)).toBeCloseTo(0.5, 9);
+    expect(low(7)).toBeCloseTo(0.75, 9);
+    expect(low(3.5)).toBeCloseTo(0.625, 9);
+    expect(low(14)).toBe(low(7));
+  });
+  it('says whether the film or the paint lets go first, and seals raise weak paint to 4', () => {
+    expect(gripWindow({ ...base, ground: 'chalkPaint' })).toMatchObject({ limitedBy: 'coating', coating: 1.5 });
+    expect(gripWindow({ ...base, ground: 'chalkPaint', sealed: true }).coating).toBe(4);
+    expect(gripWindow({ ...base, ground: 'sealedWood', sealed: true, kind: 'stencil' }).limitedBy).toBe('film on the piece');
+    expect(gripWindow({ ...base, sealed: true })).toMatchObject({ coating: Infinity, limitedBy: 'film on the piece' });
+  });
+  it('beside the film a tape touches the ground with its share of grip, never with more than all of it', () => {
+    fc.assert(
+      fc.property(transfer, (t) => {
+        const { groundShare } = gripWindow(t);
+        expect(groundShare).toBeGreaterThan(0);
+        expect(groundShare).toBeLessThanOrEqual(1);
+        expect(groundShare).toBeLessThanOrEqual(Math.max(GROUNDS[t.ground].hold.typical, GROUNDS.sealedWood.hold.typical));
+      }),
+    );
+  });
+  it('a window is open just from 1.3 times its lower edge on', () => {
+    fc.assert(
+      fc.property(transfer, (t) => {
+        const { low, high, open } = gripWindow(t);
+        expect(open).toBe(high / low >= 1.3);
+      }),
+    );
+  });
+  const window = { ...gripWindow(base), low: 0.8, high: 3, coating: 5, wear: 0.5, groundShare: 1, open: true };
+  it('edges belong to the window, the paint beside the film has its own limit, and no tape lasts for ever', () => {
+    // 3.0, 1.5, 0.75 …
+    expect(tapeUses('clearMedium', window, 'gloss')).toMatchObject({ from: 1, to: 2 });
+    expect(tapeUses('clearMedium', { ...window, low: 0.75 }, 'gloss')).toMatchObject({ from: 1, to: 3 });
+    // 0.7 of 3 is 2.1: the first use would lift the paint
+    expect(tapeUses('clearMedium', { ...window, coating: 3 }, 'gloss')).toMatchObject({ from: 2, to: 2 });
+    expect(tapeUses('clearMedium', { ...window, coating: 2.15 }, 'gloss').from).toBe(2);
+    // three uses of low paper tape however little it wears
+    expect(tapeUses('paperLow', { ...window, wear: 1 }, 'gloss')).toMatchObject({ from: 1, to: 3 });
+    expect(tapeUses('clearMedium', { ...window, wear: 1 }, 'gloss')).toMatchObject({ from: 1, to: 40 });
+    const never = tapeUses('clearMedium', { ...window, low: 3.5, high: 4 }, 'gloss');
+    expect(never).toMatchObject({ tape: 'clearMedium' });
+    expect(never.from).toBeUndefined();
+    expect(never.grips[1]).toBeCloseTo(1.5, 9);
+  });
+  it('a substitute wears as fast as it does by itself, or as the ground wears it', () => {
+    expect(tapeUses('substitute', { ...window, wear: 0.85 }, 'gloss').grips[1]! / 1.8).toBeCloseTo(0.65, 9);
+    expect(tapeUses('substitute', { ...window, wear: 0.5 }, 'gloss').grips[1]! / 1.8).toBeCloseTo(0.5, 9);
   });
 });
 
