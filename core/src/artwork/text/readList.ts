@@ -8,7 +8,9 @@ const MOST_COLUMNS = 20;
 const MOST_LETTERS = 500;
 
 const HEADS =
-  /^(name|names|first|last|surname|crew|number|no|no\.|title|line ?\d*|text|role|seat|word|words|date|year|boat|piece|width|height)$/i;
+  /^(name|names|first|last|surname|crew|number|no|no\.|title|line ?\d*|text|role|seat|word|words|date|year|boat|piece|letter|width|height)$/i;
+/** Whether a cell reads like the heading of a column. */
+export const isHeading = (cell: string): boolean => HEADS.test(cell);
 /** Columns that measure the place for marks on a piece that is unlike the others. */
 const MEASURES = ['width', 'height'] as const;
 
@@ -37,7 +39,7 @@ export function readList(text: string, newId: () => string, system: LengthSystem
   const rows = parsed.data.map((row) => row.map((cell) => cell.trim().slice(0, MOST_LETTERS)));
   const [first] = rows;
   if (!first) return refused('The list is empty.', 'one name a line', 'List', 'Type or paste one name a line.');
-  const headed = rows.length > 1 && first.some((cell) => HEADS.test(cell)) && first.every((cell) => cell !== '');
+  const headed = rows.length > 1 && first.some(isHeading) && first.every((cell) => cell !== '');
   const body = headed ? rows.slice(1) : rows;
   if (body.length > LIST_MOST_ROWS)
     return refused(

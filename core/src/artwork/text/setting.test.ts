@@ -7,6 +7,7 @@ import type { Faces } from './face';
 import { columnsIn, fillIn } from './fillIn';
 import { layoutText } from './layoutText';
 import { LIST_MOST_ROWS, partWord, readList } from './readList';
+import { writeList } from './writeList';
 
 let faces: Faces;
 beforeAll(() => {
@@ -108,13 +109,37 @@ describe('lists', () => {
       rows: [{ cells: ['Byrne; Ada', 'bow'] }, { cells: ['Finn', 'stroke'] }],
     });
   });
-  it('whatever rows are written as CSV come back, one a piece', () => {
-    const cell = fc.stringMatching(/^[A-Za-zäöü '\-"]{1,12}$/).filter((c) => c.trim() === c && c !== '');
+  it('a list that is written is read back as it was: commas, quotes and semicolons in any column, headings, measures', () => {
+    const cell = fc.stringMatching(/^[A-Za-zäöü0-9 '"\-,;|&]{0,12}$/).map((c) => c.trim());
+    const lists = fc.integer({ min: 1, max: 4 }).chain((wide) =>
+      fc.record({
+        columns: fc.constant(['name', 'Boat', 'column 3', 'seat, and side'].slice(0, wide)),
+        rows: fc.array(
+          fc.record(
+            {
+              cells: fc.array(cell, { minLength: wide, maxLength: wide }).filter((cells) => cells.some((c) => c !== '')),
+              width: fc.double({ min: 1, max: 900, noNaN: true }),
+              height: fc.integer({ min: 1, max: 900 }),
+            },
+            { requiredKeys: ['cells'] },
+          ),
+          { minLength: 1, maxLength: 6 },
+        ),
+      }),
+    );
     fc.assert(
-      fc.property(fc.array(fc.tuple(cell, cell), { minLength: 1, maxLength: 20 }), (rows) => {
-        const quoted = (c: string) => `"${c.replaceAll('"', '""')}"`;
-        const read = list(['name,role', ...rows.map((row) => row.map(quoted).join(','))].join('\n'));
-        expect(read.ok && read.value.rows.map((r) => r.cells)).toEqual(rows);
+      fc.property(lists, fc.constantFrom<'mm' | 'inch'>('mm', 'inch'), (some, system) => {
+        const text = writeList({ ...some, rows: some.rows.map((row, i) => ({ id: `${i}`, ...row })) }, system);
+        const back = readList(text, () => 'r', system);
+        if (!back.ok) throw new Error(`${text}: ${back.problem.found}`);
+        expect(back.value.columns).toEqual(some.columns);
+        expect(back.value.rows.map(({ cells }) => cells)).toEqual(some.rows.map(({ cells }) => cells));
+        for (const [i, { width, height }] of some.rows.entries()) {
+          const row = back.value.rows[i]!;
+          expect([row.width === undefined, row.height === undefined]).toEqual([width === undefined, height === undefined]);
+          expect(Math.abs((row.width ?? 0) - (width ?? 0))).toBeLessThan(1e-3);
+          expect(Math.abs((row.height ?? 0) - (height ?? 0))).toBeLessThan(1e-3);
+        }
       }),
     );
   });

@@ -1,24 +1,12 @@
 import { useState } from 'react';
-import { partWord, readList } from '@kolleta/core/artwork';
+import { partWord, readList, writeList } from '@kolleta/core/artwork';
 import { removeAt, setAt, type Mark, type PieceList } from '@kolleta/core/job';
 import type { MarkPlan } from '@kolleta/core/plan';
-import { formatLength, type LengthSystem } from '@kolleta/core/units';
+import { formatLength } from '@kolleta/core/units';
 import { newId } from '../../storage/newId';
 import { FileButton } from '../../ui/FileButton';
 import { Choice, LengthWord, Sentence, TextWord } from '../../ui/tokens';
 import type { StationProps } from '../../frame/station';
-
-/** The list as it would be typed, with the measures of unlike pieces. */
-function asText(list: PieceList, system: LengthSystem): string {
-  const measured = list.rows.some((row) => row.width !== undefined || row.height !== undefined);
-  if (list.columns.length === 1 && !measured) return list.rows.map((row) => row.cells[0]).join('\n');
-  const say = (mm: number | undefined) => (mm === undefined ? '' : formatLength(mm, system));
-  const quoted = (cell: string) => (/[",;\t]/.test(cell) ? `"${cell.replaceAll('"', '""')}"` : cell);
-  const line = (cells: readonly string[], measures: readonly string[]) => [...cells, ...(measured ? measures : [])].map(quoted).join(', ');
-  return [line(list.columns, ['width', 'height']), ...list.rows.map((row) => line(row.cells, [say(row.width), say(row.height)]))].join(
-    '\n',
-  );
-}
 
 /** Larger files are no lists of pieces. */
 const MOST_LIST_BYTES = 1024 * 1024;
@@ -273,7 +261,7 @@ export function ListCard({
             </Sentence>
           )}
           <div className="mt-1 flex flex-wrap gap-1.5">
-            <button type="button" className="btn btn-sm btn-ghost border-base-300" onClick={() => setDraft(asText(list, shop.lengths))}>
+            <button type="button" className="btn btn-sm btn-ghost border-base-300" onClick={() => setDraft(writeList(list, shop.lengths))}>
               Change the list
             </button>
             <button
