@@ -53,6 +53,13 @@ module.exports = {
       to: { path: 'clipper2-ts' },
     },
     {
+      name: 'shapes-only-as-types',
+      severity: 'error',
+      comment: 'the shapes are there when Kolleta is built; the browser gets their types and the validators made from them',
+      from: { path: '^(core|web|server)/src/', pathNot: '^core/src/(job/shapes/|jobFile/fileShapes\\.ts$)' },
+      to: { path: '^core/src/(job/shapes/|jobFile/fileShapes\\.ts$)', dependencyTypesNot: ['type-only'] },
+    },
+    {
       name: 'web-uses-room-indexes',
       severity: 'error',
       from: { path: '^web/' },

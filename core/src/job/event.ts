@@ -1,57 +1,9 @@
-import type { StepKind } from '../facts';
-import type { Id, JobId, StepId } from './ids';
-
-/** What can be learnt from the end of a step. Entries of older files lack it. */
-interface Learnable {
-  /** What kind of step it was. */
-  work?: StepKind;
-  /** The minutes that were computed for it before anything was learnt. */
-  unlearned?: number;
-  /** Whether its minutes were measured or typed; where they were not, `actual` is what was planned, and says nothing. */
-  timed?: boolean;
-}
+import type { Static } from 'typebox';
+import type { Id, JobId } from './ids';
+import type * as shapes from './shapes/event';
 
 /** What happened. Events are only ever added; undoing one adds its reversal. */
-export type WorkEvent =
-  | { id: Id; at: number; kind: 'started'; job: JobId; step: StepId; title: string }
-  | ({
-      id: Id;
-      at: number;
-      kind: 'done';
-      job: JobId;
-      step: StepId;
-      title: string;
-      planned: number;
-      actual: number;
-      note?: string;
-    } & Learnable)
-  | ({
-      id: Id;
-      at: number;
-      kind: 'wrong';
-      job: JobId;
-      step: StepId;
-      title: string;
-      planned: number;
-      actual: number;
-      what: string;
-      again: boolean;
-      note?: string;
-    } & Learnable)
-  | {
-      id: Id;
-      at: number;
-      kind: 'cut';
-      job: JobId;
-      step: StepId;
-      film: Id;
-      /** mm taken from the roll. */
-      length: number;
-      /** Whole marks that came off the cutter, where it told so. */
-      marks?: { mark: Id; copies: number }[];
-    }
-  | { id: Id; at: number; kind: 'overridden'; job: JobId; reading: string; reason: string }
-  | { id: Id; at: number; kind: 'reversed'; event: Id };
+export type WorkEvent = Static<typeof shapes.event>;
 
 /** Events without those that were reversed and the reversals themselves, oldest first; at one moment a start comes before an end. */
 export function standing(events: readonly WorkEvent[]): WorkEvent[] {

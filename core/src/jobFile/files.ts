@@ -2,9 +2,7 @@ import type { Job, Shop, WorkEvent } from '../job';
 import { good, refused, type Problem, type Result } from '../units';
 import { jobFault, logFault, shopFault, type Fault } from './soundJob';
 import { jobFile, workshopFile } from './generated/validators';
-
-/** The version that this Kolleta writes. */
-export const FILE_VERSION = 2;
+import { FILE_VERSION } from './version';
 
 /** What makes a file of a version one of the next, the first for version 1. Version 2 only adds: outlines, features, edits, lists, a shelf. */
 const MIGRATIONS: readonly ((data: Record<string, unknown>) => Record<string, unknown>)[] = [(data) => data];

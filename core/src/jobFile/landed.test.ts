@@ -3,7 +3,8 @@ import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import { demoWorkshop } from '../../test/sampleJobs';
 import { compareWorkshops, isSameWorkshop } from './compareWorkshops';
-import { FILE_VERSION, readWorkshopFile, writeWorkshopFile } from './files';
+import { readWorkshopFile, writeWorkshopFile } from './files';
+import { FILE_VERSION } from './version';
 
 const folder = new URL('../../test/landed/', import.meta.url);
 const landed = readdirSync(folder).filter((name) => name.endsWith('.workshop.json'));

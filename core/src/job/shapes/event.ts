@@ -1,0 +1,43 @@
+import Type from 'typebox';
+import { STEP_KINDS } from '../../facts';
+import { id, instant, list, maybe, measure, name, number, oneBy, record, rowOf, text, whole, words, yes } from './shape';
+
+const base = { id, at: instant };
+const step = text(400, 1);
+const title = text(400);
+
+/** What can be learnt from the end of a step. Entries of older files lack it. */
+const learnable = {
+  /** What kind of step it was. */
+  work: maybe(rowOf(STEP_KINDS, 'stepKind')),
+  /** The minutes that were computed for it before anything was learnt. */
+  unlearned: maybe(number(0)),
+  /** Whether its minutes were measured or typed; where they were not, `actual` is what was planned, and says nothing. */
+  timed: maybe(yes),
+};
+
+const ended = { ...base, job: id, step, title, planned: number(0), actual: number(0), note: maybe(words), ...learnable };
+
+/** What happened. Events are only ever added; undoing one adds its reversal. */
+export const event = oneBy(
+  'kind',
+  [
+    record({ ...base, kind: Type.Literal('started'), job: id, step, title }),
+    record({ ...ended, kind: Type.Literal('done') }),
+    record({ ...ended, kind: Type.Literal('wrong'), what: words, again: yes }),
+    record({
+      ...base,
+      kind: Type.Literal('cut'),
+      job: id,
+      step,
+      film: id,
+      /** mm taken from the roll. */
+      length: measure,
+      /** Whole marks that came off the cutter, where it told so. */
+      marks: maybe(list(record({ mark: id, copies: whole(0) }), 200)),
+    }),
+    record({ ...base, kind: Type.Literal('overridden'), job: id, reading: name, reason: words }),
+    record({ ...base, kind: Type.Literal('reversed'), event: id }),
+  ],
+  'event',
+);

@@ -1,0 +1,71 @@
+import Type from 'typebox';
+import type { Point } from '../../geometry';
+import { point } from './artwork';
+import { mark } from './mark';
+import { piece, zone } from './piece';
+import { id, instant, list, maybe, measure, name, number, oneBy, place, record, text, whole, words, yes } from './shape';
+
+/** A stop that the user answers for. */
+const override = record({
+  /** The reading's kind and place, as `Reading.id`. */
+  reading: name,
+  reason: words,
+});
+
+/** A photo of the piece, with what makes it a measure. Points are pixels from its upper left. */
+export const photo = record(
+  {
+    name,
+    /** As a data URL, made small enough to keep. */
+    data: Type.String({ maxLength: 4_000_000, pattern: '^data:image/(jpeg|png|webp);base64,' }),
+    width: number(1, 20_000),
+    height: number(1, 20_000),
+    known: oneBy('kind', [
+      record({
+        kind: Type.Literal('sheet'),
+        corners: Type.Unsafe<readonly Point[]>({ type: 'array', minItems: 4, maxItems: 4, items: point }),
+        width: number(1, 5000),
+        height: number(1, 5000),
+      }),
+      record({
+        kind: Type.Literal('length'),
+        ends: Type.Unsafe<readonly [Point, Point]>({ type: 'array', minItems: 2, maxItems: 2, items: point }),
+        length: number(0.1, 5000),
+      }),
+    ]),
+    /** The piece's face on it, as a box in mm of the measured plane: marks are shown there. */
+    face: maybe(record({ x: place, y: place, width: measure, height: measure })),
+  },
+  'photo',
+);
+
+/** A list of what differs from piece to piece: words by column, and measures where the piece is not like the others. */
+export const pieceList = record({
+  columns: list(name, 20, 1),
+  rows: list(record({ id, cells: list(text(500), 20), width: maybe(measure), height: maybe(measure) }), 500),
+});
+
+/** One set of equal pieces with their zones and marks: what the user decided, nothing derived. */
+export const job = record(
+  {
+    id,
+    name,
+    client: name,
+    count: whole(1, 500),
+    piece,
+    zones: list(zone, 50, 1),
+    marks: list(mark, 100),
+    /** One row a piece; words in braces, as in {name}, are taken from it. */
+    list: maybe(pieceList),
+    photo: maybe(photo),
+    /** Made to be sold: artwork and faces have to allow it. */
+    forSale: maybe(yes),
+    /** When it is wanted packed. */
+    deadline: maybe(instant),
+    priority: number(-1000, 1000),
+    overrides: list(override, 10_000),
+    createdAt: instant,
+    closed: yes,
+  },
+  'job',
+);

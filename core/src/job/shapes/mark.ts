@@ -1,0 +1,81 @@
+import Type from 'typebox';
+import { TECHNIQUES } from '../../facts';
+import type { Id } from '../ids';
+import { artwork, edit } from './artwork';
+import { id, list, maybe, measure, name, number, oneBy, place, record, rowOf, whole, word, yes } from './shape';
+
+/** Copies of a mark on its piece. */
+export const spread = oneBy(
+  'kind',
+  [
+    /** So many round the wall at equal pitch, the seam in a gap. */
+    record({ kind: Type.Literal('round'), count: whole(1, 60) }),
+    /** So many side by side in the zone at equal pitch, or mirrored in pairs. */
+    record({ kind: Type.Literal('row'), count: whole(1, 60), mirrored: yes }),
+    /** One in each corner of the zone, turned as they stand or mirrored. */
+    record({ kind: Type.Literal('corners'), mirrored: yes }),
+  ],
+  'spread',
+);
+
+export const markSize = oneBy(
+  'mode',
+  [
+    record({ mode: Type.Literal('largest') }),
+    record({ mode: Type.Literal('width'), width: measure }),
+    record({ mode: Type.Literal('height'), height: measure }),
+  ],
+  'size',
+);
+
+/** When the stencil comes off: three schools. */
+export const pullAt = word('halfDry', 'nearlyDry', 'dry');
+
+/** What goes on a zone. */
+export const mark = record(
+  {
+    id,
+    name,
+    zone: id,
+    technique: rowOf(TECHNIQUES, 'technique'),
+    artwork,
+    edits: list(edit, 50),
+    /** Film of each colour of a drawing; text and colours not named here use `film`. `null` leaves a colour out. */
+    colourFilms: Type.Unsafe<{ [colour: string]: Id | null }>({
+      type: 'object',
+      propertyNames: { pattern: '^#[0-9a-f]{6}$' },
+      additionalProperties: { anyOf: [id, { type: 'null' }] },
+    }),
+    film: id,
+    /** Artwork turned left to right. */
+    flip: yes,
+    /** On a taper: left straight instead of bent so that its lines read level. */
+    straight: maybe(yes),
+    /** Put on the far side of a clear piece and seen through it. */
+    seenThrough: yes,
+    size: markSize,
+    /** Centre of the mark, mm from the centre of its zone, or from where `hold` holds it. */
+    offset: record({ x: place, y: place }),
+    /** What it is held against: sides of the zone; the middle where not named. */
+    hold: maybe(record({ x: maybe(word('left', 'right')), y: maybe(word('foot', 'top')) })),
+    /** Turned counter-clockwise, degrees; or as it becomes largest. */
+    turn: maybe(Type.Unsafe<number | 'best'>({ anyOf: [number(-360, 360), { const: 'best' }] })),
+    /** Centred by the middle of its area, not of its box. */
+    optical: maybe(yes),
+    /** Runs over the edge and is trimmed there. */
+    overEdge: maybe(yes),
+    /** Copies on the piece. */
+    spread: maybe(spread),
+    /** Where there is a list: every piece's words at one size, or each as large as fits. */
+    sizes: maybe(word('same', 'each')),
+    /** Its films go down as one with the tape, or one by one. */
+    lift: maybe(word('one', 'apart')),
+    /** The contrast is low on purpose. */
+    subtle: yes,
+    /** Stencils: the paint, its coats, and when the film comes off. */
+    paint: maybe(id),
+    coats: whole(1, 9),
+    pullAt,
+  },
+  'mark',
+);
