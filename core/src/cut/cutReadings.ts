@@ -1,4 +1,4 @@
-import { FILM_KINDS } from '../facts';
+import { FILM_KINDS, LAYOUT } from '../facts';
 import { formatLength, type LengthSystem } from '../units';
 import { filmInstead, setAt, type Remedy, type Film, type Job, type Reading, type Shop } from '../job';
 import type { FilmLayout } from './layout';
@@ -31,13 +31,17 @@ export function cutReadings(
   const others = (lengthNeeded: number): Film[] =>
     shop.films
       .filter(
-        (f) => f.id !== film.id && f.kind === film.kind && f.width >= own.width - 0.01 && left(f.id) >= needed(f.id) + lengthNeeded + 60,
+        (f) =>
+          f.id !== film.id &&
+          f.kind === film.kind &&
+          f.width >= own.width - 0.01 &&
+          left(f.id) >= needed(f.id) + lengthNeeded + LAYOUT.reserve,
       )
       .toSorted((a, b) => Number(b.finish === film.finish) - Number(a.finish === film.finish) || left(b.id) - left(a.id))
       .slice(0, 2);
   if (own.tooWide.length > 0) {
     const largest = job.marks.filter((mark) => own.tooWide.includes(mark.name));
-    const width = own.width - 20;
+    const width = own.width - 2 * LAYOUT.holdDown;
     readings.push({
       ...base,
       id: `wide:${film.id}`,
@@ -48,8 +52,8 @@ export function cutReadings(
       why: `${own.tooWide.join(', ')} is wider than the roll and the machine, whichever way it is turned.`,
       remedies: [
         {
-          label: `Make it ${say(width - 40)} wide`,
-          patch: largest.flatMap((mark) => setAt(['marks', mark.id, 'size'], { mode: 'width', width: width - 40 })),
+          label: `Make it ${say(width - LAYOUT.belowWidest)} wide`,
+          patch: largest.flatMap((mark) => setAt(['marks', mark.id, 'size'], { mode: 'width', width: width - LAYOUT.belowWidest })),
         },
       ],
     });

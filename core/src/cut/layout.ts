@@ -1,26 +1,9 @@
-import {
-  applyToPoint,
-  applyToRegion,
-  boxCentre,
-  boxHeight,
-  boxOf,
-  boxRegion,
-  boxWidth,
-  edgeLength,
-  growBox,
-  IDENTITY,
-  mirrorAt,
-  then,
-  translation,
-  type Region,
-  type Transform,
-} from '../geometry';
+import { applyToPoint, applyToRegion, boxOf, boxRegion, edgeLength, growBox, mirrorAt, type Region, type Transform } from '../geometry';
 import { LAYOUT, TECHNIQUES } from '../facts';
 import type { Film, Id, JobId, Machine, Mark } from '../job';
-import { packBoxes } from './nest/packBoxes';
-
-/** A quarter turn without rounding. */
-const QUARTER_TURN: Transform = [0, 1, -1, 0, 0, 0];
+import type { Nester } from './nest/nester';
+import { freeEnd, type Sheet } from './nest/sheet';
+import { skyline } from './nest/skyline';
 
 /** One mark's film to be cut, `copies` times. */
 export interface CutPart {
@@ -46,6 +29,8 @@ export interface LaidPart {
 /** One film's layout. */
 export interface FilmLayout {
   readonly film: Film;
+  /** What it is cut from. */
+  readonly sheet: Sheet;
   readonly machine?: Machine;
   /** What is cut, each around its own middle. */
   readonly outlines: readonly Region[];
@@ -98,56 +83,41 @@ function travelBetween(parts: readonly LaidPart[], outlines: readonly Region[]):
   return sum;
 }
 
+/** How far along the film the parts reach, mm. */
+function reachOf(parts: readonly LaidPart[], outlines: readonly Region[]): number {
+  let reach = 0;
+  for (const { outline, place } of parts)
+    for (const { outer } of outlines[outline]!) for (const point of outer) reach = Math.max(reach, applyToPoint(place, point)[1]);
+  return reach;
+}
+
+/** Layouts of today are worked out in one round, without chance. */
+const BUDGET = { rounds: 1, seed: 1 } as const;
+
 /**
  * Lays the parts of one film on its roll.
  *
  * @param parts of all jobs that share the film
- * @returns one layout as short as the packing finds; film taken includes a hold-down margin at each end, knife minutes the loading
+ * @param nester the way of laying them
+ * @returns one layout as short as the nester finds; film taken includes a hold-down margin at each end, knife minutes the loading
  */
-export function layoutFilm(film: Film, parts: readonly CutPart[], machines: readonly Machine[]): FilmLayout {
+export function layoutFilm(film: Film, parts: readonly CutPart[], machines: readonly Machine[], nester: Nester = skyline): FilmLayout {
   const machine = machineFor(film, machines);
   const width = Math.min(film.width, machine?.width ?? film.width);
-  const items = parts.flatMap((part, p) => {
-    const box = boxOf(part.region);
-    return Array.from({ length: part.copies }, (_, copy) => ({
-      id: `${p}/${copy}`,
-      width: boxWidth(box),
-      height: boxHeight(box),
-    }));
+  const sheet = freeEnd(film, width);
+  const outlines = parts.map((part) => part.region);
+  const { nested, tooLarge } = nester(parts, [sheet], LAYOUT, BUDGET);
+  const laid = nested.map(({ part, copy, place }): LaidPart => {
+    const { job, mark } = parts[part]!;
+    return { job, mark, copy, outline: part, place };
   });
-  const packing = packBoxes(items, width - 2 * LAYOUT.holdDown, LAYOUT.gap);
-  const laid = packing.boxes
-    .toSorted((a, b) => a.y - b.y || a.x - b.x)
-    .map(({ id, x, y, width: w, height: h, turned }): LaidPart => {
-      const [p, copy] = id.split('/').map(Number) as [number, number];
-      const part = parts[p]!;
-      const [cx, cy] = boxCentre(boxOf(part.region));
-      const upright = then(translation(-cx, -cy), turned ? QUARTER_TURN : IDENTITY);
-      return {
-        job: part.job,
-        mark: part.mark,
-        copy,
-        outline: p,
-        place: then(upright, translation(LAYOUT.holdDown + x + w / 2, LAYOUT.holdDown + y + h / 2)),
-      };
-    });
-  const edges = parts.map((part) => edgeLength(part.region));
-  const knife = packing.boxes.reduce((sum, { id }) => sum + edges[Number(id.split('/')[0])]!, 0);
-  const travel = travelBetween(
-    laid,
-    parts.map((part) => part.region),
-  );
+  const edges = outlines.map(edgeLength);
+  const knife = laid.reduce((sum, { outline }) => sum + edges[outline]!, 0);
+  const travel = travelBetween(laid, outlines);
   const minutes = laid.length === 0 || !machine ? 0 : machine.load + (knife / machine.knife + travel / machine.travel) / 60;
   return {
-    film,
-    machine,
-    outlines: parts.map((part) => part.region),
-    parts: laid,
-    width,
-    taken: laid.length === 0 ? 0 : packing.length + 2 * LAYOUT.holdDown,
-    knife,
-    travel,
-    minutes,
-    tooWide: [...new Set(packing.tooWide.map((id) => parts[Number(id.split('/')[0])]!.name))],
+    ...{ film, sheet, machine, outlines, parts: laid, width, knife, travel, minutes },
+    taken: laid.length === 0 ? 0 : reachOf(laid, outlines) + LAYOUT.holdDown,
+    tooWide: [...new Set(tooLarge.map((part) => parts[part]!.name))],
   };
 }

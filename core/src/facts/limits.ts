@@ -59,7 +59,17 @@ export const WEEDING = {
 export const KNIFE = { overcut: 0.3, step: 0.025 } as const;
 
 /** Laying out film, mm. */
-export const LAYOUT = { gap: 3, holdDown: 10, maskingBorder: 25 } as const;
+export const LAYOUT = {
+  /** Between any two parts. */
+  gap: 3,
+  /** Where the machine holds the film down: at each side, and at both ends of what is taken. */
+  holdDown: 10,
+  maskingBorder: 25,
+  /** Another film is offered only where so much more than is needed is left of it. */
+  reserve: 60,
+  /** A mark that is too wide is offered so much smaller than the widest, since it is measured without its border. */
+  belowWidest: 40,
+} as const;
 
 /** Stencil paint. */
 export const PAINT = { spreadDabbed: 6, loss: 0.4, leastMl: 2 } as const;

@@ -23,7 +23,7 @@ export function filmSteps({ input, id, add, say }: RecipeDraft): ReadonlyMap<Id,
       hands: Math.max(1, Math.round(minutes + HANDS_ON.testCut)),
       after: [],
       cautions: ['cutter', 'blade'],
-      takes: { film, length: taken },
+      takes: { film, length: taken, area: Math.round(taken * own[0]!.filmWidth), from: own[0]!.from },
     });
   });
   const taped = new Map<Id, Lag[]>();

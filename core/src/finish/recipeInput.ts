@@ -1,4 +1,4 @@
-import type { Climate, Id, Job, Mark, Paint } from '../job';
+import type { Climate, CutFrom, Id, Job, Mark, Paint } from '../job';
 import type { LengthSystem } from '../units';
 
 /** What earlier stations found out about one layer of one mark. */
@@ -14,6 +14,9 @@ export interface RecipeLayer {
   readonly cutMinutes: number;
   /** mm of film taken for the whole set. */
   readonly taken: number;
+  /** Across the film, mm; and what it is cut from. */
+  readonly filmWidth: number;
+  readonly from: CutFrom;
   readonly weedMinutes: number;
   readonly weedText: string;
   readonly tapeText: string;

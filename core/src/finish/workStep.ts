@@ -1,5 +1,5 @@
 import type { CautionId, StepKind } from '../facts';
-import type { Id, JobId, StationId, StepId } from '../job';
+import type { CutFrom, Id, JobId, StationId, StepId } from '../job';
 
 /** How long after another step a step may begin, minutes. */
 export interface Lag {
@@ -28,7 +28,7 @@ export interface WorkStep {
   /** May go on after a break; other steps are done in one go. */
   readonly mayPause: boolean;
   /** Cutting: the film and how much of it is taken. */
-  readonly takes?: { readonly film: Id; readonly length: number };
+  readonly takes?: { readonly film: Id; readonly length: number; readonly area: number; readonly from: CutFrom };
 }
 
 /** A wait after the last step of which the maker only has to know: first wash, full cure. */

@@ -15,8 +15,8 @@ export interface LayerInspection {
 
 /** The film of a layer that is kept: its shapes, or what lies around and between them. */
 export function keptFilm(region: Region, mark: Pick<Mark, 'technique'>): Region {
-  if (TECHNIQUES[mark.technique].kept === 'shapes') return region;
-  return difference(boxRegion(growBox(boxAround([boxOf(region)]), 15)), region);
+  const { kept, border } = TECHNIQUES[mark.technique];
+  return kept === 'shapes' ? region : difference(boxRegion(growBox(boxAround([boxOf(region)]), border)), region);
 }
 
 /**

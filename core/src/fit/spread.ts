@@ -18,8 +18,7 @@ const within = (usable: Usable, inner: Box): Usable =>
   boxWidth(inner) > 0.5 && boxHeight(inner) > 0.5 ? { clear: usable.clear, inner } : { clear: usable.clear };
 
 /** Where the seam lies across, mm: at the back unless one was found. */
-const seamOf = (piece: Pick<Piece, 'features'>, wrap: number): number =>
-  piece.features?.find((f) => f.kind === 'seam')?.x ?? wrap / 2;
+const seamOf = (piece: Pick<Piece, 'features'>, wrap: number): number => piece.features?.find((f) => f.kind === 'seam')?.x ?? wrap / 2;
 
 /**
  * Parts a zone, or the whole wrap, among the copies of a mark.

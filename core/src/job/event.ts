@@ -4,6 +4,7 @@ import type * as shapes from './shapes/event';
 
 /** What happened. Events are only ever added; undoing one adds its reversal. */
 export type WorkEvent = Static<typeof shapes.event>;
+export type CutFrom = Static<typeof shapes.cutFrom>;
 
 /** Events without those that were reversed and the reversals themselves, oldest first; at one moment a start comes before an end. */
 export function standing(events: readonly WorkEvent[]): WorkEvent[] {
@@ -29,10 +30,11 @@ export const WRONGS: readonly string[] = [
 export const isTimed = ({ timed, planned, actual }: { timed?: boolean; planned: number; actual: number }): boolean =>
   timed ?? actual !== planned;
 
-/** Film taken from each roll since it was counted, mm. */
+/** Film taken from each roll since it was counted, mm; what was cut from a sheet or an offcut leaves the roll alone. */
 export function filmTaken(events: readonly WorkEvent[]): ReadonlyMap<Id, number> {
   const taken = new Map<Id, number>();
-  for (const event of standing(events)) if (event.kind === 'cut') taken.set(event.film, (taken.get(event.film) ?? 0) + event.length);
+  for (const event of standing(events))
+    if (event.kind === 'cut' && (event.from?.kind ?? 'roll') === 'roll') taken.set(event.film, (taken.get(event.film) ?? 0) + event.length);
   return taken;
 }
 

@@ -111,6 +111,8 @@ export function planRecipe(
       foot: plan.fitted.box.minY,
       cutMinutes: layout.minutes / perFilm(layer.film.id),
       taken: layout.taken / perFilm(layer.film.id),
+      filmWidth: layout.width,
+      from: layout.sheet.from,
       weedMinutes: layer.weeding.minutes,
       weedText: weedWords(plan.mark, layer.weeding),
       tapeText: tapeWords(layer, shop),

@@ -16,6 +16,8 @@ describe('recipes', () => {
     foot: 40,
     cutMinutes: 5,
     taken: 100,
+    filmWidth: 305,
+    from: { kind: 'roll' },
     weedMinutes: 2,
     weedText: '',
     tapeText: '',

@@ -1,5 +1,6 @@
 import { memo, useMemo } from 'react';
 import { strokesOf, type FilmLayout } from '@kolleta/core/cut';
+import { LAYOUT } from '@kolleta/core/facts';
 import type { Point } from '@kolleta/core/geometry';
 import { formatLength, type LengthSystem } from '@kolleta/core/units';
 import { Dimension } from './Dimension';
@@ -42,6 +43,7 @@ function CutSoFar({ layout, progress }: { layout: FilmLayout; progress: NonNulla
 /** Film laid across, the length that is taken running up; the hold-down margins shaded. */
 export const FilmDrawing = memo(function FilmDrawing({ layout, job, system, className, pad = [26, 78, 40, 20], progress }: Props) {
   const { film, width, taken } = layout;
+  const { holdDown } = LAYOUT;
   const more = Math.min(60, taken * 0.25 + 15);
   const sheet = { minX: 0, maxX: width, minY: 0, maxY: taken };
   return (
@@ -60,10 +62,10 @@ export const FilmDrawing = memo(function FilmDrawing({ layout, job, system, clas
       </defs>
       <MmRect box={{ ...sheet, minY: taken, maxY: taken + more }} fill="url(#roll)" />
       <MmRect box={sheet} fill={film.colour} stroke="var(--color-base-content)" />
-      <MmRect box={{ ...sheet, maxX: 10 }} fill="var(--color-base-content)" fillOpacity={0.09} />
-      <MmRect box={{ ...sheet, minX: width - 10 }} fill="var(--color-base-content)" fillOpacity={0.09} />
-      <MmRect box={{ ...sheet, maxY: 10 }} fill="var(--color-base-content)" fillOpacity={0.09} />
-      <MmRect box={{ ...sheet, minY: taken - 10 }} fill="var(--color-base-content)" fillOpacity={0.09} />
+      <MmRect box={{ ...sheet, maxX: holdDown }} fill="var(--color-base-content)" fillOpacity={0.09} />
+      <MmRect box={{ ...sheet, minX: width - holdDown }} fill="var(--color-base-content)" fillOpacity={0.09} />
+      <MmRect box={{ ...sheet, maxY: holdDown }} fill="var(--color-base-content)" fillOpacity={0.09} />
+      <MmRect box={{ ...sheet, minY: taken - holdDown }} fill="var(--color-base-content)" fillOpacity={0.09} />
       <InMm>
         {layout.parts.map((part) => (
           <path

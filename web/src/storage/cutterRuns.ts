@@ -59,6 +59,8 @@ export async function settleRun(run: CutterRun, strokes: number, used: number, p
         ...common,
         film: run.film,
         length: Math.round(result.length * 100) / 100,
+        area: Math.round(result.length * run.layout.width),
+        from: run.layout.sheet?.from ?? { kind: 'roll' },
         marks: result.marks.map((mark) => ({ ...mark })),
       });
     const title = `Cut ${run.layout.film.name} on the cutter`;

@@ -46,7 +46,7 @@ describe('the log', () => {
     expect((await finishStep(step(), undefined, 33))[0]).toMatchObject({ actual: 33 });
   });
   it('cutting takes film off the roll, also when it went wrong', async () => {
-    const cut = step({ id: 'j/cut:white', takes: { film: 'white', length: 113 } });
+    const cut = step({ id: 'j/cut:white', takes: { film: 'white', length: 113, area: 300 * 113, from: { kind: 'roll' } } });
     await finishStep(cut, { what: 'The cut did not go through', again: true });
     expect((await log()).map((e) => e.kind).sort()).toEqual(['cut', 'wrong']);
   });
@@ -58,7 +58,7 @@ describe('the log', () => {
     expect((await finishStep(step()))[0]).toMatchObject({ actual: 12 });
   });
   it('a press counts once: pressed again, a step that runs or is done is left as it is, and film is taken once', async () => {
-    const cut = step({ id: 'j/cut:white', takes: { film: 'white', length: 383 } });
+    const cut = step({ id: 'j/cut:white', takes: { film: 'white', length: 383, area: 300 * 383, from: { kind: 'roll' } } });
     await Promise.all([startStep(cut), startStep(cut), startStep(cut)]);
     expect((await log()).map((e) => e.kind)).toEqual(['started']);
     const written = await Promise.all([finishStep(cut), finishStep(cut), finishStep(cut)]);
@@ -73,14 +73,14 @@ describe('the log', () => {
     expect(await finishStep(weed)).toHaveLength(1);
   });
   it('undoing adds reversals and takes nothing away', async () => {
-    const events = await finishStep(step({ takes: { film: 'white', length: 5 } }));
+    const events = await finishStep(step({ takes: { film: 'white', length: 5, area: 300 * 5, from: { kind: 'roll' } } }));
     await reverseEvents(events);
     expect(await db.events.count()).toBe(4);
     expect(await log()).toEqual([]);
     // undone twice is undone once
     await reverseEvents(events);
     expect(await db.events.count()).toBe(4);
-    expect(await finishStep(step({ takes: { film: 'white', length: 5 } }))).toHaveLength(2);
+    expect(await finishStep(step({ takes: { film: 'white', length: 5, area: 300 * 5, from: { kind: 'roll' } } }))).toHaveLength(2);
   });
 });
 

@@ -1,8 +1,8 @@
 import { expose } from 'comlink';
-import { hpglCutFile, svgCutFile, type FilmLayout } from '@kolleta/core/cut';
+import { CUT_FILES, type CutFileId, type FilmLayout } from '@kolleta/core/cut';
 import { ringsOf } from '@kolleta/core/geometry';
 import { inspectPlaces, overlapsOn, type InspectionMap } from '@kolleta/core/fit';
-import type { Film, Job, JobId, Machine, Shape, Shop, WorkEvent } from '@kolleta/core/job';
+import type { Film, Job, JobId, Shape, Shop, WorkEvent } from '@kolleta/core/job';
 import { Memo, planWorkshop, type MarkPlan, type Plan } from '@kolleta/core/plan';
 import { faces, needFace, needWholeFaces, wholeFaces } from './faceStore';
 
@@ -52,12 +52,9 @@ const planner = {
   inspect({ flat, mark, fitted, turn }: Pick<MarkPlan, 'flat' | 'mark' | 'fitted' | 'turn'>, shape: Shape, films: Film[]): InspectionMap {
     return inspectPlaces(flat, mark, films, overlapsOn(mark, fitted, turn, shape, faces));
   },
-  /** The same layout as HPGL for a machine. */
-  hpgl(layout: FilmLayout, machine: Machine): string {
-    return hpglCutFile(layout, machine);
-  },
-  cutFile(layout: FilmLayout, title: string): string {
-    return svgCutFile(layout, title);
+  /** A layout as a file for the knife. */
+  cutFile(kind: CutFileId, layout: FilmLayout, title: string): string {
+    return CUT_FILES[kind].write(layout, title, layout.machine);
   },
 };
 

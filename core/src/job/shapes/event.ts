@@ -18,6 +18,13 @@ const learnable = {
 
 const ended = { ...base, job: id, step, title, planned: number(0), actual: number(0), note: maybe(words), ...learnable };
 
+/** What film was cut from. */
+export const cutFrom = oneBy(
+  'kind',
+  [record({ kind: Type.Literal('roll') }), record({ kind: Type.Literal('sheet'), id }), record({ kind: Type.Literal('offcut'), id })],
+  'cutFrom',
+);
+
 /** What happened. Events are only ever added; undoing one adds its reversal. */
 export const event = oneBy(
   'kind',
@@ -33,6 +40,9 @@ export const event = oneBy(
       film: id,
       /** mm taken from the roll. */
       length: measure,
+      /** What it was cut from, and mm² taken with the waste between the parts; entries of older files say neither, and were cut from the roll. */
+      from: maybe(cutFrom),
+      area: maybe(number(0)),
       /** Whole marks that came off the cutter, where it told so. */
       marks: maybe(list(record({ mark: id, copies: whole(0) }), 200)),
     }),

@@ -1,7 +1,7 @@
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { KNIFE, LAYOUT, TECHNIQUES } from '@kolleta/core/facts';
-import type { FilmLayout } from '@kolleta/core/cut';
+import { CUT_FILES, type CutFileId, type FilmLayout } from '@kolleta/core/cut';
 import { inSentence, formatDuration, formatLength, formatWay } from '@kolleta/core/units';
 import { FilmDrawing } from '../../drawing/FilmDrawing';
 import { download, fileName } from '../../storage/download';
@@ -17,6 +17,8 @@ import { useWorkshop } from '../../storage/useWorkshop';
 import { CutterPanel } from './CutterPanel';
 import { layoutToCut } from './layoutToCut';
 import { useCutter } from './useCutter';
+
+const CUT_FILE_IDS = Object.keys(CUT_FILES) as CutFileId[];
 
 /** The film that is taken, and the file for the cutter. */
 export function CutStation({ job, plan, shop, edit, fix, mark }: StationProps) {
@@ -53,18 +55,15 @@ export function CutStation({ job, plan, shop, edit, fix, mark }: StationProps) {
       setBusy(false);
     }
   };
-  const save = () =>
+  const save = (kind: CutFileId) =>
     withLayout(async (layout, _, title) => {
-      download(`${fileName(title)}.svg`, await plannerWorker.call((planner) => planner.cutFile(layout, title)), 'image/svg+xml');
-      tell(`The cut file is saved: ${formatLength(layout.width, system)} × ${formatLength(layout.taken, system)}, one unit is one mm.`);
-    });
-  const saveHpgl = () =>
-    withLayout(async (layout, _, title) => {
-      const { machine } = layout;
-      if (!machine) return;
-      const text = await plannerWorker.call((planner) => planner.hpgl(layout, machine));
-      download(`${fileName(title)}.hpgl`, text, 'text/plain');
-      tell(`The HPGL file for ${machine.name} is saved: ${machine.step ?? KNIFE.step} mm a step.`);
+      const { extension, mime, forMachine } = CUT_FILES[kind];
+      download(`${fileName(title)}.${extension}`, await plannerWorker.call((planner) => planner.cutFile(kind, layout, title)), mime);
+      tell(
+        forMachine && layout.machine
+          ? `The file for ${layout.machine.name} is saved: ${layout.machine.step ?? KNIFE.step} mm a step.`
+          : `The cut file is saved: ${formatLength(layout.width, system)} × ${formatLength(layout.taken, system)}, one unit is one mm.`,
+      );
     });
   const drawing = run ? (
     <>
@@ -167,18 +166,18 @@ export function CutStation({ job, plan, shop, edit, fix, mark }: StationProps) {
             >
               Send it to the cutter
             </button>
-            <button type="button" className="btn btn-outline btn-primary" disabled={busy || held.length > 0} onClick={() => void save()}>
-              Save the cut file (SVG, mm)
-            </button>
-            {layout.machine && (
-              <button
-                type="button"
-                className="btn btn-ghost border-base-300"
-                disabled={busy || held.length > 0}
-                onClick={() => void saveHpgl()}
-              >
-                As HPGL
-              </button>
+            {CUT_FILE_IDS.map((kind, i) =>
+              CUT_FILES[kind].forMachine && !layout.machine ? null : (
+                <button
+                  key={kind}
+                  type="button"
+                  className={`btn ${i === 0 ? 'btn-outline btn-primary' : 'btn-ghost border-base-300'}`}
+                  disabled={busy || held.length > 0}
+                  onClick={() => void save(kind)}
+                >
+                  {CUT_FILES[kind].name}
+                </button>
+              ),
             )}
           </div>
           {!fresh && (

@@ -118,7 +118,7 @@ export function useCutter(planned: ReadonlyMap<JobId, number>) {
     setContact('asking');
     setReport(undefined);
     try {
-      const hpgl = await plannerWorker.call((planner) => planner.hpgl(layout, machine));
+      const hpgl = await plannerWorker.call((planner) => planner.cutFile('hpgl', layout, layout.film.name));
       const begun = await beginRun(layout);
       const refusals: (string | undefined)[] = [];
       for (const what of [

@@ -1,0 +1,103 @@
+import { describe, expect, it } from '@jest/globals';
+import fc from 'fast-check';
+import { demoShop } from '../../../test/sampleJobs';
+import { boxRegion, difference, growBox, boxOf, then, translation, type Point, type Region } from '../../geometry';
+import { checkNesting } from './checkNesting';
+import type { Nester, NestPart, Nesting } from './nester';
+import { freeEnd, type Sheet } from './sheet';
+import { skyline } from './skyline';
+
+const [film] = demoShop().films as [ReturnType<typeof demoShop>['films'][number]];
+const OPTIONS = { gap: 3, holdDown: 10 };
+const BUDGET = { rounds: 20, seed: 1 };
+
+/** A star of so many points: its outline is far from its box. */
+const star = (points: number, long: number, short: number): Region => [
+  {
+    outer: Array.from({ length: 2 * points }, (_, i): Point => {
+      const r = i % 2 === 0 ? long : short;
+      const angle = (Math.PI * i) / points;
+      return [r * Math.cos(angle) + 7, r * Math.sin(angle) - 4];
+    }),
+    holes: [],
+  },
+];
+const part: fc.Arbitrary<NestPart> = fc.record({
+  region: fc.oneof(
+    fc.tuple(fc.integer({ min: 3, max: 7 }), fc.integer({ min: 8, max: 40 })).map(([n, r]) => star(n, r, r * 0.4)),
+    fc.tuple(fc.integer({ min: 4, max: 150 }), fc.integer({ min: 4, max: 300 })).map(([w, h]) => {
+      const frame = boxRegion({ minX: 0, minY: 0, maxX: w, maxY: h });
+      return w > 20 && h > 20 ? difference(frame, boxRegion(growBox(boxOf(frame), -5))) : frame;
+    }),
+  ),
+  copies: fc.integer({ min: 1, max: 4 }),
+  fixed: fc.boolean(),
+});
+
+/** Every way of laying parts on sheets: a new one is a new row. */
+const NESTERS: [string, Nester][] = [['skyline', skyline]];
+
+describe.each(NESTERS)('nesting by %s', (_name, nest) => {
+  it('lays every copy once, apart and clear of the edges, by the true outlines', () => {
+    fc.assert(
+      fc.property(fc.array(part, { maxLength: 6 }), fc.integer({ min: 100, max: 600 }), (parts, width) => {
+        const sheets = [freeEnd(film, width)];
+        expect(checkNesting(nest(parts, sheets, OPTIONS, BUDGET), parts, sheets, OPTIONS)).toEqual([]);
+      }),
+      { numRuns: 60 },
+    );
+  });
+  it('gives the same layout for the same seed, and none without a sheet', () => {
+    const parts = [{ region: star(5, 30, 12), copies: 4 }];
+    const sheets = [freeEnd(film, 200)];
+    expect(nest(parts, sheets, OPTIONS, BUDGET)).toEqual(nest(parts, sheets, OPTIONS, BUDGET));
+    expect(nest(parts, [], OPTIONS, BUDGET)).toEqual({ nested: [], tooLarge: [0] });
+  });
+});
+
+describe('the checker of nestings', () => {
+  const square = boxRegion({ minX: -10, minY: -10, maxX: 10, maxY: 10 });
+  const parts: NestPart[] = [{ region: square, copies: 2 }];
+  const sheets: Sheet[] = [
+    {
+      film,
+      outline: difference(boxRegion({ minX: 0, minY: 0, maxX: 100, maxY: 100 }), boxRegion({ minX: 60, minY: 60, maxX: 80, maxY: 80 })),
+      from: { kind: 'offcut', id: 'o' },
+    },
+  ];
+  const at = (x: number, y: number, copy = 0) => ({ part: 0, copy, sheet: 0, place: translation(x, y) });
+  const faults = (...nested: Nesting['nested']) => checkNesting({ nested, tooLarge: [] }, parts, sheets, OPTIONS);
+  it('is content with what is well laid, to a hundredth', () => {
+    expect(faults(at(20, 20), at(43, 20, 1))).toEqual([]);
+    expect(faults(at(20, 20), at(20, 80, 1))).toEqual([]);
+  });
+  it.each([
+    ['too near each other', [at(20, 20), at(42.9, 20, 1)], '0/0 is too near 0/1'],
+    ['on each other', [at(20, 20), at(20, 20, 1)], '0/0 is too near 0/1'],
+    ['over the edge', [at(5, 20), at(43, 20, 1)], '0/0 is too near the edge of sheet 0'],
+    ['held down', [at(19.9, 20), at(43, 20, 1)], '0/0 is too near the edge of sheet 0'],
+    ['at a hole of the sheet', [at(20, 20), at(52, 52, 1)], '0/1 is too near the edge of sheet 0'],
+    ['missing', [at(20, 20)], '0/1 is not laid'],
+    ['twice', [at(20, 20), at(20, 80), at(43, 20, 1)], '0/0 is laid twice'],
+  ])('sees what is %s', (_what, nested, fault) => expect(faults(...nested)).toEqual([fault]));
+  it('lets a part lie in the hole of another, and no nearer than the gap', () => {
+    const ring = difference(
+      boxRegion({ minX: -30, minY: -30, maxX: 30, maxY: 30 }),
+      boxRegion({ minX: -14, minY: -14, maxX: 14, maxY: 14 }),
+    );
+    const both: NestPart[] = [
+      { region: ring, copies: 1 },
+      { region: square, copies: 1 },
+    ];
+    const within = (dx: number): Nesting => ({
+      nested: [
+        { part: 0, copy: 0, sheet: 0, place: translation(45, 50) },
+        { part: 1, copy: 0, sheet: 0, place: then(translation(dx, 0), translation(45, 50)) },
+      ],
+      tooLarge: [],
+    });
+    const whole = [freeEnd(film, 100)];
+    expect(checkNesting(within(0), both, whole, OPTIONS)).toEqual([]);
+    expect(checkNesting(within(2), both, whole, OPTIONS)).toEqual(['0/0 is too near 1/0']);
+  });
+});
