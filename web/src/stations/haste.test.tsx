@@ -90,7 +90,10 @@ describe('Done', () => {
     expect(done.textContent).toBe('Noting it…');
     expect(await log()).toEqual([]);
     // what it takes has changed meanwhile: the newer plan counts
-    const newer = { ...step, step: { ...step.step, takes: { film: 'white', length: 77, area: 300 * 77, from: { kind: 'roll' } } } };
+    const newer = {
+      ...step,
+      step: { ...step.step, takes: { film: 'white', length: 77, area: 300 * 77, from: { kind: 'roll' as const } } },
+    };
     await act(async () => settle(planOf([newer])));
     await waitFor(async () => expect(await log()).toHaveLength(2));
     expect((await log()).find((e) => e.kind === 'cut')).toMatchObject({ length: 77 });
