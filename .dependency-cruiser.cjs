@@ -11,6 +11,7 @@ const rooms = [
   'tape',
   'finish',
   'techniques',
+  'words',
   'schedule',
   'cost',
   'logbook',

@@ -7,6 +7,7 @@ export * from './filmKinds';
 export * from './grounds';
 export * from './handsOn';
 export * from './limits';
+export * from './recipes';
 export * from './tapeKinds';
 export * from './techniques';
 export * from './features';

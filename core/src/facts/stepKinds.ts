@@ -1,17 +1,20 @@
-/** The kinds of steps that there are: where each is worked on, and whether it may go on after a break or is done in one go. */
+/** What a step can need beside the piece. Today only hands are shared out in time; what else a step needs is known for later. */
+export type Need = 'hands' | 'cutter';
+
+/** The kinds of steps that there are: where each is worked on, whether it may go on after a break or is done in one go, and what it needs. */
 export const STEP_KINDS = {
-  stain: { station: 'prepare', mayPause: false },
-  coat: { station: 'prepare', mayPause: false },
-  seal: { station: 'prepare', mayPause: false },
-  cut: { station: 'cut', mayPause: true },
-  weed: { station: 'weed', mayPause: true },
-  tape: { station: 'tape', mayPause: true },
-  clean: { station: 'prepare', mayPause: false },
-  place: { station: 'place', mayPause: true },
-  edge: { station: 'paint', mayPause: false },
-  dab: { station: 'paint', mayPause: false },
-  pull: { station: 'paint', mayPause: false },
-  pack: { station: 'cure', mayPause: true },
-} as const;
+  stain: { station: 'prepare', mayPause: false, needs: ['hands'] },
+  coat: { station: 'prepare', mayPause: false, needs: ['hands'] },
+  seal: { station: 'prepare', mayPause: false, needs: ['hands'] },
+  cut: { station: 'cut', mayPause: true, needs: ['hands', 'cutter'] },
+  weed: { station: 'weed', mayPause: true, needs: ['hands'] },
+  tape: { station: 'tape', mayPause: true, needs: ['hands'] },
+  clean: { station: 'prepare', mayPause: false, needs: ['hands'] },
+  place: { station: 'place', mayPause: true, needs: ['hands'] },
+  edge: { station: 'paint', mayPause: false, needs: ['hands'] },
+  dab: { station: 'paint', mayPause: false, needs: ['hands'] },
+  pull: { station: 'paint', mayPause: false, needs: ['hands'] },
+  pack: { station: 'cure', mayPause: true, needs: ['hands'] },
+} as const satisfies Record<string, { station: string; mayPause: boolean; needs: readonly Need[] }>;
 
 export type StepKind = keyof typeof STEP_KINDS;

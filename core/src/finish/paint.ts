@@ -2,9 +2,6 @@ import { PAINT } from '../facts';
 import type { PullAt } from '../job';
 import type { DryingTimes } from './drying';
 
-/** How dry the paint is when the film comes off, in words. */
-export const PULL_WORDS: Record<PullAt, string> = { halfDry: 'half dry', nearlyDry: 'nearly dry', dry: 'dry' };
-
 /** When a stencil may come off after the last coat, minutes. */
 export function pullWindow(pullAt: PullAt, times: DryingTimes): { least: number; most?: number } {
   if (pullAt === 'halfDry') return { least: 0.5 * times.touchDry, most: times.touchDry };

@@ -1,8 +1,7 @@
 import { wallOf } from '../blanks';
 import { STEP_KINDS } from '../facts';
-import { formatLength } from '../units';
 import type { RecipeInput } from './recipeInput';
-import type { CareWait, WorkStep } from './workStep';
+import type { CareWait, Pieces, WorkStep } from './workStep';
 
 /** Minutes of a step: a start, and so much a piece and a square metre. */
 export interface Rate {
@@ -16,36 +15,33 @@ export const minutesFor = (rate: Rate, count: number, squareMetres: number): num
   Math.max(1, Math.round(rate.start + count * (rate.piece + (rate.squareMetre ?? 0) * squareMetres)));
 
 /** A step as it is written into a recipe. */
-export type NewStep = Omit<WorkStep, 'job' | 'station' | 'mayPause'> & { readonly mayPause?: boolean };
+type NewStep = Omit<WorkStep, 'job' | 'kind' | 'station' | 'mayPause' | 'needs'> & { readonly mayPause?: boolean };
 
 /** A recipe while it is written: each part of it adds steps and waits. */
 export interface RecipeDraft {
   readonly input: RecipeInput;
   readonly steps: WorkStep[];
   readonly care: CareWait[];
-  /** All the pieces in words: "the 12 pint glasses". */
-  readonly whole: string;
+  readonly pieces: Pieces;
   /** m² of one piece. */
   readonly face: number;
   readonly id: (key: string) => string;
-  /** Adds a step; where it is worked on and whether it may pause are its kind's, unless said otherwise. */
+  /** Adds a step; where it is worked on, what it needs and whether it may pause are its kind's, unless said otherwise. */
   readonly add: (step: NewStep) => void;
-  readonly say: (mm: number) => string;
 }
 
 /** An empty recipe for a job. */
 export function draftFor(input: RecipeInput): RecipeDraft {
   const { job } = input;
-  const { shape, name } = job.piece;
+  const { shape, name, build } = job.piece;
   const steps: WorkStep[] = [];
   return {
     input,
     steps,
     care: [],
-    whole: job.count === 1 ? `the ${name}` : `the ${job.count} ${name}`,
+    pieces: { count: job.count, name, ...(build ? { build } : {}) },
     face: (shape.kind === 'flat' ? shape.width * shape.height : wallOf(shape).width * shape.height) / 1e6,
     id: (key) => `${job.id}/${key}`,
-    add: (step) => steps.push({ ...STEP_KINDS[step.kind], ...step, job: job.id }),
-    say: (mm) => formatLength(mm, input.lengths, { digits: 0 }),
+    add: (step) => steps.push({ ...STEP_KINDS[step.about.kind], ...step, kind: step.about.kind, job: job.id }),
   };
 }

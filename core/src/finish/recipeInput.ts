@@ -1,5 +1,5 @@
 import type { Climate, CutFrom, Id, Job, Mark, Paint } from '../job';
-import type { LengthSystem } from '../units';
+import type { TapeAbout, WeedingAbout } from './workStep';
 
 /** What earlier stations found out about one layer of one mark. */
 export interface RecipeLayer {
@@ -18,9 +18,9 @@ export interface RecipeLayer {
   readonly filmWidth: number;
   readonly from: CutFrom;
   readonly weedMinutes: number;
-  readonly weedText: string;
-  readonly tapeText: string;
-  readonly tapePieces: number;
+  readonly weeding: WeedingAbout;
+  /** None where no tape in stock works. */
+  readonly tape?: TapeAbout;
   /** How often the mark goes on a piece. */
   readonly perPiece: number;
 }
@@ -30,5 +30,4 @@ export interface RecipeInput {
   readonly layers: readonly RecipeLayer[];
   readonly climate: Climate;
   readonly paints: readonly Paint[];
-  readonly lengths: LengthSystem;
 }

@@ -1,14 +1,108 @@
-import type { CautionId, StepKind } from '../facts';
-import type { CutFrom, Id, JobId, StationId, StepId } from '../job';
+import type { CautionId, CleaningId, CoatId, Need, StepKind, TechniqueId } from '../facts';
+import type { CutFrom, Id, JobId, PullAt, StationId, StepId } from '../job';
+
+/** What a wait is for; where it is for a coat to dry or cure, `coat` says which. */
+export type WaitFor =
+  | 'recoat'
+  | 'beforeSealer'
+  | 'beforeFilm'
+  | 'alcohol'
+  | 'dustedOff'
+  | 'weedSoon'
+  | 'weeded'
+  | 'taped'
+  | 'placed'
+  | 'stencilLaid'
+  | 'edgeSealer'
+  | PullAt
+  | 'touchDry'
+  | 'firm';
 
 /** How long after another step a step may begin, minutes. */
 export interface Lag {
   readonly step: StepId;
   readonly least: number;
   readonly most?: number;
-  /** What is waited for, as a noun: "stain dries". */
-  readonly why: string;
+  /** What is waited for. */
+  readonly why: WaitFor;
+  readonly coat?: CoatId;
 }
+
+/** The pieces of a job, as they are spoken of. */
+export interface Pieces {
+  readonly count: number;
+  readonly name: string;
+  readonly build?: 'joined' | 'apart';
+}
+
+/** One layer of film of a mark; layered where the mark has others. */
+export interface LayerAbout {
+  readonly mark: string;
+  readonly film: string;
+  readonly layered: boolean;
+  readonly count: number;
+}
+
+/** What is weeded on each piece. */
+export interface WeedingAbout {
+  readonly technique: TechniqueId;
+  readonly waste: number;
+  readonly small: number;
+  readonly onCarrier: boolean;
+}
+
+/** The tape for a layer, mm. */
+export interface TapeAbout {
+  readonly name: string;
+  readonly pieces: number;
+  readonly width: number;
+  readonly height: number;
+  readonly usesEach: number;
+  /** How often it is pressed on cloth first. */
+  readonly dull: number;
+}
+
+/** What a step is about, by its kind: all that its sentences are made from, which `words/` does. */
+export type StepAbout =
+  | { readonly kind: 'stain'; readonly pieces: Pieces; readonly coat: CoatId }
+  | { readonly kind: 'coat'; readonly pieces: Pieces; readonly coat: CoatId; readonly nth: readonly [number, number] }
+  | { readonly kind: 'seal'; readonly pieces: Pieces }
+  | { readonly kind: 'cut'; readonly film: string; readonly taken: number; readonly first: boolean }
+  | { readonly kind: 'weed'; readonly layer: LayerAbout; readonly weeding: WeedingAbout }
+  | { readonly kind: 'tape'; readonly layer: LayerAbout; readonly tape?: TapeAbout }
+  | { readonly kind: 'clean'; readonly pieces: Pieces; readonly cleaning: CleaningId }
+  | {
+      readonly kind: 'place';
+      readonly pieces: Pieces;
+      readonly mark: string;
+      readonly technique: TechniqueId;
+      readonly method: 'hinge' | 'centreOut';
+      /** Height of a stop under the mark that makes all pieces equal, mm. */
+      readonly stop?: number;
+      /** How often it goes on a piece. */
+      readonly perPiece: number;
+      readonly slats: boolean;
+      readonly films: number;
+      /** Masked beyond the film, mm. */
+      readonly mask?: number;
+    }
+  | { readonly kind: 'edge'; readonly mark: string }
+  | {
+      readonly kind: 'dab';
+      readonly mark: string;
+      readonly nth: readonly [number, number];
+      readonly paint?: string;
+      /** In all, said with the first coat. */
+      readonly millilitres: number;
+    }
+  | {
+      readonly kind: 'pull';
+      readonly mark: string;
+      readonly pullAt: PullAt;
+      /** Minutes after the last coat. */
+      readonly window: { readonly least: number; readonly most?: number };
+    }
+  | { readonly kind: 'pack'; readonly pieces: Pieces };
 
 /** One thing to do, for the whole set at once. */
 export interface WorkStep {
@@ -16,13 +110,10 @@ export interface WorkStep {
   readonly job: JobId;
   readonly kind: StepKind;
   readonly station: StationId;
-  /** What to do, as an order: "Wipe the 12 glasses with alcohol". */
-  readonly title: string;
-  /** One word for the ribbon. */
-  readonly short: string;
-  readonly text: string;
+  readonly about: StepAbout;
   /** Minutes of hands. */
   readonly hands: number;
+  readonly needs: readonly Need[];
   readonly after: readonly Lag[];
   readonly cautions: readonly CautionId[];
   /** May go on after a break; other steps are done in one go. */
@@ -35,9 +126,10 @@ export interface WorkStep {
 export interface CareWait {
   readonly after: StepId;
   readonly minutes: number;
-  readonly what: string;
+  /** A coat cures, or adhesive dwells where none is named. */
+  readonly coat?: CoatId;
   /** What is allowed from then on. */
-  readonly then: string;
+  readonly then: 'water' | 'firstWash';
   /** Whether the piece may be packed meanwhile. */
   readonly packed: boolean;
 }

@@ -1,4 +1,5 @@
 import type { WorkStep } from '../finish';
+import { stepTitle } from '../words';
 import { standing, type Id, type StepId, type WorkEvent } from '../job';
 import { MINUTE_MS } from '../units';
 
@@ -28,7 +29,7 @@ export function stepState(events: readonly WorkEvent[], step: StepId): { done: b
  */
 export const noteStart = (events: readonly WorkEvent[], step: WorkStep, id: Id, at: number): WorkEvent[] => {
   const { done, startedAt } = stepState(events, step.id);
-  return done || startedAt !== undefined ? [] : [{ id, at, kind: 'started', job: step.job, step: step.id, title: step.title }];
+  return done || startedAt !== undefined ? [] : [{ id, at, kind: 'started', job: step.job, step: step.id, title: stepTitle(step) }];
 };
 
 /**
@@ -51,7 +52,7 @@ export function noteFinish(
   if (done || events.some((event) => event.id === press)) return [];
   const spent = startedAt === undefined ? step.hands : Math.max(0.1, Math.round(((at - startedAt) / MINUTE_MS) * 10) / 10);
   const common = {
-    ...{ id: press, at, job: step.job, step: step.id, title: step.title, planned: step.hands, actual: minutes ?? spent },
+    ...{ id: press, at, job: step.job, step: step.id, title: stepTitle(step), planned: step.hands, actual: minutes ?? spent },
     ...{ work: step.kind, unlearned: step.hands, timed: minutes !== undefined || startedAt !== undefined },
   };
   return [

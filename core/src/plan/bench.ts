@@ -1,11 +1,14 @@
 import { inSentence, DAY, MINUTE_MS } from '../units';
 import { standing, type Id, type Job, type JobId, type Reading, type Shop, type StepId, type WorkEvent } from '../job';
 import type { PlacedStep, Schedule, StepFact } from '../schedule';
+import { careWords, stepWords, waitWords } from '../words';
 
 /** Something on the drying rack. */
 export interface RackItem {
   readonly id: string;
   readonly job: JobId;
+  /** The step that it is waited for with. */
+  readonly step?: StepId;
   /** What is waited for. */
   readonly what: string;
   /** UTC ms: when it is ready, or when the window that is open closes. */
@@ -70,21 +73,32 @@ function rackOf(schedule: Schedule, now: number): RackItem[] {
         const closes = lag.most === undefined ? undefined : other.end + lag.most * MINUTE_MS;
         const id = `${placed.step.id}<${lag.step}`;
         if (lag.least > 0 && ready > now)
-          items.push({ id, job: job.job, what: lag.why, until: ready, state: 'drying', next: placed.step.short });
+          items.push({
+            id,
+            job: job.job,
+            step: placed.step.id,
+            what: waitWords(lag),
+            until: ready,
+            state: 'drying',
+            next: stepWords(placed.step).short,
+          });
         else if (lag.least > 0 && closes !== undefined && closes > now)
           items.push({
             id,
             job: job.job,
-            what: `${placed.step.short} now`,
+            step: placed.step.id,
+            what: `${stepWords(placed.step).short} now`,
             until: closes,
             state: 'open',
-            next: placed.step.short,
+            next: stepWords(placed.step).short,
           });
       }
     }
     for (const care of job.care)
-      if (care.from <= now && care.until > now && at.size > 0)
-        items.push({ id: `${job.job}:${care.what}`, job: job.job, what: care.what, until: care.until, state: 'care' });
+      if (care.from <= now && care.until > now && at.size > 0) {
+        const { what } = careWords(care);
+        items.push({ id: `${job.job}:${what}`, job: job.job, what, until: care.until, state: 'care' });
+      }
   }
   const done = new Set(schedule.steps.filter((s) => s.state === 'done').map((s) => s.end));
   return items.filter((item) => item.state !== 'care' || done.size > 0).toSorted((a, b) => a.until - b.until);

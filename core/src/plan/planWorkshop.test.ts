@@ -8,6 +8,7 @@ import { GROUNDS, type Contact, type GroundId } from '../facts';
 import { applyPatch, type Job, type Reading, type WorkEvent } from '../job';
 import type { Workshop } from '../jobFile';
 import { brokenWaits } from '../schedule';
+import { stepTitle } from '../words';
 import { Memo } from './memo';
 import { planWorkshop } from './planWorkshop';
 
@@ -195,13 +196,10 @@ describe('the demo workshop', () => {
     });
   });
   it('tells the layers of one mark apart', () => {
-    const titles = plan(demo.jobs)
-      .jobs.get('tankards')!
-      .recipe.steps.map((step) => step.title);
+    const titles = plan(demo.jobs).jobs.get('tankards')!.recipe.steps.map(stepTitle);
     expect(titles).toContain('Tape 2 × the petrol layer of skipper');
     expect(titles).toContain('Tape 2 × the cream matt layer of skipper');
-    for (const { recipe } of plan(demo.jobs).jobs.values())
-      expect(new Set(recipe.steps.map((s) => s.title)).size).toBe(recipe.steps.length);
+    for (const { recipe } of plan(demo.jobs).jobs.values()) expect(new Set(recipe.steps.map(stepTitle)).size).toBe(recipe.steps.length);
   });
   it('marks keep their breathing room, and glasses their lip band', () => {
     for (const job of demo.jobs) {
@@ -227,7 +225,7 @@ describe('the demo workshop', () => {
     expect(startable.length).toBeGreaterThan(15);
     for (const { step, start } of startable) {
       const now = Math.max(DEMO_START, start);
-      const started: WorkEvent = { id: 's', at: now - 60_000, kind: 'started', job: step.job, step: step.id, title: step.title };
+      const started: WorkEvent = { id: 's', at: now - 60_000, kind: 'started', job: step.job, step: step.id, title: stepTitle(step) };
       const { steps } = planWorkshop(demo.jobs, demo.shop, [...demo.events, started], now, faces, memo).schedule;
       expect(steps.find((s) => s.step.id === step.id)!.state).toBe('running');
       expect(brokenWaits(steps).filter((fault) => fault.includes('same hands'))).toEqual([]);
@@ -254,7 +252,7 @@ describe('the demo workshop', () => {
       kind: 'done',
       job: first.job,
       step: first.id,
-      title: first.title,
+      title: stepTitle(first),
       planned: first.hands,
       actual: 1,
     };

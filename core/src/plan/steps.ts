@@ -12,10 +12,8 @@ import {
   type TapePieces,
   type TapeUses,
 } from '../tape';
-import { TECHNIQUES } from '../facts';
-import { formatLength } from '../units';
-import { guarded, type Film, type Id, type Job, type Mark, type Reading, type Shop } from '../job';
-import type { Recipe, RecipeLayer } from '../finish';
+import { guarded, type Film, type Id, type Job, type Reading, type Shop } from '../job';
+import type { Recipe, RecipeLayer, TapeAbout } from '../finish';
 import { recipeFor } from '../techniques';
 import type { MarkPlan } from './planMark';
 
@@ -78,16 +76,17 @@ const timesPiece = (weeding: Weeding, times: number): Weeding => ({
   smallPieces: weeding.smallPieces * times,
 });
 
-const weedWords = (mark: Mark, weeding: Weeding): string =>
-  `${TECHNIQUES[mark.technique].words.weeding} ${weeding.wastePieces} pieces come off a piece${weeding.smallPieces > 0 ? `, ${weeding.smallPieces} of them small` : ''}. ${weeding.onCarrier ? 'Leave the liner on the carrier while you weed.' : 'Count the counters when you are done.'}`;
-
-function tapeWords(layer: LayerPlan, shop: Shop): string {
-  const { choice, pieces } = layer;
-  if (!choice || !pieces) return 'No tape in stock works here; see the Tape station.';
-  const say = (mm: number) => formatLength(Math.ceil(mm), shop.lengths);
-  const dull = choice.dull > 0 ? ` Press it on clean cloth ${choice.dull === 1 ? 'once' : `${choice.dull} times`} first.` : '';
-  return `${choice.tape.name}: ${pieces.pieces === 1 ? 'one piece' : `${pieces.pieces} pieces`} of ${say(pieces.width)} × ${say(pieces.height)}, used ${pieces.usesEach === 1 ? 'once' : `up to ${pieces.usesEach} times`} each.${dull} Burnish both sides; peel the liner away flat.`;
-}
+/** The tape of a layer, as its step is about it. */
+const tapeOf = ({ choice, pieces }: LayerPlan): TapeAbout | undefined =>
+  choice &&
+  pieces && {
+    name: choice.tape.name,
+    pieces: pieces.pieces,
+    width: pieces.width,
+    height: pieces.height,
+    usesEach: pieces.usesEach,
+    dull: choice.dull,
+  };
 
 /** The steps of a job from what its earlier stations found. */
 export function planRecipe(
@@ -114,14 +113,16 @@ export function planRecipe(
       filmWidth: layout.width,
       from: layout.sheet.from,
       weedMinutes: layer.weeding.minutes,
-      weedText: weedWords(plan.mark, layer.weeding),
-      tapeText: tapeWords(layer, shop),
-      tapePieces: layer.pieces?.pieces ?? 0,
+      weeding: {
+        ...{ technique: plan.mark.technique, waste: layer.weeding.wastePieces, small: layer.weeding.smallPieces },
+        onCarrier: layer.weeding.onCarrier,
+      },
+      tape: tapeOf(layer),
       perPiece: plan.copies.length + 1,
     };
   });
   return {
-    recipe: recipeFor({ job, layers: inputs, climate: shop.climate, paints: shop.paints, lengths: shop.lengths }),
+    recipe: recipeFor({ job, layers: inputs, climate: shop.climate, paints: shop.paints }),
     inputs,
   };
 }

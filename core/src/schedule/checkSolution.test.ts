@@ -1,4 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
+import { testStep } from '../../test/steps';
 import type { WorkStep } from '../finish';
 import { checkSolution } from './checkSolution';
 import type { PlacedStep, Placement, Problem, Solution, StepFact } from './problem';
@@ -10,9 +11,7 @@ const HANDS = [
   { start: NOW, end: NOW + 120 * MIN },
   { start: NOW + 180 * MIN, end: NOW + 300 * MIN },
 ];
-const step = (id: string, hands: number, after: WorkStep['after'] = []): WorkStep => ({
-  ...{ id, job: 'j', kind: 'place', station: 'place', title: id, short: id, text: '', hands, after, cautions: [], mayPause: true },
-});
+const step = (id: string, hands: number, after: WorkStep['after'] = []): WorkStep => testStep(id, { hands, after });
 /** A step in one or more spans, minutes from now. */
 const at = (s: WorkStep, spans: [number, number][], more: Partial<PlacedStep> = {}): PlacedStep => {
   const times = spans.map(([from, to]) => ({ start: NOW + from * MIN, end: NOW + to * MIN }));
@@ -28,7 +27,7 @@ const check = (steps: WorkStep[], placed: PlacedStep[], fixed: [string, StepFact
   return checkSolution(problem, new Map([['j', { steps: placed, broken }]]));
 };
 const a = step('a', 30);
-const b = step('b', 30, [{ step: 'a', least: 60, most: 90, why: 'dries' }]);
+const b = step('b', 30, [{ step: 'a', least: 60, most: 90, why: 'recoat' }]);
 
 describe('the checker of schedules', () => {
   it('is content with steps in their hours, paused over a break, at the very bounds of their waits', () => {
@@ -74,8 +73,8 @@ describe('the checker of schedules', () => {
   });
   it('lets a wait be broken where that is said, and only there', () => {
     const placed = [at(a, [[0, 30]]), at(b, [[190, 220]])];
-    expect(check([a, b], placed, [], [{ step: 'b', after: 'a', why: 'dries' }])).toEqual([]);
-    expect(check([a, b], placed, [], [{ step: 'a', after: 'b', why: 'dries' }])).toHaveLength(1);
+    expect(check([a, b], placed, [], [{ step: 'b', after: 'a', why: 'recoat' }])).toEqual([]);
+    expect(check([a, b], placed, [], [{ step: 'a', after: 'b', why: 'recoat' }])).toHaveLength(1);
   });
   it('asks of every job an answer, which may be that it has no room', () => {
     const jobs = ['j', 'k'].map((job) => ({ job, name: job, priority: 0, createdAt: 0, steps: [a], care: [] }));
@@ -85,7 +84,7 @@ describe('the checker of schedules', () => {
     expect(checkSolution({ ...problem, resources: [] }, new Map([['j', { steps: [at(a, [[0, 30]])], broken: [] }], ['k', { unplaced: 'a' }]]))).toEqual(['a is outside the hours']); // prettier-ignore
   });
   it('passes over waits on steps of other jobs that are not there', () => {
-    const alone = step('z', 30, [{ step: 'elsewhere', least: 500, why: 'dries' }]);
+    const alone = step('z', 30, [{ step: 'elsewhere', least: 500, why: 'recoat' }]);
     expect(check([alone], [at(alone, [[0, 30]])])).toEqual([]);
   });
 });

@@ -64,7 +64,7 @@ export function placeSteps(
   const idle = takeOut(free, [...running.values()]);
   for (let repair = 0; repair < MOST_REPAIRS; repair++) {
     const placed = new Map<StepId, PlacedStep>();
-    const broken: { step: StepId; after: StepId; why: string }[] = [];
+    const broken: Placement['broken'][number][] = [];
     let left = idle;
     let again = false;
     for (const step of steps) {
@@ -91,7 +91,7 @@ export function placeSteps(
         if (lag.most === undefined || !other || start <= other.end + lag.most * MINUTE_MS) continue;
         const key = `${step.id}<${lag.step}`;
         const fixed = other.state !== 'waiting' || given.has(key);
-        if (fixed) broken.push({ step: step.id, after: lag.step, why: lag.why });
+        if (fixed) broken.push({ step: step.id, after: lag.step, why: lag.why, ...(lag.coat ? { coat: lag.coat } : {}) });
         else {
           const times = (puts.get(key) ?? 0) + 1;
           puts.set(key, times);

@@ -1,5 +1,5 @@
 import { MINUTE_MS } from '../units';
-import type { CareWait, WorkStep } from '../finish';
+import type { CareWait, Lag, WorkStep } from '../finish';
 import type { JobId, StepId } from '../job';
 import type { Window } from './calendar';
 
@@ -49,7 +49,7 @@ export interface PlacedStep {
 export interface Placement {
   readonly steps: readonly PlacedStep[];
   /** Greatest waits that could not be kept: because the clock has passed them, or hours leave no room. */
-  readonly broken: readonly { readonly step: StepId; readonly after: StepId; readonly why: string }[];
+  readonly broken: readonly (Pick<Lag, 'why' | 'coat'> & { readonly step: StepId; readonly after: StepId })[];
 }
 
 /** A job that cannot be placed, and the step that finds no room. */

@@ -1,5 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
+import { testStep } from '../../test/steps';
 import type { WorkStep } from '../finish';
 import type { Hours } from '../job';
 import { firstEndingAfter, freeOf, takeOut, workingWindows } from './calendar';
@@ -24,19 +25,8 @@ const HOURS: Hours = {
 const NOW = Date.parse('2026-12-01T09:40:00Z');
 const MIN = 60_000;
 const windows = workingWindows(HOURS, NOW, 60);
-const step = (id: string, hands: number, after: WorkStep['after'] = [], mayPause = false): WorkStep => ({
-  id,
-  job: 'j',
-  kind: 'place',
-  station: 'place',
-  title: id,
-  short: id,
-  text: '',
-  hands,
-  after,
-  cautions: [],
-  mayPause,
-});
+const step = (id: string, hands: number, after: WorkStep['after'] = [], mayPause = false): WorkStep =>
+  testStep(id, { hands, after, mayPause });
 const none: ReadonlyMap<string, StepFact> = new Map();
 const place = (steps: WorkStep[], from = NOW) => placeSteps(steps, windows, from, none, NOW) as Placement;
 const problem = (jobs: JobToPlace[], calendar = windows, fixed = none, now = NOW): Problem => ({
@@ -152,7 +142,7 @@ describe('placing steps', () => {
                     step: `s${i - 1}`,
                     least: l.least,
                     ...(l.width === null ? {} : { most: l.least + l.width }),
-                    why: 'dries',
+                    why: 'recoat',
                   },
                 ],
             l.pause,
@@ -168,7 +158,7 @@ describe('placing steps', () => {
     );
   });
   it('puts a coat off to the morning when its stencil could only be pulled at night', () => {
-    const steps = [step('coat', 10), step('pull', 5, [{ step: 'coat', least: 30, most: 60, why: 'half dry' }])];
+    const steps = [step('coat', 10), step('pull', 5, [{ step: 'coat', least: 30, most: 60, why: 'halfDry' }])];
     const late = Date.parse('2026-12-01T17:30:00Z');
     const placed = place(steps, late);
     expect(placed.broken).toEqual([]);
@@ -187,7 +177,7 @@ describe('placing steps', () => {
 
 describe('solving for the workshop', () => {
   it('gives the nearer date the hands first and uses waits for other work', () => {
-    const a = todo('a', [step('a1', 20), step('a2', 20, [{ step: 'a1', least: 120, why: 'dries' }])], NOW + 8 * 60 * MIN);
+    const a = todo('a', [step('a1', 20), step('a2', 20, [{ step: 'a1', least: 120, why: 'recoat' }])], NOW + 8 * 60 * MIN);
     const b = todo('b', [step('b1', 60)], NOW + 2 * 60 * MIN);
     const { jobs, steps } = solved([a, b]);
     expect(brokenWaits(steps)).toEqual([]);
@@ -195,7 +185,7 @@ describe('solving for the workshop', () => {
     expect(jobs.get('a')!.packed).toBeLessThanOrEqual(NOW + 8 * 60 * MIN);
   });
   it('says the latest start, and from five minutes later it is too late', () => {
-    const steps = [step('s1', 30), step('s2', 30, [{ step: 's1', least: 90, why: 'dries' }])];
+    const steps = [step('s1', 30), step('s2', 30, [{ step: 's1', least: 90, why: 'recoat' }])];
     const deadline = Date.parse('2026-12-03T12:30:00Z');
     const job = solved([todo('a', steps, deadline)]).jobs.get('a')!;
     expect(formatMoment(job.latestStart!, 'Europe/Dublin')).toBe('Thu 3 Dec 10:00');
@@ -204,10 +194,8 @@ describe('solving for the workshop', () => {
   });
   it('names what makes a date impossible: a wait, closed hours, or other jobs', () => {
     const soon = NOW + 60 * MIN;
-    const waits = solved([todo('a', [step('s1', 5), step('s2', 5, [{ step: 's1', least: 150, why: 'stain dries' }])], soon)]).jobs.get(
-      'a',
-    )!;
-    expect(waits.holdup).toEqual({ kind: 'waits', minutes: 150, until: 'stain dries' });
+    const waits = solved([todo('a', [step('s1', 5), step('s2', 5, [{ step: 's1', least: 150, why: 'recoat' }])], soon)]).jobs.get('a')!;
+    expect(waits.holdup).toMatchObject({ kind: 'waits', minutes: 150, until: { why: 'recoat' } });
     const weekend = Date.parse('2026-12-05T17:50:00Z');
     const closed = solved([todo('a', [step('s1', 30)], weekend + 60 * MIN)], workingWindows(HOURS, weekend, 20), none, weekend).jobs.get(
       'a',
@@ -217,7 +205,7 @@ describe('solving for the workshop', () => {
     expect([...others.jobs.values()].filter((j) => j.holdup?.kind === 'others')).toHaveLength(1);
   });
   it('what runs keeps its start, what is done its end', () => {
-    const steps = [step('s1', 30), step('s2', 30, [{ step: 's1', least: 60, why: 'dries' }])];
+    const steps = [step('s1', 30), step('s2', 30, [{ step: 's1', least: 60, why: 'recoat' }])];
     const facts = new Map([['s1', { startedAt: NOW - 50 * MIN, doneAt: NOW - 20 * MIN }]]);
     const { steps: placed } = solved([todo('a', steps)], windows, facts);
     expect(placed[0]).toMatchObject({ state: 'done', end: NOW - 20 * MIN });
@@ -225,7 +213,7 @@ describe('solving for the workshop', () => {
   });
   it('a job that finds no room is said, with the step that finds none, and costs more than any that is late', () => {
     const day = windows.slice(0, 2);
-    const long = todo('long', [step('l1', 10), step('l2', 10, [{ step: 'l1', least: 3 * 24 * 60, why: 'cures' }])]);
+    const long = todo('long', [step('l1', 10), step('l2', 10, [{ step: 'l1', least: 3 * 24 * 60, why: 'recoat' }])]);
     const short = todo('short', [step('s1', 30)], NOW - 60 * MIN);
     const { jobs } = solved([long, short], day);
     expect(jobs.get('long')).toMatchObject({ job: 'long', steps: [], unplaced: { id: 'l2' }, care: [], broken: [] });
@@ -259,7 +247,7 @@ describe('the law of solutions', () => {
             step(
               `${j}/${i}`,
               hands,
-              i === 0 ? [] : [{ step: `${j}/${i - 1}`, least: one.least, ...(one.width === null ? {} : { most: one.least + one.width }), why: 'dries' }], // prettier-ignore
+              i === 0 ? [] : [{ step: `${j}/${i - 1}`, least: one.least, ...(one.width === null ? {} : { most: one.least + one.width }), why: 'recoat' }], // prettier-ignore
               one.pause,
             ),
           );
@@ -278,7 +266,7 @@ describe('the law of solutions', () => {
     );
   });
   it('the checker sees what is wrong: hands in two places, also of what runs, a wait cut short, a step outside the hours, one left out', () => {
-    const [a, b] = [step('a', 30), step('b', 30, [{ step: 'a', least: 60, why: 'dries' }])];
+    const [a, b] = [step('a', 30), step('b', 30, [{ step: 'a', least: 60, why: 'recoat' }])];
     const one = (steps: Placement['steps'], fixed = none) => checkSolution(problem([todo('j', [a, b])], windows, fixed), new Map([['j', { steps, broken: [] }]])); // prettier-ignore
     const at = (s: WorkStep, from: number, state: 'waiting' | 'running' = 'waiting') => {
       const span = { start: NOW + from * MIN, end: NOW + (from + 30) * MIN };

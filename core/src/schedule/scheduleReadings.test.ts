@@ -1,14 +1,16 @@
+import { testStep } from '../../test/steps';
 import { describe, expect, it } from '@jest/globals';
 import { plateJob, textMark } from '../../test/sampleJobs';
 import type { JobSchedule } from './solve';
 import { formatMoment, formatTime, scheduleReadings } from './scheduleReadings';
 
 const ZONE = 'Europe/Dublin';
+const pack = testStep('j/pack', { kind: 'pack', about: { kind: 'pack', pieces: { count: 1, name: 'glass' } } });
 const PACKED = Date.parse('2026-12-03T11:30:00Z');
 const H = 3_600_000;
 const schedule = (more: Partial<JobSchedule> = {}): JobSchedule => ({
   job: 'j',
-  steps: [{ step: { id: 'j/pack', station: 'cure', title: 'Pack' }, start: PACKED - H, end: PACKED, spans: [], state: 'waiting' }] as never,
+  steps: [{ step: pack, start: PACKED - H, end: PACKED, spans: [], state: 'waiting' }] as never,
   packed: PACKED,
   packedAlone: PACKED,
   care: [],
@@ -40,19 +42,22 @@ describe('packed in time', () => {
     expect(reading!.remedies.map((c) => c.label)).toEqual(['Do this job first', 'Agree on Thu 3 Dec 12:00']);
   });
   it('impossible by a wait names it, and only another date helps', () => {
-    const [reading] = read(PACKED - 2 * H, schedule({ holdup: { kind: 'waits', minutes: 240, until: 'stain dries' } }));
-    expect(reading!.why).toMatch(/^Impossible: .*stain dries/);
+    const [reading] = read(
+      PACKED - 2 * H,
+      schedule({ holdup: { kind: 'waits', minutes: 240, until: { why: 'beforeFilm', coat: 'waterStain' } } }),
+    );
+    expect(reading!.why).toMatch(/^Impossible: .*water stain dries before film/);
     expect(reading!.remedies).toHaveLength(1);
     expect(reading!.advice).toMatch(/warmer/);
   });
   it('no room in the calendar is a stop that names the step', () =>
-    expect(read(PACKED, schedule({ steps: [], packed: undefined, unplaced: { id: 'j/pack', title: 'Pack' } as never }))[0]).toMatchObject({
+    expect(read(PACKED, schedule({ steps: [], packed: undefined, unplaced: pack }))[0]).toMatchObject({
       verdict: 'stop',
       value: 'never',
-      why: expect.stringContaining('“Pack” finds no room'),
+      why: expect.stringContaining('“Check, wrap and label the glass” finds no room'),
     }));
   it('a wait that ran out is a watch at its station', () => {
-    const missed = read(PACKED, schedule({ broken: [{ step: 'j/pack', after: 'j/place', why: 'half dry' }] }))[1];
-    expect(missed).toMatchObject({ id: 'missed:j/pack', verdict: 'watch', station: 'cure', value: 'Pack' });
+    const missed = read(PACKED, schedule({ broken: [{ step: 'j/pack', after: 'j/place', why: 'halfDry' }] }))[1];
+    expect(missed).toMatchObject({ id: 'missed:j/pack', verdict: 'watch', station: 'cure', value: 'Check, wrap and label the glass' });
   });
 });

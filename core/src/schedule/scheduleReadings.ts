@@ -1,5 +1,6 @@
 import { MINUTE_MS, formatDuration } from '../units';
 import { setAt, type Job, type Reading } from '../job';
+import { stepTitle, waitWords } from '../words';
 import { HORIZON_DAYS, type Holdup, type JobSchedule } from './solve';
 
 /** What stands in the place of a moment that never was: nothing on a page may fail over one. */
@@ -32,7 +33,7 @@ export const formatTime = (at: number, zone: string): string =>
 function holdupWords(holdup: Holdup): string {
   switch (holdup.kind) {
     case 'waits':
-      return `The longest wait is ${(holdup.minutes / 60).toFixed(1)} h until ${holdup.until}.`;
+      return `The longest wait is ${(holdup.minutes / 60).toFixed(1)} h until ${waitWords(holdup.until)}.`;
     case 'work':
       return 'Its hands-on work alone takes longer than is left.';
     case 'hours':
@@ -58,7 +59,7 @@ export function scheduleReadings(job: Job, schedule: JobSchedule, zone: string, 
       value: 'never',
       limit: `within ${HORIZON_DAYS} days`,
       why: hasHours
-        ? `“${schedule.unplaced?.title ?? 'A step'}” finds no room in the working hours of the next ${HORIZON_DAYS} days.`
+        ? `“${schedule.unplaced ? stepTitle(schedule.unplaced) : 'A step'}” finds no room in the working hours of the next ${HORIZON_DAYS} days.`
         : 'No working hours are set, so nothing can be planned.',
       remedies: [],
       advice: 'Add working hours in Stock.',
@@ -102,8 +103,8 @@ export function scheduleReadings(job: Job, schedule: JobSchedule, zone: string, 
       station: step?.step.station ?? 'cure',
       verdict: 'watch',
       title: 'A wait ran out',
-      value: step?.step.title ?? missed.step,
-      limit: missed.why,
+      value: step ? stepTitle(step.step) : missed.step,
+      limit: waitWords(missed),
       why: 'This step comes later than is good. Go on at once, with more care than usual.',
       remedies: [],
       advice: 'What happened goes into the log with “Went wrong”.',

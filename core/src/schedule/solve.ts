@@ -1,5 +1,5 @@
 import { MINUTE_MS } from '../units';
-import type { WorkStep } from '../finish';
+import type { CareWait, Lag, WorkStep } from '../finish';
 import type { JobId } from '../job';
 import type { Window } from './calendar';
 import { endOf, listSchedule } from './listSchedule';
@@ -19,13 +19,7 @@ export interface JobSchedule {
   readonly latestStart?: number;
   /** Minutes between the planned and the latest start; negative when late. */
   readonly slack?: number;
-  readonly care: readonly {
-    readonly what: string;
-    readonly then: string;
-    readonly from: number;
-    readonly until: number;
-    readonly packed: boolean;
-  }[];
+  readonly care: readonly (Pick<CareWait, 'coat' | 'then' | 'packed'> & { readonly from: number; readonly until: number })[];
   readonly broken: Placement['broken'];
   /** Packed if this job alone were in the workshop. */
   readonly packedAlone?: number;
@@ -35,7 +29,7 @@ export interface JobSchedule {
 
 /** What holds a job up: the longest wait on its way, its work alone, hours in which nobody works, or other jobs. */
 export type Holdup =
-  | { readonly kind: 'waits'; readonly minutes: number; readonly until: string }
+  | { readonly kind: 'waits'; readonly minutes: number; readonly until: Pick<Lag, 'why' | 'coat'> }
   | { readonly kind: 'work' }
   | { readonly kind: 'hours'; readonly minutes: number }
   | { readonly kind: 'others' };
@@ -74,7 +68,7 @@ function latestStart(job: JobToPlace, windows: readonly Window[], facts: Problem
 function holdupOf(alone: Placement, now: number): Holdup {
   const at = new Map(alone.steps.map((s) => [s.step.id, s]));
   let current = alone.steps.toSorted((a, b) => b.end - a.end)[0];
-  let wait = { minutes: 0, why: '' };
+  let wait: { minutes: number; lag?: Lag } = { minutes: 0 };
   let idle = 0;
   while (current && current.state === 'waiting') {
     const { step, start } = current;
@@ -85,12 +79,12 @@ function holdupOf(alone: Placement, now: number): Holdup {
       idle += Math.max(0, start - now);
       break;
     }
-    if (tight.lag.least > wait.minutes) wait = { minutes: tight.lag.least, why: tight.lag.why };
+    if (tight.lag.least > wait.minutes) wait = { minutes: tight.lag.least, lag: tight.lag };
     idle += Math.max(0, start - tight.ready);
     current = at.get(tight.lag.step);
   }
   if (idle / MINUTE_MS > wait.minutes) return { kind: 'hours', minutes: idle / MINUTE_MS };
-  return wait.why ? { kind: 'waits', minutes: wait.minutes, until: wait.why } : { kind: 'work' };
+  return wait.lag ? { kind: 'waits', minutes: wait.minutes, until: wait.lag } : { kind: 'work' };
 }
 
 /** A placed job, described: when it is packed, how much of its time is spare, what holds it up, and what goes on afterwards. */
@@ -106,7 +100,7 @@ function describe(job: JobToPlace, placement: Placement, windows: readonly Windo
     const from = at.get(wait.after)?.end;
     return from === undefined
       ? []
-      : [{ what: wait.what, then: wait.then, from, until: from + wait.minutes * MINUTE_MS, packed: wait.packed }];
+      : [{ coat: wait.coat, then: wait.then, packed: wait.packed, from, until: from + wait.minutes * MINUTE_MS }];
   });
   const late = job.deadline !== undefined && packed > job.deadline;
   return {

@@ -1,4 +1,5 @@
 import { MINUTE_MS } from '../units';
+import { stepTitle, waitWords } from '../words';
 import type { PlacedStep } from './problem';
 
 /** A wait that is not over when a step is begun or done. */
@@ -20,12 +21,13 @@ export interface OpenWait {
  * @param at UTC ms
  */
 export function waitsOpen(placed: PlacedStep, steps: readonly PlacedStep[], at: number): OpenWait[] {
-  return placed.step.after.flatMap(({ step, least, why }): OpenWait[] => {
+  return placed.step.after.flatMap(({ step, least, ...lag }): OpenWait[] => {
     if (least <= 0) return [];
     const before = steps.find((s) => s.step.id === step);
     if (!before) return [];
-    if (before.state !== 'done') return [{ why, least, after: before.step.title }];
+    const [why, after] = [waitWords(lag), stepTitle(before.step)];
+    if (before.state !== 'done') return [{ why, least, after }];
     const until = before.end + least * MINUTE_MS;
-    return until > at ? [{ why, until, least, after: before.step.title }] : [];
+    return until > at ? [{ why, until, least, after }] : [];
   });
 }

@@ -5,12 +5,7 @@ import type { TechniqueFile } from './technique';
 
 /** Film that stays on the piece. */
 export const decal: TechniqueFile<Extract<Making, { technique: 'decal' }>> = {
-  placing: ({ whole }, { mark }, piece) => ({
-    title: `Place ${mark.name} on ${whole}`,
-    text: '',
-    hands: 0,
-    cautions: piece.use.drink ? ['food'] : [],
-  }),
+  placing: (_draft, _laid, piece) => ({ hands: 0, cautions: piece.use.drink ? ['food'] : [] }),
   after: ({ input }, { place }, wiped) => ({
     ready: { step: place, least: 0, ...(wiped ? { most: WAITS.placeAfterWipe } : {}), why: 'placed' },
     firm: { step: place, least: 0, why: 'placed' },
@@ -18,8 +13,7 @@ export const decal: TechniqueFile<Extract<Making, { technique: 'decal' }>> = {
       {
         after: place,
         minutes: FIRST_WASH * dryingFactor('adhesive', input.climate, true).factor,
-        what: 'adhesive dwells',
-        then: 'first wash',
+        then: 'firstWash',
         packed: true,
       },
     ],

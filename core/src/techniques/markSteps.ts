@@ -11,7 +11,7 @@ import { wayOf } from './ways';
  * @returns what packing has to wait for
  */
 export function markSteps(draft: RecipeDraft, taped: ReadonlyMap<Id, readonly Lag[]>, clean: Lag, wiped: boolean): Lag[] {
-  const { input, care, id, add, say } = draft;
+  const { input, care, pieces, id, add } = draft;
   const { job, layers } = input;
   const { piece, count } = job;
   const { shape } = piece;
@@ -28,26 +28,21 @@ export function markSteps(draft: RecipeDraft, taped: ReadonlyMap<Id, readonly La
     const area = own.reduce((sum, layer) => sum + layer.area, 0);
     const size = (first.width * first.height) / 1e6;
     const place = id(`place:${mark.id}`);
-    const method = flat
-      ? 'Masking tape across the middle as a hinge: press one half, cut its liner away, then the other.'
-      : 'Hold the tape in a curve, touch down in the middle, smooth outward. Steady the piece so that it cannot roll.';
-    const stop = !flat && count > 1 ? ` Foot stop ${say(first.foot)} under the mark, the same for every piece.` : '';
-    const often = first.perPiece;
-    const hands = minutesFor(flat ? HANDS_ON.hinge : HANDS_ON.centreOut, count * often, size) * own.length;
-    const copies = often > 1 ? ` ${often} on each piece; mark their places from the jig.` : '';
-    const slats = piece.slats ? ' Over the gaps between slats the film is parted with a sharp blade once it holds.' : '';
-    const dryFit = HANDS_ON.dryFit;
+    const { perPiece } = first;
+    const hands = minutesFor(flat ? HANDS_ON.hinge : HANDS_ON.centreOut, count * perPiece, size) * own.length;
     const making = makingOf(mark);
     const way = wayOf(making);
     const laid = { mark, making, place, size, area };
     const placing = way.placing(draft, laid, piece);
     add({
       id: place,
-      kind: 'place',
-      title: placing.title,
-      short: 'place',
-      text: `Dry fit first, liner still on. ${method}${stop}${copies}${slats}${own.length > 1 ? ' Lowest and largest film first.' : ''}${placing.text ? ` ${placing.text}` : ''}`,
-      hands: hands + dryFit + placing.hands,
+      about: {
+        ...{ kind: 'place', pieces, mark: mark.name, technique: mark.technique, method: flat ? 'hinge' : 'centreOut' },
+        ...{ perPiece, slats: piece.slats !== undefined, films: own.length },
+        ...(!flat && count > 1 ? { stop: first.foot } : {}),
+        ...(placing.mask === undefined ? {} : { mask: placing.mask }),
+      },
+      hands: hands + HANDS_ON.dryFit + placing.hands,
       after: [...(taped.get(mark.id) ?? []), ...before],
       cautions: placing.cautions,
       mayPause: !wiped,

@@ -19,9 +19,7 @@ describe('recipes', () => {
     filmWidth: 305,
     from: { kind: 'roll' },
     weedMinutes: 2,
-    weedText: '',
-    tapeText: '',
-    tapePieces: 1,
+    weeding: { technique: 'decal', waste: 5, small: 1, onCarrier: false },
     perPiece: 1,
   });
   const recipe = (job: (typeof demo.jobs)[number]) =>
@@ -30,7 +28,6 @@ describe('recipes', () => {
       layers: job.marks.map((_, i) => layer(job, i)),
       climate: demo.shop.climate,
       paints: demo.shop.paints,
-      lengths: 'mm',
     });
   it.each([
     ['decals on glass', glasses!, ['cut', 'weed', 'tape', 'clean', 'place', 'pack'], ['vapour', 'blade', 'food', 'cutter']],
@@ -64,7 +61,7 @@ describe('recipes', () => {
     expect(pull.after[0]!.most).toBeCloseTo(30 * 1.453, 0);
   });
   it('first wash comes 83 hours after the glasses are done', () => {
-    expect(recipe(glasses!).care.find((c) => c.then === 'first wash')!.minutes / 60).toBeCloseTo(82.7, 1);
+    expect(recipe(glasses!).care.find((c) => c.then === 'firstWash')!.minutes / 60).toBeCloseTo(82.7, 1);
   });
   it('decals on raw wood take the general recipe, and that is said', () => {
     expect(recipe({ ...glasses!, piece: { ...glasses!.piece, ground: 'rawWood' } }).unknownGround).toBe(true);

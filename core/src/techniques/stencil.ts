@@ -1,8 +1,7 @@
 import { COATS, HANDS_ON, LAYOUT, WAITS } from '../facts';
-import { formatDuration } from '../units';
 import { isMarkPaint } from '../fit';
 import { setAt, type Making, type Reading, type Shop } from '../job';
-import { dryingTimes, minutesFor, paintNeeded, PULL_WORDS, pullWindow, type Lag, type RecipeDraft } from '../finish';
+import { dryingTimes, minutesFor, paintNeeded, pullWindow, type Lag, type RecipeDraft } from '../finish';
 import type { JobMark, LaidMark, Standing, TechniqueFile } from './technique';
 
 type Stencil = Extract<Making, { technique: 'stencil' }>;
@@ -19,55 +18,36 @@ function after({ input, id, add }: RecipeDraft, { mark, making, place, size, are
   const millilitres = Math.ceil(paintNeeded(area, making.coats, count));
   add({
     id: id(`edge:${mark.id}`),
-    kind: 'edge',
-    title: `Seal the edges of ${mark.name} with clear sealer`,
-    short: 'edges',
-    text: 'A thin dab along every edge: what creeps under is clear, and stops the colour.',
+    about: { kind: 'edge', mark: mark.name },
     hands: dab,
-    after: [{ step: place, least: 0, most: WAITS.edgeAfterStencil, why: 'stencil laid' }],
+    after: [{ step: place, least: 0, most: WAITS.edgeAfterStencil, why: 'stencilLaid' }],
     cautions: ['paint'],
   });
-  let previous: Lag = {
-    step: id(`edge:${mark.id}`),
-    least: sealTimes.touchDry,
-    most: WAITS.paintAfterEdge,
-    why: 'edge sealer dries',
-  };
+  let previous: Lag = { step: id(`edge:${mark.id}`), least: sealTimes.touchDry, most: WAITS.paintAfterEdge, why: 'edgeSealer' };
   for (let n = 1; n <= making.coats; n++) {
-    const own2 = id(`paint:${mark.id}:${n}`);
+    const own = id(`paint:${mark.id}:${n}`);
     add({
-      id: own2,
-      kind: 'dab',
-      title: `Dab ${mark.name}, ${making.coats === 1 ? 'one coat' : `coat ${n} of ${making.coats}`}`,
-      short: `coat ${n}`,
-      text: `${paint?.name ?? 'Paint'}, ${n === 1 ? `about ${millilitres} ml in all, ` : ''}a sponge nearly dry, straight down. Brushing pushes paint under the edge.`,
+      id: own,
+      about: { kind: 'dab', mark: mark.name, nth: [n, making.coats], millilitres, ...(paint ? { paint: paint.name } : {}) },
       hands: dab,
       after: [previous],
       cautions: ['paint'],
     });
-    previous = {
-      step: own2,
-      least: times.recoat,
-      most: WAITS.nextCoat + times.recoat,
-      why: `${COATS[coat].name} dries to recoat`,
-    };
+    previous = { step: own, least: times.recoat, most: WAITS.nextCoat + times.recoat, why: 'recoat', coat };
   }
   const window = pullWindow(making.pullAt, times);
   const pull = id(`pull:${mark.id}`);
   add({
     id: pull,
-    kind: 'pull',
-    title: `Pull the stencil of ${mark.name}`,
-    short: 'pull',
-    text: `${PULL_WORDS[making.pullAt][0]!.toUpperCase()}${PULL_WORDS[making.pullAt].slice(1)}: from a corner, flat and slow, islands with tweezers.${window.most ? ` Between ${formatDuration(window.least)} and ${formatDuration(window.most)} after the last coat.` : ''}`,
+    about: { kind: 'pull', mark: mark.name, pullAt: making.pullAt, window },
     hands: minutesFor(HANDS_ON.pull, count, size),
-    after: [{ step: previous.step, ...window, why: `paint ${PULL_WORDS[making.pullAt]}` }],
+    after: [{ step: previous.step, ...window, why: making.pullAt }],
     cautions: ['blade'],
   });
   return {
-    ready: { step: pull, least: times.touchDry, why: 'paint touch dry' },
-    firm: { step: pull, least: times.beforeFilm, why: 'paint firm enough to wrap' },
-    care: [{ after: pull, minutes: times.fullCure, what: `${COATS[coat].name} cures`, then: 'water', packed: true }],
+    ready: { step: pull, least: times.touchDry, why: 'touchDry' },
+    firm: { step: pull, least: times.beforeFilm, why: 'firm' },
+    care: [{ after: pull, minutes: times.fullCure, coat, then: 'water', packed: true }],
   };
 }
 
@@ -95,9 +75,8 @@ function readings({ mark, making, layers, count }: JobMark<Stencil>, { paints }:
 
 /** Film as a mask, paint through it, and the film comes off again. */
 export const stencil: TechniqueFile<Stencil> = {
-  placing: ({ input, say }, { mark, size }) => ({
-    title: `Lay the stencil of ${mark.name} and mask around it`,
-    text: `Mask ${say(LAYOUT.maskingBorder)} beyond the film, and press every edge down.`,
+  placing: ({ input }, { size }) => ({
+    mask: LAYOUT.maskingBorder,
     hands: minutesFor(HANDS_ON.mask, input.job.count, size),
     cautions: [],
   }),

@@ -15,9 +15,8 @@ export interface LaidMark<M extends Making = Making> {
 
 /** What a technique adds to placing film. */
 interface Placing {
-  readonly title: string;
-  /** A sentence more, or none. */
-  readonly text: string;
+  /** Masked beyond the film, mm. */
+  readonly mask?: number;
   /** Minutes more, for the whole set. */
   readonly hands: number;
   readonly cautions: readonly CautionId[];

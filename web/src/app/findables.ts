@@ -1,4 +1,5 @@
 import { BLANKS } from '@kolleta/core/facts';
+import { stepTitle } from '@kolleta/core/words';
 import type { Plan } from '@kolleta/core/plan';
 import { formatMoment } from '@kolleta/core/schedule';
 import type { WorkshopState } from '../storage/useWorkshop';
@@ -38,7 +39,7 @@ export function findables({ jobs, shop }: WorkshopState, plan: Plan | undefined)
       .slice(0, 400)
       .map((placed) => ({
         kind: `step, ${formatMoment(placed.start, shop.hours.zone)}`,
-        name: placed.step.title,
+        name: stepTitle(placed.step),
         also: open.find((job) => job.id === placed.step.job)?.name,
         to: `/job/${placed.step.job}/${placed.step.station}`,
       })),

@@ -1,5 +1,6 @@
 import { useEffect, useRef, useState, type MouseEvent } from 'react';
 import { isTimed } from '@kolleta/core/job';
+import { stepTitle } from '@kolleta/core/words';
 import { formatMoment, waitsOpen, type OpenWait, type PlacedStep } from '@kolleta/core/schedule';
 import { formatDuration, inSentence, MINUTE_MS } from '@kolleta/core/units';
 import { now } from '../storage/clock';
@@ -101,7 +102,7 @@ export function StepButtons({ placed, large = false }: { placed: PlacedStep; lar
     const [first] = events;
     if (!first) return tell('It is in the log already.');
     const took = 'actual' in first && isTimed(first) ? formatDuration(first.actual) : 'not timed';
-    const words = `${wrong ? 'Logged' : 'Done'}: ${inSentence(own.step.title)}, ${took} (planned ${formatDuration(own.step.hands)}).`;
+    const words = `${wrong ? 'Logged' : 'Done'}: ${inSentence(stepTitle(own.step))}, ${took} (planned ${formatDuration(own.step.hands)}).`;
     return tell(words, { action: { label: 'Undo', run: () => void reverseEvents(events) } });
   };
   const press = async (what: Press, asked = false) => {
@@ -139,7 +140,7 @@ export function StepButtons({ placed, large = false }: { placed: PlacedStep; lar
         <dialog
           ref={dialog}
           className="modal"
-          aria-label={saying ? `What went wrong: ${step.title}` : `Is it time: ${step.title}`}
+          aria-label={saying ? `What went wrong: ${stepTitle(step)}` : `Is it time: ${stepTitle(step)}`}
           onClose={() => {
             setSaying(false);
             setAsking(undefined);
@@ -147,7 +148,7 @@ export function StepButtons({ placed, large = false }: { placed: PlacedStep; lar
         >
           {asking ? (
             <WaitQuestion
-              title={step.title}
+              title={stepTitle(step)}
               waits={asking.waits}
               at={asking.press.at}
               zone={zone}
@@ -160,7 +161,7 @@ export function StepButtons({ placed, large = false }: { placed: PlacedStep; lar
             />
           ) : (
             <WrongForm
-              title={step.title}
+              title={stepTitle(step)}
               onCancel={() => setSaying(false)}
               onWrite={(wrong) => {
                 setSaying(false);

@@ -1,4 +1,5 @@
 import { CAUTIONS } from '@kolleta/core/facts';
+import { stepText, stepTitle, waitWords } from '@kolleta/core/words';
 import type { Shop, StationId } from '@kolleta/core/job';
 import type { JobPlan } from '@kolleta/core/plan';
 import { formatMoment, formatTime, type PlacedStep } from '@kolleta/core/schedule';
@@ -22,20 +23,20 @@ export function StepCards({ plan, shop, stations }: { plan: JobPlan; shop: Shop;
         <li key={placed.step.id} className={`sheet px-4 py-3`}>
           <div className="flex flex-wrap items-baseline justify-between gap-x-3">
             <h3 className={`font-head text-[1.02rem] font-bold ${placed.state === 'done' ? 'line-through decoration-1' : ''}`}>
-              {placed.step.title}
+              {stepTitle(placed.step)}
             </h3>
             <span className="measure text-[0.82rem]">{formatDuration(placed.step.hands)}</span>
           </div>
           <p className="quiet text-[0.82rem]">{stepTime(placed, shop)}</p>
           {placed.state !== 'done' && (
             <>
-              <p className="text-[0.92rem] leading-snug">{placed.step.text}</p>
+              <p className="text-[0.92rem] leading-snug">{stepText(placed.step, shop.lengths)}</p>
               {placed.step.after
                 .filter((lag) => lag.least > 0 || lag.most !== undefined)
                 .map((lag) => (
                   <p key={lag.step} className="mt-1 flex items-center gap-2 text-[0.86rem]">
                     <span className="hatched border-base-300 inline-block h-3 w-8 shrink-0 rounded-sm border" aria-hidden="true" />
-                    {lag.least > 0 ? `${formatDuration(lag.least)} until ${lag.why}` : `after: ${lag.why}`}
+                    {lag.least > 0 ? `${formatDuration(lag.least)} until ${waitWords(lag)}` : `after: ${waitWords(lag)}`}
                     {lag.most !== undefined ? `, ${formatDuration(lag.most)} at most` : ''}
                   </p>
                 ))}

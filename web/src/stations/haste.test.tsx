@@ -5,6 +5,7 @@ import type { ReactNode } from 'react';
 import { MemoryRouter } from 'react-router';
 import { standing, type Remedy, type Job, type Reading, type Shop } from '@kolleta/core/job';
 import type { PlacedStep } from '@kolleta/core/schedule';
+import { testStep } from '../../../core/test/steps';
 import { now } from '../storage/clock';
 import { db } from '../storage/db';
 import { editJob } from '../storage/editJob';
@@ -39,26 +40,14 @@ beforeEach(async () => {
 });
 afterEach(cleanup);
 
-const placed = (id: string, more: Partial<PlacedStep> = {}, after: PlacedStep['step']['after'] = []): PlacedStep =>
-  ({
-    step: {
-      id: `j/${id}`,
-      job: 'j',
-      station: 'weed',
-      title: `Do ${id}`,
-      short: id,
-      text: '',
-      hands: 10,
-      after,
-      cautions: [],
-      mayPause: true,
-    },
-    start: now(),
-    end: now() + 10 * MIN,
-    spans: [],
-    state: 'waiting',
-    ...more,
-  }) as PlacedStep;
+const placed = (id: string, more: Partial<PlacedStep> = {}, after: PlacedStep['step']['after'] = []): PlacedStep => ({
+  step: testStep(`j/${id}`, { kind: 'weed', hands: 10, after }),
+  start: now(),
+  end: now() + 10 * MIN,
+  spans: [],
+  state: 'waiting',
+  ...more,
+});
 
 /** Steps on a page whose plan settles when it is let. */
 function page(children: ReactNode, settled: () => Promise<SettledPlan>) {
@@ -109,12 +98,12 @@ describe('Done', () => {
   });
   it('before a wait is over asks; waiting changes nothing, and “anyway” logs it', async () => {
     const stain = placed('stain', { state: 'done', end: now() - 60 * MIN });
-    const seal = placed('seal', {}, [{ step: 'j/stain', least: 600, why: 'the stain is dry' }]);
+    const seal = placed('seal', {}, [{ step: 'j/stain', least: 600, why: 'beforeFilm', coat: 'waterStain' }]);
     page(<StepButtons placed={seal} />, () => Promise.resolve(planOf([stain, seal])));
     for (const button of ['Done', 'Start']) {
       await userEvent.click(screen.getByRole('button', { name: button }));
       const ask = await screen.findByRole('dialog');
-      expect(ask.textContent).toMatch(/The stain is dry: 9 h to go/);
+      expect(ask.textContent).toMatch(/Water stain dries before film: 9 h to go/);
       await userEvent.click(within(ask).getByRole('button', { name: 'Wait' }));
       expect(await log()).toEqual([]);
     }

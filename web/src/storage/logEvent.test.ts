@@ -1,24 +1,12 @@
 import { beforeEach, describe, expect, it } from '@jest/globals';
 import type { WorkStep } from '@kolleta/core/finish';
 import { filmTaken, standing, type Shop } from '@kolleta/core/job';
+import { testStep } from '../../../core/test/steps';
 import { setClock, now } from './clock';
 import { db } from './db';
 import { finishStep, reverseEvents, startStep } from './logEvent';
 
-const step = (more: Partial<WorkStep> = {}): WorkStep => ({
-  id: 'j/weed',
-  job: 'j',
-  kind: 'weed',
-  station: 'weed',
-  title: 'Weed',
-  short: 'weed',
-  text: '',
-  hands: 12,
-  after: [],
-  cautions: [],
-  mayPause: true,
-  ...more,
-});
+const step = (more: Partial<WorkStep> = {}): WorkStep => testStep('j/weed', { kind: 'weed', hands: 12, ...more });
 const MIN = 60_000;
 beforeEach(async () => {
   await db.events.clear();

@@ -1,4 +1,5 @@
 import type { WorkStep } from '@kolleta/core/finish';
+import { stepTitle } from '@kolleta/core/words';
 import type { WorkEvent } from '@kolleta/core/job';
 import { noteFinish, noteStart, type Wrong } from '@kolleta/core/logbook';
 import { now } from './clock';
@@ -37,7 +38,7 @@ class CutterHasIt extends Told {
 
 /** Begins a step: its timer runs from here. A step that runs or is done is left as it is. */
 export async function startStep(step: WorkStep, press = newId(), at = now()): Promise<void> {
-  await addEvents(`Start: ${step.title}`, (saved) => noteStart(saved, step, press, at));
+  await addEvents(`Start: ${stepTitle(step)}`, (saved) => noteStart(saved, step, press, at));
 }
 
 /**
@@ -55,7 +56,7 @@ export async function finishStep(
   press = newId(),
   at = now(),
 ): Promise<readonly WorkEvent[]> {
-  return addEvents(`${wrong ? 'Went wrong' : 'Done'}: ${step.title}`, (saved, runs) => {
+  return addEvents(`${wrong ? 'Went wrong' : 'Done'}: ${stepTitle(step)}`, (saved, runs) => {
     const film = step.takes?.film;
     if (runs.some((run) => !run.settled && run.film === film && run.parts.some((p) => p.job === step.job))) throw new CutterHasIt();
     return noteFinish(saved, step, press, at, wrong, minutes);

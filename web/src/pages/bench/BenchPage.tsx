@@ -1,6 +1,7 @@
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { Link } from 'react-router';
 import { CAUTIONS } from '@kolleta/core/facts';
+import { stepText, stepTitle, stepWords } from '@kolleta/core/words';
 import type { PlacedStep } from '@kolleta/core/schedule';
 import { formatMoment, formatTime } from '@kolleta/core/schedule';
 import { inSentence, formatClock, formatDuration } from '@kolleta/core/units';
@@ -22,7 +23,7 @@ import { useNow } from './useNow';
 
 /** The wait that a step stands at, if nothing but a short one holds it up. */
 function waitFor(placed: PlacedStep, rack: readonly RackItem[]): RackItem | undefined {
-  return rack.find((item) => item.id.startsWith(`${placed.step.id}<`) && item.state === 'drying');
+  return rack.find((item) => item.step === placed.step.id && item.state === 'drying');
 }
 
 function NowCard({ bench, jobs, shop, now }: { bench: Bench; jobs: readonly Job[]; shop: Shop; now: number }) {
@@ -34,8 +35,8 @@ function NowCard({ bench, jobs, shop, now }: { bench: Bench; jobs: readonly Job[
     if (!placed || over === undefined || over < 0 || told.current === placed.step.id) return;
     told.current = placed.step.id;
     // a reload long after the time is over does not ring again
-    if (over < 1) ring(`Time is up: ${placed.step.title}`);
-    tell(`Time is up: ${inSentence(placed.step.title)}.`);
+    if (over < 1) ring(`Time is up: ${stepTitle(placed.step)}`);
+    tell(`Time is up: ${inSentence(stepTitle(placed.step))}.`);
   }, [over, placed, tell]);
   if (!placed) {
     return (
@@ -78,8 +79,8 @@ function NowCard({ bench, jobs, shop, now }: { bench: Bench; jobs: readonly Job[
         </Link>{' '}
         · hands needed {formatDuration(placed.step.hands)}
       </p>
-      <h1 className="mt-1 text-[2.1rem] leading-10 font-extrabold text-balance">{placed.step.title}</h1>
-      <p className="mt-2 text-[1.12rem] leading-7">{placed.step.text}</p>
+      <h1 className="mt-1 text-[2.1rem] leading-10 font-extrabold text-balance">{stepTitle(placed.step)}</h1>
+      <p className="mt-2 text-[1.12rem] leading-7">{stepText(placed.step, shop.lengths)}</p>
       {placed.step.cautions.length > 0 && (
         <p className="mt-2 border-l-4 border-[#e9b35a] pl-3 text-[0.98rem] leading-snug">
           {placed.step.cautions.map((c) => CAUTIONS[c]).join(' ')}
@@ -177,7 +178,7 @@ export function BenchPage() {
                     : formatMoment(placed.start, shop.hours.zone).replace(/ \d+ \w+ /, ' ')}
                 </span>
                 <span className="min-w-0 flex-1 leading-snug">
-                  <strong>{placed.step.title.split(' ')[0]}</strong> {placed.step.title.split(' ').slice(1).join(' ')}{' '}
+                  <strong>{stepWords(placed.step).verb}</strong> {stepWords(placed.step).rest}{' '}
                   <span className="quiet">· {jobs.find((j) => j.id === placed.step.job)?.name}</span>
                 </span>
                 <span className="quiet measure shrink-0 text-[0.9rem]">{formatDuration(placed.step.hands)}</span>

@@ -1,6 +1,7 @@
 import { useEffect, useRef } from 'react';
 import { Link } from 'react-router';
 import type { Job } from '@kolleta/core/job';
+import { stepTitle } from '@kolleta/core/words';
 import type { PlacedStep } from '@kolleta/core/schedule';
 import { inSentence, formatClock } from '@kolleta/core/units';
 import { useTell } from '../../ui/toasts';
@@ -16,8 +17,8 @@ export function OtherTimers({ running, jobs, now }: { running: readonly PlacedSt
       const over = (now - start) / 60_000 - step.hands;
       if (over < 0 || rung.current.has(step.id)) continue;
       rung.current.add(step.id);
-      if (over < 1) ring(`Time is up: ${step.title}`);
-      tell(`Time is up: ${inSentence(step.title)}.`);
+      if (over < 1) ring(`Time is up: ${stepTitle(step)}`);
+      tell(`Time is up: ${inSentence(stepTitle(step))}.`);
     }
   }, [running, now, tell]);
   if (running.length === 0) return null;
@@ -27,12 +28,12 @@ export function OtherTimers({ running, jobs, now }: { running: readonly PlacedSt
         const left = placed.step.hands * 60 - (now - placed.start) / 1000;
         return (
           <div key={placed.step.id} className="sheet flex flex-wrap items-center gap-x-4 gap-y-2 px-4 py-2">
-            <span className="measure text-2xl" role="timer" aria-label={`${placed.step.title}, ${left >= 0 ? 'left' : 'over by'}`}>
+            <span className="measure text-2xl" role="timer" aria-label={`${stepTitle(placed.step)}, ${left >= 0 ? 'left' : 'over by'}`}>
               {left < 0 ? '+' : ''}
               {formatClock(Math.abs(left))}
             </span>
             <Link to={`/job/${placed.step.job}/${placed.step.station}`} className="min-w-0 flex-1 leading-snug hover:underline">
-              <strong>{placed.step.title}</strong> <span className="quiet">· {jobs.find((j) => j.id === placed.step.job)?.name}</span>
+              <strong>{stepTitle(placed.step)}</strong> <span className="quiet">· {jobs.find((j) => j.id === placed.step.job)?.name}</span>
             </Link>
             <StepButtons placed={placed} />
           </div>

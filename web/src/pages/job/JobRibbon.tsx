@@ -1,5 +1,6 @@
 import { useMemo } from 'react';
 import { formatDuration } from '@kolleta/core/units';
+import { careWords, stepTitle, stepWords, waitWords } from '@kolleta/core/words';
 import { formatMoment } from '@kolleta/core/schedule';
 import type { Job, Shop } from '@kolleta/core/job';
 import type { JobPlan, Plan } from '@kolleta/core/plan';
@@ -16,10 +17,10 @@ export function JobRibbon({ job, plan, whole, shop }: { job: Job; plan: JobPlan;
       id: s.step.id,
       lane: FILM_STATIONS.has(s.step.station) ? 0 : 1,
       spans: s.spans,
-      label: `${s.step.short} ${s.step.hands}`,
-      title: `${s.step.title}: ${formatMoment(s.start, zone)}, ${formatDuration(s.step.hands)}`,
+      label: `${stepWords(s.step).short} ${s.step.hands}`,
+      title: `${stepTitle(s.step)}: ${formatMoment(s.start, zone)}, ${formatDuration(s.step.hands)}`,
       state: s.state,
-      tone: s.step.id.endsWith('/pack') ? 'last' : 'work',
+      tone: s.step.kind === 'pack' ? 'last' : 'work',
     }));
     const between: RibbonWait[] = plan.schedule.steps.flatMap((s) =>
       s.step.after.flatMap((lag): RibbonWait[] => {
@@ -31,18 +32,18 @@ export function JobRibbon({ job, plan, whole, shop }: { job: Job; plan: JobPlan;
                 lane: 1,
                 start: other.end,
                 end: other.end + lag.least * 60_000,
-                label: lag.why,
+                label: waitWords(lag),
               },
             ]
           : [];
       }),
     );
     const after = plan.schedule.care.map((c): RibbonWait => ({
-      id: c.what,
+      id: careWords(c).what,
       lane: 2,
       start: c.from,
       end: c.until,
-      label: `${c.what}, ${c.then} from ${formatMoment(c.until, zone)}${c.packed ? ' — may be packed meanwhile' : ''}`,
+      label: `${careWords(c).what}, ${careWords(c).then} from ${formatMoment(c.until, zone)}${c.packed ? ' — may be packed meanwhile' : ''}`,
     }));
     const longest = after.toSorted((a, b) => b.end - a.end)[0];
     return { blocks: made, waits: [...between, ...(longest ? [longest] : [])] };

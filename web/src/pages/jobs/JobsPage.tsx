@@ -1,6 +1,7 @@
 import { useRef, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import type { Blank } from '@kolleta/core/facts';
+import { stepTitle } from '@kolleta/core/words';
 import { formatMoment } from '@kolleta/core/schedule';
 import { inSentence, formatDuration, type Result } from '@kolleta/core/units';
 import { FrontView } from '../../drawing/FrontView';
@@ -135,7 +136,7 @@ export function JobsPage() {
                     )}
                     {next && (
                       <p className="quiet text-sm">
-                        next: {inSentence(next.step.title)} · {formatDuration(own!.handsLeft)} of hands left
+                        next: {inSentence(stepTitle(next.step))} · {formatDuration(own!.handsLeft)} of hands left
                       </p>
                     )}
                   </div>

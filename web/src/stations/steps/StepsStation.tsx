@@ -1,4 +1,5 @@
 import { wallBox } from '@kolleta/core/blanks';
+import { capital, careWords } from '@kolleta/core/words';
 import { COATS, LAYOUT, TECHNIQUES, WITHSTANDS } from '@kolleta/core/facts';
 import { dryingTimes } from '@kolleta/core/finish';
 import { boxCentre, growBox, type Box } from '@kolleta/core/geometry';
@@ -107,7 +108,7 @@ function CareBars({ plan, shop }: Pick<StationProps, 'plan' | 'shop'>) {
             </pattern>
           </defs>
           {waits.map((wait, i) => (
-            <g key={`${wait.what}${i}`} transform={`translate(0 ${i * 46 + 10})`}>
+            <g key={`${wait.coat}${i}`} transform={`translate(0 ${i * 46 + 10})`}>
               <rect
                 x={x(wait.from)}
                 y={18}
@@ -118,7 +119,8 @@ function CareBars({ plan, shop }: Pick<StationProps, 'plan' | 'shop'>) {
                 stroke="var(--wait)"
               />
               <text x={16} y={12} fontSize={13} fill="var(--color-base-content)">
-                {wait.what} — {formatDuration((wait.until - wait.from) / 60_000)}, {wait.then} from {formatMoment(wait.until, zone)}
+                {careWords(wait).what} — {formatDuration((wait.until - wait.from) / 60_000)}, {careWords(wait).then} from{' '}
+                {formatMoment(wait.until, zone)}
               </text>
             </g>
           ))}
@@ -213,7 +215,7 @@ export function StepsStation({ job, plan, shop, edit, fix, mark, station }: Stat
           <p className="text-[0.95rem]">
             {[...new Set(job.marks.flatMap((m) => WITHSTANDS[TECHNIQUES[m.technique].withstands] ?? []))].map((words) => `${words} `)}
             {plan.schedule.care
-              .map((w) => `${w.then[0]!.toUpperCase()}${w.then.slice(1)} not before ${formatMoment(w.until, shop.hours.zone)}: ${w.what}. `)
+              .map((w) => `${capital(careWords(w).then)} not before ${formatMoment(w.until, shop.hours.zone)}: ${careWords(w).what}. `)
               .join('')}
             {job.piece.use.food ? '' : 'Not for food.'}
           </p>

@@ -1,0 +1,3 @@
+export * from './grammar';
+export * from './stepWords';
+export * from './waitWords';

@@ -1,0 +1,59 @@
+import { beforeAll, describe, expect, it } from '@jest/globals';
+import { shippedFaces } from '../../test/faces';
+import { randomJob } from '../../test/randomWorkshop';
+import { DEMO_START, demoWorkshop } from '../../test/sampleJobs';
+import { COATS, STEP_KINDS, type CoatId } from '../facts';
+import type { WaitFor, WorkStep } from '../finish';
+import { numbersFrom } from '../geometry';
+import { Memo, planWorkshop } from '../plan';
+import { stepText, stepTitle, stepWords } from './stepWords';
+import { careWords, PULL_WORDS, waitWords } from './waitWords';
+
+const steps: WorkStep[] = [];
+beforeAll(() => {
+  const { jobs, shop } = demoWorkshop();
+  const [faces, memo] = [shippedFaces(), new Memo()];
+  const some = Array.from({ length: 60 }, (_, i) => ({ ...randomJob(numbersFrom(i + 1), shop), id: `r${i}`, closed: false }));
+  const plan = planWorkshop([...jobs, ...some], shop, [], DEMO_START, faces, memo, { effort: 'quick' });
+  for (const { recipe } of plan.jobs.values()) steps.push(...recipe.steps);
+});
+
+describe('the words of steps', () => {
+  it('are there for every kind of step', () => {
+    expect([...new Set(steps.map((step) => step.kind))].sort()).toEqual(Object.keys(STEP_KINDS).sort());
+  });
+  it('make whole sentences, in both units, with nothing left unsaid', () => {
+    for (const step of steps) {
+      const { title, verb, rest, short } = stepWords(step);
+      expect(title).toBe(`${verb} ${rest}`);
+      expect(title).toMatch(/^[A-Z][a-z]+,? \S.*\S$/);
+      expect(short).toMatch(/^[a-z][a-z 0-9]*$/);
+      for (const words of [title, stepText(step, 'mm'), stepText(step, 'inch')]) {
+        expect(words).not.toMatch(/undefined|NaN|\[object|  | ,|\.\.|\b1 \w+s\b(?! × )|Infinity/);
+      }
+      expect(stepText(step, 'mm')).toMatch(/^[A-Z0-9].*[.]$/s);
+      expect(stepText(step, 'inch')).not.toMatch(/\d mm\b/);
+    }
+  });
+  it('tell the steps of one job apart', () => {
+    const { jobs, shop } = demoWorkshop();
+    const plan = planWorkshop(jobs, shop, [], DEMO_START, shippedFaces(), new Memo(), { effort: 'quick' });
+    for (const { recipe } of plan.jobs.values()) expect(new Set(recipe.steps.map(stepTitle)).size).toBe(recipe.steps.length);
+  });
+});
+
+describe('the words of waits', () => {
+  const waits: WaitFor[] = ['recoat', 'beforeSealer', 'beforeFilm', 'alcohol', 'dustedOff', 'weedSoon', 'weeded', 'taped', 'placed', 'stencilLaid', 'edgeSealer', 'halfDry', 'nearlyDry', 'dry', 'touchDry', 'firm']; // prettier-ignore
+  it('name what dries, of every coat', () => {
+    for (const coat of Object.keys(COATS) as CoatId[]) {
+      for (const why of waits) expect(waitWords({ why, coat })).toMatch(/^[a-z][a-z ,()-]+$/);
+      expect(careWords({ coat, then: 'water' })).toEqual({ what: expect.stringMatching(/ cures$/), then: 'water' });
+    }
+    expect(waitWords({ why: 'beforeFilm', coat: 'waterStain' })).toBe('water stain dries before film');
+    expect(waitWords({ why: 'beforeFilm', coat: 'sealer' })).toBe('sealer dries before film');
+    expect(careWords({ then: 'firstWash' })).toEqual({ what: 'adhesive dwells', then: 'first wash' });
+  });
+  it('say how dry paint is by the same words as the step', () => {
+    for (const why of ['halfDry', 'nearlyDry', 'dry'] as const) expect(waitWords({ why })).toBe(`paint ${PULL_WORDS[why]}`);
+  });
+});

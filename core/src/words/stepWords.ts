@@ -1,0 +1,179 @@
+import { COATS, TECHNIQUES, type CleaningId, type StepKind } from '../facts';
+import type { LayerAbout, Pieces, StepAbout, WorkStep } from '../finish';
+import { formatDuration, formatLength, inSentence, type LengthSystem } from '../units';
+import { capital, counted, plural, times } from './grammar';
+import { PULL_WORDS } from './waitWords';
+
+/** What is said of a step. */
+export interface StepWords {
+  /** What to do, as an order: "Wipe the 12 glasses with alcohol". Its first word is the verb, and the rest what it is done to. */
+  readonly title: string;
+  readonly verb: string;
+  readonly rest: string;
+  /** A word or two for the ribbon. */
+  readonly short: string;
+}
+
+type About<K extends StepKind> = Extract<StepAbout, { kind: K }>;
+type Say = (mm: number) => string;
+
+interface Words<K extends StepKind> {
+  readonly verb: (about: About<K>) => string;
+  readonly rest: (about: About<K>) => string;
+  readonly short: (about: About<K>) => string;
+  readonly text: (about: About<K>, say: Say) => string;
+}
+
+/** All the pieces: "the 12 pint glasses". */
+const all = ({ count, name }: Pieces): string => (count === 1 ? `the ${name}` : `the ${count} ${plural(name)}`);
+
+const layerOf = ({ mark, film, layered, count }: LayerAbout): string =>
+  `${count === 1 ? '' : `${count} × `}${layered ? `the ${inSentence(film)} layer of ${mark}` : mark}`;
+
+const ORDINALS = ['first', 'second', 'third', 'fourth', 'fifth'];
+
+/** How each way of cleaning is said. */
+const CLEANING: Record<CleaningId, { verb: string; rest: (what: string) => string; short: string; text: string }> = {
+  wipe: {
+    verb: 'Wipe',
+    rest: (what) => `${what} with alcohol and a lint-free cloth`,
+    short: 'wipe',
+    text: 'Only where the marks go. Wait until no streak shows, and keep your fingers off afterwards.',
+  },
+  wipeGently: {
+    verb: 'Wipe',
+    rest: (what) => `${what} with alcohol and a lint-free cloth`,
+    short: 'wipe',
+    text: 'With light strokes, for the coat scratches. Wait until no streak shows, and keep your fingers off afterwards.',
+  },
+  wipePeeled: {
+    verb: 'Peel',
+    rest: (what) => `the cover sheet and wipe ${what} with alcohol`,
+    short: 'wipe',
+    text: 'Try the alcohol on an edge first: some acrylic crazes, and then soapy water has to do. Let the static settle before film comes near.',
+  },
+  dust: {
+    verb: 'Dust',
+    rest: (what) => `off ${what} with a dry brush and a tack cloth`,
+    short: 'dust off',
+    text: 'No wet cloth: it raises the grain and needs a day to dry.',
+  },
+};
+
+const BUILT = {
+  joined: 'Joined boards: clamp them as the sheet of the glue says; they have their full strength the next day. ',
+  apart: 'Take it apart first, and keep its screws together. ',
+} as const;
+
+const STEP_WORDS: { readonly [K in StepKind]: Words<K> } = {
+  stain: {
+    verb: () => 'Stain',
+    rest: ({ pieces }) => `${all(pieces)} and wipe off the excess`,
+    short: () => 'stain',
+    text: ({ coat }) => `${capital(COATS[coat].name)}, with the grain, edges too. Wipe after a few minutes.`,
+  },
+  coat: {
+    verb: () => 'Paint',
+    rest: ({ pieces, nth: [n] }) => `${all(pieces)}, ${ORDINALS[n - 1] ?? `${n}th`} thin coat`,
+    short: ({ nth: [n] }) => `coat ${n}`,
+    text: ({ coat, nth: [n] }) => (n === 1 ? `${capital(COATS[coat].name)}, thin, edges too.` : 'Across the one before, just as thin.'),
+  },
+  seal: {
+    verb: () => 'Seal',
+    rest: ({ pieces }) => `${all(pieces)} with one thin clear coat`,
+    short: () => 'seal',
+    text: () => 'A soft brush, thin, and no going back over it. The tape then lifts no paint, and film lies flat.',
+  },
+  cut: {
+    verb: () => 'Cut',
+    rest: ({ film }) => film,
+    short: () => 'cut',
+    text: ({ taken, first }, say) =>
+      `It takes ${say(taken)} of film. A small test cut first${first ? ': a square with a circle inside lifts clean, and the liner stays whole' : ''}. Colour side up, smooth, no curl.`,
+  },
+  weed: {
+    verb: () => 'Weed',
+    rest: ({ layer }) => layerOf(layer),
+    short: () => 'weed',
+    text: ({ weeding: { technique, waste, small, onCarrier } }) =>
+      `${TECHNIQUES[technique].words.weeding} ${capital(counted(waste, 'bit'))} to weed out on each piece${small > 0 ? `, ${small} of them tiny` : ''}. ${onCarrier ? 'Keep it flat on the cutting mat while you weed.' : 'Check at the end that no counter is left in.'}`,
+  },
+  tape: {
+    verb: () => 'Tape',
+    rest: ({ layer }) => layerOf(layer),
+    short: () => 'tape',
+    text: ({ tape }, say) =>
+      !tape
+        ? 'No tape in stock works here: see the Tape station.'
+        : `${tape.name}: ${tape.pieces === 1 ? 'one piece' : `${tape.pieces} pieces`} of ${say(Math.ceil(tape.width))} × ${say(Math.ceil(tape.height))}, used ${tape.usesEach === 1 ? 'once' : `up to ${times(tape.usesEach)}`} each.${tape.dull > 0 ? ` Press it on clean cloth ${times(tape.dull)} first.` : ''} Burnish both sides; peel the liner away flat.`,
+  },
+  clean: {
+    verb: ({ cleaning }) => CLEANING[cleaning].verb,
+    rest: ({ pieces, cleaning }) => CLEANING[cleaning].rest(all(pieces)),
+    short: ({ cleaning }) => CLEANING[cleaning].short,
+    text: ({ pieces: { build }, cleaning }) => `${build ? BUILT[build] : ''}${CLEANING[cleaning].text}`,
+  },
+  place: {
+    verb: ({ mask }) => (mask === undefined ? 'Place' : 'Lay'),
+    rest: ({ pieces, mark, mask }) => (mask === undefined ? `${mark} on ${all(pieces)}` : `the stencil of ${mark} and mask around it`),
+    short: () => 'place',
+    text: ({ method, stop, perPiece, slats, films, mask }, say) =>
+      [
+        'Dry fit first, liner still on.',
+        method === 'hinge'
+          ? 'Masking tape across the middle as a hinge: press one half, cut its liner away, then the other.'
+          : 'Hold the tape in a curve, touch down in the middle, smooth outward. Steady the piece so that it cannot roll.',
+        stop === undefined ? '' : `A stop ${say(stop)} above the foot keeps the mark at one height on every piece.`,
+        perPiece > 1 ? `${perPiece} on each piece; mark their places from the jig.` : '',
+        slats ? 'Over the gaps between slats, part the film with a sharp blade once it holds.' : '',
+        films > 1 ? 'Lowest and largest film first.' : '',
+        mask === undefined ? '' : `Mask ${say(mask)} beyond the film, and press every edge down.`,
+      ]
+        .filter(Boolean)
+        .join(' '),
+  },
+  edge: {
+    verb: () => 'Seal',
+    rest: ({ mark }) => `the edges of ${mark} with clear sealer`,
+    short: () => 'edges',
+    text: () => 'A thin dab along every edge: what creeps under is clear, and stops the colour.',
+  },
+  dab: {
+    verb: () => 'Dab',
+    rest: ({ mark, nth: [n, of] }) => `${mark}, ${of === 1 ? 'one coat' : `coat ${n} of ${of}`}`,
+    short: ({ nth: [n] }) => `coat ${n}`,
+    text: ({ paint, nth: [n], millilitres }) =>
+      `${paint ?? 'Paint'}, ${n === 1 ? `about ${millilitres} ml in all, ` : ''}with a sponge that is nearly dry, straight down. Brushing pushes paint under the edge.`,
+  },
+  pull: {
+    verb: () => 'Pull',
+    rest: ({ mark }) => `the stencil of ${mark}`,
+    short: () => 'pull',
+    text: ({ pullAt, window: { least, most } }) =>
+      `${capital(PULL_WORDS[pullAt])}: from a corner, flat and slow, islands with tweezers.${most === undefined ? '' : ` Between ${formatDuration(least)} and ${formatDuration(most)} after the last coat.`}`,
+  },
+  pack: {
+    verb: () => 'Check,',
+    rest: ({ pieces }) => `wrap and label ${all(pieces)}`,
+    short: () => 'pack',
+    text: ({ pieces }) =>
+      `${pieces.build === 'apart' ? 'Put it together again. ' : ''}Look along the edges once more. The care card goes in with it.`,
+  },
+};
+
+// the row and what it is about are of one kind, which the type of a table cannot say
+const rowOf = ({ kind }: StepAbout): Words<StepKind> => STEP_WORDS[kind] as Words<StepKind>;
+
+/** What a step is called. */
+export function stepWords({ about }: Pick<WorkStep, 'about'>): StepWords {
+  const row = rowOf(about);
+  const [verb, rest] = [row.verb(about), row.rest(about)];
+  return { verb, rest, title: `${verb} ${rest}`, short: row.short(about) };
+}
+
+/** What a step is called: "Wipe the 12 glasses with alcohol". */
+export const stepTitle = (step: Pick<WorkStep, 'about'>): string => stepWords(step).title;
+
+/** How a step is done, in whole sentences. */
+export const stepText = ({ about }: Pick<WorkStep, 'about'>, lengths: LengthSystem): string =>
+  rowOf(about).text(about, (mm) => formatLength(mm, lengths, { digits: 0 }));

@@ -1,0 +1,37 @@
+import { COATS, type CoatId } from '../facts';
+import type { CareWait, Lag, WaitFor } from '../finish';
+import type { PullAt } from '../job';
+
+/** How dry the paint is when the film comes off. */
+export const PULL_WORDS: Record<PullAt, string> = { halfDry: 'half dry', nearlyDry: 'nearly dry', dry: 'dry' };
+
+/** A coat as it is spoken of beside others: one sealer is meant. */
+const coatName = (coat: CoatId | undefined): string => (coat === undefined ? 'it' : coat === 'sealer' ? 'sealer' : COATS[coat].name);
+
+const WAIT_WORDS: Record<WaitFor, (coat: string) => string> = {
+  recoat: (coat) => `${coat} dries to recoat`,
+  beforeSealer: (coat) => `${coat} dries before the sealer`,
+  beforeFilm: (coat) => `${coat} dries before film`,
+  alcohol: () => 'alcohol dries',
+  dustedOff: () => 'dusted off',
+  weedSoon: () => 'weed within a day',
+  weeded: () => 'weeded',
+  taped: () => 'taped',
+  placed: () => 'placed',
+  stencilLaid: () => 'stencil laid',
+  edgeSealer: () => 'edge sealer dries',
+  halfDry: () => `paint ${PULL_WORDS.halfDry}`,
+  nearlyDry: () => `paint ${PULL_WORDS.nearlyDry}`,
+  dry: () => `paint ${PULL_WORDS.dry}`,
+  touchDry: () => 'paint touch dry',
+  firm: () => 'paint firm enough to wrap',
+};
+
+/** What is waited for: "water stain dries before film". */
+export const waitWords = ({ why, coat }: Pick<Lag, 'why' | 'coat'>): string => WAIT_WORDS[why](coatName(coat));
+
+/** What goes on after the last step: "sealer cures"; and what is allowed from then on. */
+export const careWords = ({ coat, then }: Pick<CareWait, 'coat' | 'then'>): { readonly what: string; readonly then: string } => ({
+  what: coat === undefined ? 'adhesive dwells' : `${coatName(coat)} cures`,
+  then: then === 'water' ? 'water' : 'first wash',
+});
