@@ -69,7 +69,7 @@ function careReadings(piece: Piece, system: LengthSystem): Reading[] {
 function roomReading(piece: Piece, zone: Zone, system: LengthSystem): Reading {
   const wall = wallOf(piece.shape);
   const { clear, inner } = usableOf(zone, piece);
-  const base = { id: `zone:${zone.id}`, station: 'measure' as const, title: `Room on ${inSentence(zone.name)}` };
+  const base = { id: `zone:${zone.id}` as const, station: 'measure' as const, title: `Room on ${inSentence(zone.name)}` };
   // with nothing to keep off there would be room
   const covered = !inner && (piece.features ?? []).length > 0 && usableOf({ ...zone }, { ...piece, features: [] }).inner !== undefined;
   if (covered) {
@@ -130,7 +130,7 @@ function edgeReading(piece: Piece, zone: Zone, system: LengthSystem): Reading | 
   const reach = (wall.width - width) / 2;
   const x = Math.max(-reach, Math.min(reach, zone.x));
   return {
-    id: `edge:${zone.id}`,
+    id: `edge:${zone.id}` as const,
     station: 'measure',
     title: `Edge of ${inSentence(zone.name)}`,
     verdict: 'watch',

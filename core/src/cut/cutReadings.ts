@@ -26,7 +26,7 @@ export function cutReadings(
   const { film } = shared;
   const say = (mm: number) => formatLength(mm, system, { digits: 0 });
   const has = left(film.id);
-  const base = { id: `film:${film.id}`, station: 'cut' as const, title: film.name };
+  const base = { id: `film:${film.id}` as const, station: 'cut' as const, title: film.name };
   const readings: Reading[] = [];
   const others = (lengthNeeded: number): Film[] =>
     shop.films
@@ -44,7 +44,7 @@ export function cutReadings(
     const width = own.width - 2 * LAYOUT.holdDown;
     readings.push({
       ...base,
-      id: `wide:${film.id}`,
+      id: `wide:${film.id}` as const,
       title: `${film.name} is too narrow`,
       verdict: 'stop',
       value: say(own.width),
@@ -61,7 +61,7 @@ export function cutReadings(
   if (shared.machine && own.taken > shared.machine.most) {
     readings.push({
       ...base,
-      id: `load:${film.id}`,
+      id: `load:${film.id}` as const,
       title: 'Longest load',
       verdict: 'watch',
       value: say(own.taken),

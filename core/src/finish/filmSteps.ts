@@ -1,5 +1,5 @@
 import { HANDS_ON, WAITS } from '../facts';
-import type { Id } from '../job';
+import { cutKey, type Id } from '../job';
 import { minutesFor, type RecipeDraft } from './recipeDraft';
 import type { LayerAbout, Lag } from './workStep';
 
@@ -13,7 +13,7 @@ export function filmSteps({ input, id, add }: RecipeDraft): ReadonlyMap<Id, read
     const minutes = own.reduce((sum, layer) => sum + layer.cutMinutes, 0);
     const taken = own.reduce((sum, layer) => sum + layer.taken, 0);
     add({
-      id: id(`cut:${film}`),
+      id: id(cutKey(film)),
       about: { kind: 'cut', film: own[0]!.film.name, taken, first: i === 0 },
       hands: Math.max(1, Math.round(minutes + HANDS_ON.testCut)),
       after: [],
@@ -30,7 +30,7 @@ export function filmSteps({ input, id, add }: RecipeDraft): ReadonlyMap<Id, read
       id: id(`weed:${key}`),
       about: { kind: 'weed', layer: about, weeding: layer.weeding },
       hands: Math.max(1, Math.round(layer.weedMinutes * count)),
-      after: [{ step: id(`cut:${layer.film.id}`), least: 0, most: WAITS.weedWithin, why: 'weedSoon' }],
+      after: [{ step: id(cutKey(layer.film.id)), least: 0, most: WAITS.weedWithin, why: 'weedSoon' }],
       cautions: ['blade', 'smallParts'],
     });
     add({

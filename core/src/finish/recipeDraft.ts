@@ -1,5 +1,6 @@
 import { wallOf } from '../blanks';
 import { STEP_KINDS } from '../facts';
+import { stepIdOf } from '../job';
 import type { RecipeInput } from './recipeInput';
 import type { CareWait, Pieces, WorkStep } from './workStep';
 
@@ -41,7 +42,7 @@ export function draftFor(input: RecipeInput): RecipeDraft {
     care: [],
     pieces: { count: job.count, name, ...(build ? { build } : {}) },
     face: (shape.kind === 'flat' ? shape.width * shape.height : wallOf(shape).width * shape.height) / 1e6,
-    id: (key) => `${job.id}/${key}`,
+    id: (key) => stepIdOf(job.id, key),
     add: (step) => steps.push({ ...STEP_KINDS[step.about.kind], ...step, kind: step.about.kind, job: job.id }),
   };
 }

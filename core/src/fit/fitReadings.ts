@@ -1,4 +1,4 @@
-import { guarded, type Reading } from '../job';
+import { aboutMark, guarded, type Reading } from '../job';
 import { bendReading } from './readings/bend';
 import { bulbReading, snipsReading } from './readings/bulb';
 import { contrastReading } from './readings/contrast';
@@ -9,7 +9,7 @@ import { seenReading, sizeReading } from './readings/size';
 import { smallReading } from './readings/small';
 import { coldReading, stickReading, waxReading } from './readings/stick';
 import { thinReading } from './readings/thin';
-import { markLabel, type FitContext, type FitReading } from './readings/context';
+import { type FitContext, type FitReading } from './readings/context';
 
 /** Every kind of reading, with what it is called where it cannot be worked out; the ones that decide most first. */
 const KINDS: readonly (readonly [kind: string, title: string, read: FitReading])[] = [
@@ -32,8 +32,15 @@ const KINDS: readonly (readonly [kind: string, title: string, read: FitReading])
 /** Every reading about one fitted mark, the ones that decide most first; one that fails does not take the others along. */
 export const fitReadings = (context: FitContext): Reading[] =>
   KINDS.flatMap(([kind, title, read]) =>
-    guarded('fit', kind, context.mark.id, `${title}${markLabel(context)}`, () => {
-      const reading = read(context);
-      return reading ? [reading] : [];
-    }),
+    guarded(
+      'fit',
+      kind,
+      context.mark.id,
+      title,
+      () => {
+        const reading = read(context);
+        return reading ? [reading] : [];
+      },
+      aboutMark(context.mark, context.several),
+    ),
   );

@@ -6,6 +6,7 @@ import type { Reading, StationId } from './reading';
  * @param kind the first part of the readings' ids
  * @param about whose they are: the rest of the ids
  * @param title what could not be worked out, for a person
+ * @param mark the mark that it is about, if any
  */
 export function guarded(
   station: StationId,
@@ -13,6 +14,7 @@ export function guarded(
   about: string,
   title: string,
   read: () => readonly Reading[],
+  mark: Pick<Reading, 'mark' | 'of'> = {},
 ): readonly Reading[] {
   try {
     return read();
@@ -23,6 +25,7 @@ export function guarded(
         station,
         verdict: 'watch',
         title,
+        ...mark,
         value: 'not known',
         limit: 'a result',
         why: 'This could not be worked out, and that is a fault of Kolleta. Everything else here stands.',

@@ -6,4 +6,5 @@ export * from './job';
 export * from './making';
 export * from './patch';
 export * from './reading';
+export * from './readingKinds';
 export * from './shop';

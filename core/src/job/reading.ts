@@ -1,4 +1,6 @@
-import type { Job } from './job';
+import type { Id } from './ids';
+import type { Job, Mark } from './job';
+import type { ReadingId, ReadingKind } from './readingKinds';
 import { valueAt, type Patch, type Step } from './patch';
 
 export type StationId = 'measure' | 'draw' | 'fit' | 'cut' | 'weed' | 'tape' | 'prepare' | 'place' | 'paint' | 'cure' | 'log';
@@ -27,10 +29,14 @@ export const stillHolds = (remedy: Remedy, job: Job): boolean =>
 /** A computed result with its verdict. */
 export interface Reading {
   /** `kind` or `kind:place`, the same from one plan to the next. */
-  id: string;
+  id: ReadingId;
   station: StationId;
   verdict: Verdict;
+  /** What is judged; which mark of several it is about stands in `of`. */
   title: string;
+  /** The mark that it is about, and how it is called where there are others. */
+  mark?: Id;
+  of?: string;
   /** The figure, for a person. */
   value: string;
   /** What it was judged against, for a person. */
@@ -45,6 +51,18 @@ export interface Reading {
   /** The reason given for going on against a stop. */
   overridden?: string;
 }
+
+/** What a reading of one mark says of it: which it is, and its name where there are several. */
+export const aboutMark = ({ id, name }: Pick<Mark, 'id' | 'name'>, several: boolean): Pick<Reading, 'mark' | 'of'> => ({
+  mark: id,
+  ...(several ? { of: name } : {}),
+});
+
+/** What kind of reading it is: its id begins with it. */
+export const kindOf = ({ id }: Pick<Reading, 'id'>): ReadingKind => id.split(':', 1)[0] as ReadingKind;
+
+/** The title of a reading, with the mark that it is about. */
+export const readingTitle = ({ title, of }: Pick<Reading, 'title' | 'of'>): string => (of === undefined ? title : `${title} · ${of}`);
 
 /** Whether a reading keeps film from being cut: a stop that nobody answers for, other than of the date. */
 export const holdsCut = (reading: Reading): boolean =>

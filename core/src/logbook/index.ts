@@ -1,2 +1,3 @@
 export * from './record';
 export * from './noting';
+export * from './stepFacts';

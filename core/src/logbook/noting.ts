@@ -1,7 +1,8 @@
 import type { WorkStep } from '../finish';
 import { stepTitle } from '../words';
-import { standing, type Id, type StepId, type WorkEvent } from '../job';
+import type { Id, StepId, WorkEvent } from '../job';
 import { MINUTE_MS } from '../units';
+import { stepFacts } from './stepFacts';
 
 /** What a person says went wrong at a step. */
 export interface Wrong {
@@ -13,13 +14,8 @@ export interface Wrong {
 
 /** Where a step stands by what happened: whether it is done, and since when its timer runs. */
 export function stepState(events: readonly WorkEvent[], step: StepId): { done: boolean; startedAt?: number } {
-  let state: { done: boolean; startedAt?: number } = { done: false };
-  for (const event of standing(events)) {
-    if (!('step' in event) || event.step !== step || event.kind === 'cut') continue;
-    if (event.kind === 'started') state = { done: state.done, startedAt: event.at };
-    else state = { done: event.kind === 'done' || !event.again };
-  }
-  return state;
+  const { startedAt, doneAt } = stepFacts(events).get(step) ?? {};
+  return doneAt !== undefined ? { done: true } : { done: false, ...(startedAt === undefined ? {} : { startedAt }) };
 }
 
 /**

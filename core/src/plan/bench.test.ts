@@ -4,7 +4,8 @@ import { DEMO_START, demoWorkshop } from '../../test/sampleJobs';
 import type { Faces } from '../artwork';
 import type { WorkEvent } from '../job';
 import type { Workshop } from '../jobFile';
-import { stepFacts, type Bench } from './bench';
+import { stepFacts } from '../logbook';
+import type { Bench } from './bench';
 import { Memo } from './memo';
 import { planWorkshop } from './planWorkshop';
 

@@ -1,6 +1,7 @@
 import { inSentence, DAY, MINUTE_MS } from '../units';
-import { standing, type Id, type Job, type JobId, type Reading, type Shop, type StepId, type WorkEvent } from '../job';
-import type { PlacedStep, Schedule, StepFact } from '../schedule';
+import type { Id, Job, JobId, Reading, Shop, StepId, WorkEvent } from '../job';
+import { stepFacts } from '../logbook';
+import type { PlacedStep, Schedule } from '../schedule';
 import { careWords, stepWords, waitWords } from '../words';
 
 /** Something on the drying rack. */
@@ -37,21 +38,6 @@ export interface Bench {
   readonly then: readonly PlacedStep[];
   readonly rack: readonly RackItem[];
   readonly watch: readonly WatchItem[];
-}
-
-/** What events say about steps. */
-export function stepFacts(events: readonly WorkEvent[]): Map<StepId, StepFact> {
-  const facts = new Map<StepId, StepFact>();
-  for (const event of standing(events)) {
-    if (event.kind === 'started') facts.set(event.step, { ...facts.get(event.step), startedAt: event.at });
-    else if (event.kind === 'done' || (event.kind === 'wrong' && !event.again))
-      facts.set(event.step, {
-        startedAt: facts.get(event.step)?.startedAt ?? event.at - event.actual * MINUTE_MS,
-        doneAt: event.at,
-      });
-    else if (event.kind === 'wrong') facts.delete(event.step);
-  }
-  return facts;
 }
 
 /** Whether a station's work is done, so that its readings are of no more use. */
@@ -152,7 +138,7 @@ export function benchOf(
         others.length === 0
           ? ''
           : ` And ${others
-              .map((r) => inSentence(r.title.replace(/ · .*/, '')))
+              .map((r) => inSentence(r.title))
               .filter((title, i, all) => all.indexOf(title) === i)
               .join(', ')}.`;
       watch.push({
@@ -160,7 +146,7 @@ export function benchOf(
         job: job.id,
         verdict,
         lead: `${job.name}:`,
-        text: `${first.title.replace(/ · .*/, '')}, ${first.value}. ${first.why}${more}`,
+        text: `${first.title}, ${first.value}. ${first.why}${more}`,
         station: first.station,
       });
     }

@@ -1,13 +1,13 @@
 import { findGlyph, unknownColumns, withoutColumns, type Faces } from '../artwork';
 import { FILM_KINDS, TECHNIQUES } from '../facts';
-import { removeAt, setAt, type Job, type Reading, type Shop } from '../job';
+import { aboutMark, removeAt, setAt, type Job, type Reading, type Shop } from '../job';
 import type { FittingWork } from './planMark';
 
 /** What drawing tells: missing letters, things left out of a drawing, nothing to cut, film that does not suit. */
 export function drawReadings(work: FittingWork, job: Job, shop: Shop, faces: Faces): Reading[] {
   const { mark, missing } = work.plan;
   const readings: Reading[] = [];
-  const label = job.marks.length > 1 ? ` · ${mark.name}` : '';
+  const about = aboutMark(mark, job.marks.length > 1);
   if (missing.length > 0 && mark.artwork.kind === 'text') {
     const { lines } = mark.artwork;
     const has = (id: string, character: string) => {
@@ -27,7 +27,8 @@ export function drawReadings(work: FittingWork, job: Job, shop: Shop, faces: Fac
       id: `glyphs:${mark.id}`,
       station: 'draw',
       verdict: 'stop',
-      title: `Missing letters${label}`,
+      title: 'Missing letters',
+      ...about,
       value: missing.map((c) => `“${c}”`).join(' '),
       limit: 'every letter',
       why: 'The chosen face cannot draw them, and a gap would be cut instead.',
@@ -54,7 +55,8 @@ export function drawReadings(work: FittingWork, job: Job, shop: Shop, faces: Fac
       id: `empty:${mark.id}`,
       station: 'draw',
       verdict: 'stop',
-      title: `Nothing to cut yet${label}`,
+      title: 'Nothing to cut yet',
+      ...about,
       value: 'empty',
       limit: 'a word or a drawing',
       why: 'The mark has no outline.',
@@ -68,7 +70,8 @@ export function drawReadings(work: FittingWork, job: Job, shop: Shop, faces: Fac
       id: `empty:${mark.id}`,
       station: 'draw',
       verdict: 'stop',
-      title: `Nothing is left to cut${label}`,
+      title: 'Nothing is left to cut',
+      ...about,
       value: 'nothing left',
       limit: 'a word or a drawing',
       why: drops.length > 0 ? 'Every part of it is so small that it is dropped.' : 'What is wanted of it takes all of it away.',
@@ -86,6 +89,7 @@ export function drawReadings(work: FittingWork, job: Job, shop: Shop, faces: Fac
       station: 'draw',
       verdict: 'watch',
       title: `Left out of ${artwork.name}`,
+      mark: mark.id,
       value: `${artwork.leftOut.length}`,
       limit: 'nothing',
       why: `${artwork.leftOut.join('; ')}.`,
@@ -97,7 +101,7 @@ export function drawReadings(work: FittingWork, job: Job, shop: Shop, faces: Fac
       ],
     });
   }
-  readings.push(...columnReading(work, job, label), ...joinReading(work, label), ...termsReading(work, job, shop, label));
+  readings.push(...columnReading(work, job, about), ...joinReading(work, about), ...termsReading(work, job, shop, about));
   const { filmStays: stays, usualFilm } = TECHNIQUES[mark.technique];
   const unsuited = work.plan.inspections.filter(({ film }) => FILM_KINDS[film.kind].stays !== stays);
   if (unsuited.length > 0 && !(stays && job.piece.use.dryShort)) {
@@ -110,7 +114,8 @@ export function drawReadings(work: FittingWork, job: Job, shop: Shop, faces: Fac
       id: `kind:${mark.id}`,
       station: 'draw',
       verdict: 'watch',
-      title: `Kind of film${label}`,
+      title: 'Kind of film',
+      ...about,
       value: FILM_KINDS[film.kind].name,
       limit: stays ? 'film that stays' : 'film that comes off clean',
       why: stays
@@ -140,7 +145,7 @@ export function drawReadings(work: FittingWork, job: Job, shop: Shop, faces: Fac
 }
 
 /** Words in braces that no column of the list answers to: they would be cut as they stand. */
-function columnReading({ plan: { mark } }: FittingWork, job: Job, label: string): Reading[] {
+function columnReading({ plan: { mark } }: FittingWork, job: Job, about: Pick<Reading, 'mark' | 'of'>): Reading[] {
   if (mark.artwork.kind !== 'text') return [];
   const unknown = unknownColumns(mark.artwork, job.list);
   if (unknown.length === 0) return [];
@@ -149,7 +154,8 @@ function columnReading({ plan: { mark } }: FittingWork, job: Job, label: string)
       id: `column:${mark.id}`,
       station: 'draw',
       verdict: 'watch',
-      title: `Words from a list${label}`,
+      title: 'Words from a list',
+      ...about,
       value: unknown.map((name) => `{${name}}`).join(' '),
       limit: job.list ? job.list.columns.map((name) => `{${name}}`).join(' ') : 'no list yet',
       why: `${job.list ? 'The list has no such column' : 'There is no list to take it from'}: the braces would be cut as they stand.`,
@@ -167,7 +173,7 @@ function columnReading({ plan: { mark } }: FittingWork, job: Job, label: string)
 }
 
 /** Where joined letters had to be moved together, and where they could not be. */
-function joinReading(work: FittingWork, label: string): Reading[] {
+function joinReading(work: FittingWork, about: Pick<Reading, 'mark' | 'of'>): Reading[] {
   const { closedUp } = work.drawn;
   const { mark } = work.plan;
   if (mark.artwork.kind !== 'text' || !mark.artwork.lines.some((line) => line.joined)) return [];
@@ -179,7 +185,8 @@ function joinReading(work: FittingWork, label: string): Reading[] {
       id: `joined:${mark.id}`,
       station: 'draw',
       verdict: apart.length > 0 ? 'watch' : 'fine',
-      title: `Letters joined${label}`,
+      title: 'Letters joined',
+      ...about,
       value: closed.length === 0 ? 'all touch by themselves' : `${closed.length} moved`,
       limit: 'every letter touches the next',
       why:
@@ -205,7 +212,7 @@ function joinReading(work: FittingWork, label: string): Reading[] {
 }
 
 /** Whether artwork may be sold: a job for sale stops at a drawing or a face that is for private use. */
-function termsReading(work: FittingWork, job: Job, shop: Shop, label: string): Reading[] {
+function termsReading(work: FittingWork, job: Job, shop: Shop, about: Pick<Reading, 'mark' | 'of'>): Reading[] {
   const { artwork, id } = work.plan.mark;
   if (!job.forSale) return [];
   const used =
@@ -221,7 +228,8 @@ function termsReading(work: FittingWork, job: Job, shop: Shop, label: string): R
       id: `terms:${id}`,
       station: 'draw',
       verdict: privately ? 'stop' : 'watch',
-      title: `Terms of use${label}`,
+      title: 'Terms of use',
+      ...about,
       value: privately ? 'private use only' : 'not known',
       limit: 'may be sold',
       why: privately

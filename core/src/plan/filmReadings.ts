@@ -1,6 +1,6 @@
 import { FILM_KINDS, TECHNIQUES } from '../facts';
 import { contrastOf } from '../fit';
-import { filmInstead, type Film, type Job, type Reading, type Shop } from '../job';
+import { aboutMark, filmInstead, type Film, type Job, type Reading, type Shop } from '../job';
 import type { FittingWork } from './planMark';
 
 /** So many films are offered in the place of one that is not there. */
@@ -21,7 +21,8 @@ export function filmReadings({ plan, shaped }: FittingWork, job: Job, shop: Shop
     id: `filmgone:${mark.id}:${id}`,
     station: 'draw',
     verdict: 'stop',
-    title: `Film that is not here${job.marks.length > 1 ? ` · ${mark.name}` : ''}`,
+    title: 'Film that is not here',
+    ...aboutMark(mark, job.marks.length > 1),
     value: 'no such film',
     limit: 'a film in this workshop',
     why: 'The mark is to be cut from a film that this workshop does not have, so nothing of it would be cut.',

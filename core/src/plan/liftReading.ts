@@ -1,6 +1,6 @@
 import type { CutPart } from '../cut';
 import { HANDS_ON, TECHNIQUES } from '../facts';
-import type { Film, Job, Machine, Mark, Reading, Shop } from '../job';
+import { aboutMark, type Film, type Job, type Machine, type Mark, type Reading, type Shop } from '../job';
 import { formatDuration, formatLength, type LengthSystem } from '../units';
 import { apartParts, layoutStage, togetherParts, type FilmPart } from './film';
 import type { Memo } from './memo';
@@ -58,7 +58,8 @@ function liftStage({ mark, several, films, one, apart, places, machines, lengths
     id: `lift:${mark.id}`,
     station: 'cut',
     verdict: 'fine',
-    title: `How it is lifted${several ? ` · ${mark.name}` : ''}`,
+    title: 'How it is lifted',
+    ...aboutMark(mark, several),
     value: isApart ? `apart, ${say(taken.apart)} of film` : `as one, ${say(taken.one)} of film`,
     limit: isApart ? `${say(taken.one)} as one` : `${say(taken.apart)} apart`,
     why: `As one it takes ${say(taken.one)} of film and goes down in register; its ${apart.length} parts laid out apart take ${say(taken.apart)}, and about ${formatDuration(minutes)} more of placing by eye.`,

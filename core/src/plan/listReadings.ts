@@ -1,5 +1,5 @@
 import { LIMITS } from '../facts';
-import type { Job, Reading, Shop } from '../job';
+import { aboutMark, type Job, type Reading, type Shop } from '../job';
 import { formatLength, SAME_MM } from '../units';
 import type { MarkPlan } from './planMark';
 
@@ -36,9 +36,13 @@ export function variantReadings(plan: MarkPlan, job: Job, shop: Shop): Reading[]
   const { mark, variants } = plan;
   const drawn = variants.filter((v) => v.fitted.layers.length > 0);
   if (drawn.length < 2) return [];
-  const label = job.marks.length > 1 ? ` · ${mark.name}` : '';
   const say = (mm: number) => formatLength(mm, shop.lengths);
-  const base = { id: `names:${mark.id}`, station: 'fit' as const, title: `The list fitted${label}` };
+  const base = {
+    id: `names:${mark.id}` as const,
+    station: 'fit' as const,
+    title: 'The list fitted',
+    ...aboutMark(mark, job.marks.length > 1),
+  };
   const over = drawn.filter((v) => {
     const { inner } = v.usable;
     const { box } = v.fitted;

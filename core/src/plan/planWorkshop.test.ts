@@ -1,10 +1,12 @@
 import { beforeAll, describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import { shippedFaces } from '../../test/faces';
+import { randomJob } from '../../test/randomWorkshop';
 import { DEMO_START, demoWorkshop, plateJob, textMark } from '../../test/sampleJobs';
 import type { Faces } from '../artwork';
 import { usableOf } from '../blanks';
 import { GROUNDS, type Contact, type GroundId } from '../facts';
+import { numbersFrom } from '../geometry';
 import { applyPatch, type Job, type Reading, type WorkEvent } from '../job';
 import type { Workshop } from '../jobFile';
 import { brokenWaits } from '../schedule';
@@ -194,6 +196,17 @@ describe('the demo workshop', () => {
       'door-hours': 'cut:white-removable weed:hours:white-removable tape:hours:white-removable clean place:hours pack',
       'trophy-bowl': 'cut:stencil weed:trophy:stencil tape:trophy:stencil clean place:trophy edge:trophy paint:trophy:1 paint:trophy:2 pull:trophy pack', // prettier-ignore
     });
+  });
+  it('readings of a mark name it, so that nobody has to take their ids apart', () => {
+    const jobs = Array.from({ length: 40 }, (_, i) => ({ ...randomJob(numbersFrom(i + 1), demo.shop), id: `r${i}`, closed: false }));
+    const all = plan([...demo.jobs, ...jobs]);
+    for (const job of [...demo.jobs, ...jobs]) {
+      for (const { id, mark } of all.jobs.get(job.id)!.readings) {
+        const about = job.marks.filter((m) => id.split(':').slice(1).includes(m.id));
+        // a wait that ran out is about a step
+        if (about.length === 1 && !id.startsWith('missed:')) expect([id, mark]).toEqual([id, about[0]!.id]);
+      }
+    }
   });
   it('tells the layers of one mark apart', () => {
     const titles = plan(demo.jobs).jobs.get('tankards')!.recipe.steps.map(stepTitle);

@@ -1,10 +1,11 @@
 import type { Faces } from '../artwork';
 import type { FilmLayout } from '../cut';
 import type { Recipe } from '../finish';
-import { filmTaken, marksCut, type Id, type Job, type JobId, type Reading, type Shop, type WorkEvent } from '../job';
+import { cutStepId, filmTaken, marksCut, type Id, type Job, type JobId, type Reading, type Shop, type WorkEvent } from '../job';
+import { stepFacts } from '../logbook';
 import { HORIZON_DAYS, solveSchedule, workingWindows, type JobSchedule, type Schedule, type Window } from '../schedule';
 import { formatLength, MINUTE_MS } from '../units';
-import { benchOf, stepFacts, type Bench } from './bench';
+import { benchOf, type Bench } from './bench';
 import { filmOf, sharedLayouts, type CutSoFar } from './film';
 import { jobReadings, withOverrides } from './jobReadings';
 import { Memo } from './memo';
@@ -133,7 +134,7 @@ export function planWorkshop(
   const facts = stepFacts(events);
   const taken = filmTaken(events);
   const filmLeft = new Map(shop.films.map((film) => [film.id, Math.max(0, film.length - (taken.get(film.id) ?? 0))]));
-  const isCut = (job: JobId, film: Id) => facts.get(`${job}/cut:${film}`)?.doneAt !== undefined;
+  const isCut = (job: JobId, film: Id) => facts.get(cutStepId(job, film))?.doneAt !== undefined;
   const cut = marksCut(events);
   const cutOf = (job: JobId): CutSoFar => (film) => (isCut(job, film) ? NONE_CUT : cut(job, film)); // prettier-ignore
 

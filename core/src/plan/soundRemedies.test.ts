@@ -1,10 +1,11 @@
 import { beforeAll, describe, expect, it } from '@jest/globals';
 import { shippedFaces } from '../../test/faces';
+import { knownCases } from '../../test/knownCases';
 import { randomJob } from '../../test/randomWorkshop';
 import { DEMO_START, demoShop, plateJob, textMark } from '../../test/sampleJobs';
 import type { Faces } from '../artwork';
 import { numbersFrom } from '../geometry';
-import { applyPatch, type Job, type Reading, type Shop } from '../job';
+import { applyPatch, kindOf, READING_KINDS, type Job, type Reading, type Shop } from '../job';
 import { Memo, planWorkshop } from './index';
 import { soundRemedies } from './soundRemedies';
 
@@ -15,24 +16,23 @@ beforeAll(() => {
   faces = shippedFaces();
   shop = demoShop();
 });
-const planOf = (job: Job) => planWorkshop([job], shop, [], DEMO_START, faces, memo).jobs.get('j')!;
-const kindOf = ({ id }: Pick<Reading, 'id'>): string => id.split(':')[0]!;
+const planOf = (job: Job, own = shop) => planWorkshop([job], own, [], DEMO_START, faces, memo).jobs.get('j')!;
 const stopsOf = (readings: readonly Reading[]) => new Set(readings.filter((r) => r.verdict === 'stop').map((r) => r.id));
 
 /** What is wrong with the remedies of a job: they do not clear, change nothing, or put a new stop in the place of theirs. */
-function faultsOf(job: Job, met: Set<string>): string[] {
-  const before = planOf(job);
+function faultsOf(job: Job, met: Set<string>, own = shop): string[] {
+  const before = planOf(job, own);
   expect(before.aside).toBeUndefined();
   const stops = stopsOf(before.readings);
   return before.readings.flatMap((reading) =>
     reading.remedies.flatMap((remedy): string[] => {
       met.add(kindOf(reading));
       const { document } = applyPatch(job, remedy.patch);
-      const after = planOf(document);
+      const after = planOf(document, own);
       const name = `${reading.id} “${remedy.label}”`;
       if (JSON.stringify(document) === JSON.stringify(job)) return [`${name} changes nothing`];
-      const own = after.readings.find((r) => r.id === reading.id);
-      const stays = reading.verdict !== 'fine' && own && own.verdict !== 'fine' ? [`${name} leaves ${own.verdict}: ${own.value}`] : [];
+      const now = after.readings.find((r) => r.id === reading.id);
+      const stays = reading.verdict !== 'fine' && now && now.verdict !== 'fine' ? [`${name} leaves ${now.verdict}: ${now.value}`] : [];
       // a mark of which nothing could be drawn told nothing of itself before; and whoever paints instead has to wait longer
       const hidden = (id: string) => kindOf(reading) === 'glyphs' || (id === 'date' && kindOf(reading) === 'stick');
       const fresh = [...stopsOf(after.readings)].filter((id) => !stops.has(id) && !hidden(id)).map((id) => `${name} raises ${id}`);
@@ -47,10 +47,16 @@ describe('the law of remedies', () => {
     const faults: string[] = [];
     for (let seed = 1; seed <= 40; seed++)
       faults.push(...faultsOf(randomJob(numbersFrom(seed), shop), met).map((fault) => `${seed}: ${fault}`));
+    for (const [kind, what, make, own] of knownCases(shop)) {
+      const [job, there] = [make(), own?.() ?? shop];
+      const reading = planOf(job, there).readings.find((r) => kindOf(r) === kind);
+      expect([what, reading?.verdict === 'fine', reading?.remedies.length]).toEqual([what, false, expect.any(Number)]);
+      expect(reading!.remedies.length).toBeGreaterThan(0);
+      faults.push(...faultsOf(job, met, there).map((fault) => `${what}: ${fault}`));
+    }
     expect(faults).toEqual([]);
-    expect([...met]).toEqual(
-      expect.arrayContaining(['bend', 'bulb', 'contrast', 'eye', 'food', 'glyphs', 'grip', 'kind', 'lift', 'names', 'paint', 'seen', 'size', 'small', 'snips', 'stick', 'thin', 'wax']), // prettier-ignore
-    );
+    const offering = Object.entries(READING_KINDS).flatMap(([kind, { offers }]) => (offers ? [kind] : []));
+    expect([...met].sort()).toEqual(offering);
   });
   it('a film that no tape carries over, or that vanishes, is not offered; and where nothing is left, it is said what helps', () => {
     const job = plateJob(textMark('Tern', { film: 'ink-matt' }));

@@ -1,7 +1,7 @@
 import { reshapes } from '../artwork';
 import { TECHNIQUES } from '../facts';
 import { contrastOf } from '../fit';
-import { applyPatch, type Remedy, type Id, type Job, type Mark, type Reading, type Shop } from '../job';
+import { applyPatch, kindOf, type Remedy, type Id, type Job, type Mark, type Reading, type Shop } from '../job';
 import { gripReading } from '../tape';
 import type { MarkPlan } from './planMark';
 
@@ -41,7 +41,7 @@ const TRIED: ReadonlySet<string> = new Set(['size', 'seen', 'bulb', 'snips', 'fo
 function isTried(job: Job, reading: Reading, patch: Remedy['patch']): boolean {
   const ofMarks = patch.filter(({ path }) => path[0] === 'marks');
   if (ofMarks.some(({ path }) => path.at(-1) === 'zone')) return true;
-  const kind = reading.id.split(':')[0]!;
+  const kind = kindOf(reading);
   if (kind !== 'thin') return TRIED.has(kind);
   return ofMarks.some(({ path }) => reshapes(job.marks.find((mark) => mark.id === path[1])?.edits ?? []));
 }

@@ -50,7 +50,7 @@ function holdupWords(holdup: Holdup): string {
  */
 export function scheduleReadings(job: Job, schedule: JobSchedule, zone: string, hasHours = true): Reading[] {
   const readings: Reading[] = [];
-  const base = { id: 'date', station: 'cure' as const, title: 'Packed in time' };
+  const base = { id: 'date' as const, station: 'cure' as const, title: 'Packed in time' };
   const { packed } = schedule;
   if (packed === undefined) {
     readings.push({

@@ -22,9 +22,10 @@ export function gripReading(job: Job, mark: Mark, film: Film, tapes: readonly Ta
   const window = gripWindow(transfer);
   const choice = chooseTape(tapes, window, film.finish);
   const base = {
-    id: `grip:${mark.id}:${film.id}`,
+    id: `grip:${mark.id}:${film.id}` as const,
     station: 'tape' as const,
     title: `Tape for ${film.name}`,
+    mark: mark.id,
     limit: `${newton(window.low)} to ${newton(window.high)}`,
   };
   const remedies = (): Remedy[] => {

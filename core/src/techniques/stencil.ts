@@ -57,9 +57,10 @@ function readings({ mark, making, layers, count }: JobMark<Stencil>, { paints }:
   const area = layers.reduce((sum, layer) => sum + layer.area, 0);
   const needs = paintNeeded(area, making.coats, count);
   const base = {
-    id: `paint:${mark.id}`,
+    id: `paint:${mark.id}` as const,
     station: 'paint' as const,
     title: `Paint for ${mark.name}`,
+    mark: mark.id,
     limit: `${Math.ceil(needs)} ml for ${making.coats === 1 ? 'one coat' : `${making.coats} coats`}`,
   };
   const remedies = paints

@@ -1,5 +1,16 @@
 import type { ReactNode } from 'react';
-import { setAt, type Remedy, type Job, type Mark, type Patch, type Reading, type Shop, type StationId } from '@kolleta/core/job';
+import {
+  kindOf,
+  READING_KINDS,
+  setAt,
+  type Remedy,
+  type Job,
+  type Mark,
+  type Patch,
+  type Reading,
+  type Shop,
+  type StationId,
+} from '@kolleta/core/job';
 import type { JobPlan } from '@kolleta/core/plan';
 import type { JobChange } from '../storage/editJob';
 import type { Saving } from '../ui/held';
@@ -55,13 +66,9 @@ interface ReadingsProps extends Pick<StationProps, 'plan' | 'edit' | 'fix' | 'ma
   preview?: Pick<StationProps, 'job' | 'shop'>;
 }
 
-/** Readings whose remedies change what is seen of a mark. */
-const PREVIEWED = ['size', 'thin', 'small', 'contrast', 'bend', 'seen', 'bulb', 'snips', 'glyphs', 'kind', 'joined', 'names', 'scatter'];
-
 /** The readings of some stations: of the mark in hand and of the whole piece, the gravest first. */
 export function Readings({ plan, edit, fix, stations, mark, shown, onShow, preview }: ReadingsProps) {
-  const others = plan.marks.filter((m) => m.mark.id !== mark?.id).map((m) => m.mark.id);
-  const own = plan.readings.filter((r) => stations.includes(r.station) && !others.some((id) => r.id.split(':').includes(id)));
+  const own = plan.readings.filter((r) => stations.includes(r.station) && (r.mark === undefined || r.mark === mark?.id));
   const sorted = own.toSorted((a, b) => ORDER[a.verdict] - ORDER[b.verdict]);
   return (
     <>
@@ -76,7 +83,7 @@ export function Readings({ plan, edit, fix, stations, mark, shown, onShow, previ
           }}
           onShow={onShow}
           shown={shown === reading.id}
-          {...(preview && PREVIEWED.includes(reading.id.split(':')[0]!) && mark
+          {...(preview && READING_KINDS[kindOf(reading)].changesLook && mark
             ? {
                 preview: (remedy: Remedy) => (
                   <RemedyPreview job={preview.job} plan={plan} shop={preview.shop} remedy={remedy} mark={mark.id} reading={reading.id} />

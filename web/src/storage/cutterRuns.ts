@@ -1,5 +1,5 @@
 import { cutResult, strokesPerPart, type FilmLayout } from '@kolleta/core/cut';
-import type { JobId, WorkEvent } from '@kolleta/core/job';
+import { cutStepId, type JobId, type WorkEvent } from '@kolleta/core/job';
 import { stepState } from '@kolleta/core/logbook';
 import { MINUTE_MS } from '@kolleta/core/units';
 import { now } from './clock';
@@ -49,7 +49,7 @@ export async function settleRun(run: CutterRun, strokes: number, used: number, p
   const at = now();
   const actual = Math.max(0.1, Math.round(((at - run.at) / MINUTE_MS) * 10) / 10);
   const events = results.flatMap((result): WorkEvent[] => {
-    const step = `${result.job}/cut:${run.film}`;
+    const step = cutStepId(result.job, run.film);
     const common = { at, job: result.job, step };
     const written: WorkEvent[] = [];
     if (result.length > 0)

@@ -1,5 +1,5 @@
 import { useState, type ReactNode } from 'react';
-import type { Remedy, Reading } from '@kolleta/core/job';
+import { readingTitle, type Reading, type Remedy } from '@kolleta/core/job';
 import { VerdictMark } from './Verdict';
 
 interface Props {
@@ -60,12 +60,12 @@ export function ReadingCard({ reading, onRemedy, onShow, shown, onOverride, prev
   const open = onOverride && reading.verdict === 'stop' && !reading.overridden;
   const quiet = reading.verdict === 'fine';
   return (
-    <section className="sheet px-3 py-2.5" aria-label={`${reading.title}: ${reading.verdict}`}>
+    <section className="sheet px-3 py-2.5" aria-label={`${readingTitle(reading)}: ${reading.verdict}`}>
       <div className="flex items-start gap-2.5">
         <VerdictMark verdict={reading.verdict} />
         <div className="min-w-0 flex-1">
           <div className="flex flex-wrap items-baseline justify-between gap-x-3">
-            <h3 className="font-head text-[0.98rem] leading-5 font-bold">{reading.title}</h3>
+            <h3 className="font-head text-[0.98rem] leading-5 font-bold">{readingTitle(reading)}</h3>
             <span className="measure text-[0.82rem] font-medium" title={`limit: ${reading.limit}`}>
               {reading.value}
             </span>
@@ -116,7 +116,7 @@ export function ReadingCard({ reading, onRemedy, onShow, shown, onOverride, prev
             </div>
           )}
           {seen && preview && reading.remedies.length > 1 && (
-            <div className="mt-2 flex flex-wrap items-center gap-1" role="group" aria-label={`Which fix to see: ${reading.title}`}>
+            <div className="mt-2 flex flex-wrap items-center gap-1" role="group" aria-label={`Which fix to see: ${readingTitle(reading)}`}>
               <span className="quiet text-[0.78rem]">See</span>
               {reading.remedies.map((remedy, i) => (
                 <button
@@ -134,7 +134,7 @@ export function ReadingCard({ reading, onRemedy, onShow, shown, onOverride, prev
           {seen && preview?.(seen)}
           {open && asking && (
             <WhyForm
-              title={reading.title}
+              title={readingTitle(reading)}
               onCancel={() => setAsking(false)}
               onAnswer={(reason) => {
                 setAsking(false);

@@ -1,8 +1,8 @@
 import { formatLength } from '../../units';
 import { rhoAt, sagOf, sectorOf } from '../../blanks';
 import { LIMITS } from '../../facts';
-import { setAt } from '../../job';
-import { markLabel, type FitReading } from './context';
+import { aboutMark, setAt } from '../../job';
+import { type FitReading } from './context';
 
 /** On a taper: whether lines read level, and by how much straight ones would hang. */
 export const bendReading: FitReading = (context) => {
@@ -15,9 +15,10 @@ export const bendReading: FitReading = (context) => {
   const sag = sagOf(fitted.width, rho);
   const degrees = (fitted.width / rho) * (180 / Math.PI);
   const base = {
-    id: `bend:${mark.id}`,
+    id: `bend:${mark.id}` as const,
     station: 'fit' as const,
-    title: `Bend${markLabel(context)}`,
+    title: 'Bend',
+    ...aboutMark(context.mark, context.several),
     value: `${degrees.toFixed(1)}° · ${say(sag)}`,
     limit: `${say(LIMITS.sag)} off level`,
   };

@@ -1,12 +1,12 @@
 import { bulbExcess, bulbReach, bulbSnips, type Bulb } from '../../blanks';
 import { BULB, GRIP_LIMITS, TECHNIQUES } from '../../facts';
-import { setAt, type Remedy } from '../../job';
+import { aboutMark, setAt, type Remedy } from '../../job';
 import { formatLength } from '../../units';
 import { reshapes } from '../../artwork';
 import { boxAround, boxHeight, boxOf, boxWidth } from '../../geometry';
 import { makeAs } from '../makeAs';
 import { hullShapes } from '../shapeMark';
-import { markLabel, type FitContext, type FitReading } from './context';
+import { type FitContext, type FitReading } from './context';
 import { staysWhole } from './smaller';
 
 const percent = (share: number) => `${(share * 100).toFixed(1)} %`;
@@ -52,9 +52,10 @@ export const bulbReading: FitReading = (context) => {
   const { follows, filmStays, words } = TECHNIQUES[mark.technique];
   const limit = BULB[follows];
   const base = {
-    id: `bulb:${mark.id}`,
+    id: `bulb:${mark.id}` as const,
     station: 'fit' as const,
-    title: `On the belly${markLabel(context)}`,
+    title: 'On the belly',
+    ...aboutMark(context.mark, context.several),
     value: `${percent(excess)} too long at its edge`,
     limit: `${percent(limit)}, the film's`,
   };
@@ -77,9 +78,10 @@ export const snipsReading: FitReading = (context) => {
   const say = (mm: number) => formatLength(mm, shop.lengths);
   const r = Math.hypot(fitted.width, fitted.height) / 2 + GRIP_LIMITS.margin;
   const base = {
-    id: `snips:${mark.id}`,
+    id: `snips:${mark.id}` as const,
     station: 'fit' as const,
-    title: `Tape on the belly${markLabel(context)}`,
+    title: 'Tape on the belly',
+    ...aboutMark(context.mark, context.several),
     limit: `${percent(BULB.paperTape)}, paper tape's`,
   };
   const snips = bulbSnips(bulb, r);

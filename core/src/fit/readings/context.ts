@@ -62,9 +62,6 @@ export function needed<T>(tried: Tried<T>): T {
 /** One kind of reading about a fitted mark. */
 export type FitReading = (context: FitContext) => Reading | undefined;
 
-/** How a mark is called in a reading: by name where there are several. */
-export const markLabel = ({ several, mark }: Pick<FitContext, 'several' | 'mark'>): string => (several ? ` · ${mark.name}` : '');
-
 /** Of a mark and, where there is a list, its rows, the one with the least margin; the mark itself where none has less. Rows that have lost all their parts have none. */
 export const worstRow = (context: FitContext, margin: (context: FitContext) => number): FitContext =>
   context.rows

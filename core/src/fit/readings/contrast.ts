@@ -1,9 +1,9 @@
 import { FILM_KINDS, TECHNIQUES } from '../../facts';
 import { inSentence, formatLength } from '../../units';
-import { filmInstead, setAt, type Remedy } from '../../job';
+import { aboutMark, filmInstead, setAt, type Remedy } from '../../job';
 import { contrastOf, type Contrast } from '../contrast';
 import { isMarkPaint } from '../makeAs';
-import { markLabel, type FitContext, type FitReading } from './context';
+import { type FitContext, type FitReading } from './context';
 
 /** What is seen of a mark: its films, or the paint of a stencil. */
 function seenColours({ mark, inspections, shop }: FitContext): { colour: string; name: string; film?: string }[] {
@@ -86,9 +86,10 @@ export const contrastReading: FitReading = (context) => {
   if (judged.length === 0) return undefined;
   const worst = judged.reduce((low, next) => (next.ratio < low.ratio ? next : low));
   const base = {
-    id: `contrast:${mark.id}`,
+    id: `contrast:${mark.id}` as const,
     station: 'fit' as const,
-    title: `Contrast${markLabel(context)}`,
+    title: 'Contrast',
+    ...aboutMark(context.mark, context.several),
     value: `${worst.ratio.toFixed(1)} : 1`,
     limit: '3 : 1',
   };

@@ -1,5 +1,6 @@
+import { aboutMark } from '../../job';
 import { LIMITS } from '../../facts';
-import { markLabel, needed, ofRow, type FitContext, type FitReading } from './context';
+import { needed, ofRow, type FitContext, type FitReading } from './context';
 import type { DroppedParts } from './droppedParts';
 
 const NONE: DroppedParts = { dropped: 0, parts: 0 };
@@ -13,9 +14,10 @@ export const droppedReading: FitReading = (all) => {
   const { dropped, parts } = droppedOf(context);
   if (dropped === 0) return undefined;
   const base = {
-    id: `dropped:${all.mark.id}`,
+    id: `dropped:${all.mark.id}` as const,
     station: 'fit' as const,
-    title: `Dropped parts${markLabel(all)}`,
+    title: 'Dropped parts',
+    ...aboutMark(all.mark, all.several),
     value: `${dropped} of ${parts}`,
     limit: `${Math.round(LIMITS.droppedShare * 100)} % of the parts`,
     remedies: [],

@@ -1,15 +1,20 @@
 import { formatLength } from '../../units';
 import { GROUNDS, LIMITS } from '../../facts';
 import { wallOf } from '../../blanks';
-import { setAt, type Remedy, type PatchOp } from '../../job';
-import { markLabel, type FitReading } from './context';
+import { aboutMark, setAt, type Remedy, type PatchOp } from '../../job';
+import { type FitReading } from './context';
 import { staysWhole } from './smaller';
 
 /** Whether film keeps clear of lips and of food. */
 export const foodReading: FitReading = (context) => {
   const { piece, mark, zone, fitted, shop } = context;
   const say = (mm: number) => formatLength(mm, shop.lengths);
-  const base = { id: `food:${mark.id}`, station: 'fit' as const, title: `Food and lip${markLabel(context)}` };
+  const base = {
+    id: `food:${mark.id}` as const,
+    station: 'fit' as const,
+    title: 'Food and lip',
+    ...aboutMark(context.mark, context.several),
+  };
   if (piece.use.food && !mark.seenThrough) {
     const remedies: Remedy[] = GROUNDS[piece.ground].clear
       ? [{ label: 'Put it on the back', patch: setAt(['marks', mark.id, 'seenThrough'], true) }]

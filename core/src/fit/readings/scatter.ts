@@ -1,6 +1,6 @@
-import { setAt } from '../../job';
+import { aboutMark, setAt } from '../../job';
 import { scatteredCopies } from '../scattered';
-import { markLabel, type FitReading } from './context';
+import { type FitReading } from './context';
 
 /** Whether every copy of a scatter found its place. */
 export const scatterReading: FitReading = (context) => {
@@ -10,9 +10,10 @@ export const scatterReading: FitReading = (context) => {
   const { edit, width } = copies;
   const placed = copies.places.length;
   const base = {
-    id: `scatter:${mark.id}`,
+    id: `scatter:${mark.id}` as const,
     station: 'fit' as const,
-    title: `Scatter${markLabel(context)}`,
+    title: 'Scatter',
+    ...aboutMark(context.mark, context.several),
     value: `${placed} of ${edit.count}`,
     limit: 'every copy finds its place',
   };

@@ -2,9 +2,9 @@ import { formatLength, SAME_MM } from '../../units';
 import { diameterAt, seenWidth } from '../../blanks';
 import { LIMITS } from '../../facts';
 import { boxHeight, boxWidth, difference, edgeLength, partArea, type Region, type Ring } from '../../geometry';
-import { removeAt, setAt, type Remedy, type PatchOp } from '../../job';
+import { aboutMark, removeAt, setAt, type Remedy, type PatchOp } from '../../job';
 import { largestFitAnywhere } from '../largestFitAnywhere';
-import { markLabel, type FitContext, type FitReading } from './context';
+import { type FitContext, type FitReading } from './context';
 import { staysWhole } from './smaller';
 
 /** How wide a mark on a round piece looks from the front, and whether all of it is seen at once. */
@@ -18,9 +18,10 @@ export const seenReading: FitReading = (context) => {
   const wrap = Math.PI * diameter;
   const share = fitted.width / wrap;
   const base = {
-    id: `seen:${mark.id}`,
+    id: `seen:${mark.id}` as const,
     station: 'fit' as const,
-    title: `As it is seen${markLabel(context)}`,
+    title: 'As it is seen',
+    ...aboutMark(context.mark, context.several),
     value: `${say(seen)} wide`,
     limit: `${Math.round(LIMITS.seenShare * 100)} % of the wrap`,
   };
@@ -88,9 +89,10 @@ export const sizeReading: FitReading = (context) => {
       ? beyond(limit === inner ? usable.room : usable.free)
       : Math.max(limit.minX - box.minX, box.maxX - limit.maxX, limit.minY - box.minY, box.maxY - limit.maxY);
   const base = {
-    id: `size:${mark.id}`,
+    id: `size:${mark.id}` as const,
     station: 'fit' as const,
-    title: `Size${markLabel(context)}`,
+    title: 'Size',
+    ...aboutMark(context.mark, context.several),
     value: `${formatLength(fitted.width, shop.lengths, { unit: false })} × ${say(fitted.height)}`,
     limit: fitted.largestWidth > 0 ? `${say(fitted.largestWidth)} wide at most` : 'inside the zone',
   };

@@ -1,6 +1,6 @@
 import { LIMITS, TECHNIQUES, type TechniqueId } from '../../facts';
-import { removeAt, setAt, type Remedy } from '../../job';
-import { markLabel, ofRow, worstRow, type FitContext, type FitReading } from './context';
+import { aboutMark, removeAt, setAt, type Remedy } from '../../job';
+import { ofRow, worstRow, type FitContext, type FitReading } from './context';
 
 /** Limits of what is kept and of what must come out, for a technique. */
 const limitsFor = (technique: TechniqueId) =>
@@ -32,9 +32,10 @@ export const smallReading: FitReading = (all) => {
   );
   const { shape, counter, small } = TECHNIQUES[mark.technique].words;
   const base = {
-    id: `small:${mark.id}`,
+    id: `small:${mark.id}` as const,
     station: 'fit' as const,
-    title: `Small parts${markLabel(context)}`,
+    title: 'Small parts',
+    ...aboutMark(context.mark, context.several),
     limit: `${shape}s ${limit.shape} mm², ${counter}s ${limit.counter} mm²`,
     value: `${smallest < 10 ? smallest.toFixed(1) : Math.round(smallest)} mm²`,
   };

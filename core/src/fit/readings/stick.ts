@@ -1,8 +1,8 @@
 import { CONTACTS, GROUNDS, STICK, TECHNIQUES, type Contact, type GroundId } from '../../facts';
 import { formatTemperature } from '../../units';
-import { setAt, type Remedy, type Reading, type Verdict } from '../../job';
+import { aboutMark, setAt, type Remedy, type Reading, type Verdict } from '../../job';
 import { makeAs } from '../makeAs';
-import { markLabel, type FitContext, type FitReading } from './context';
+import { type FitContext, type FitReading } from './context';
 
 /** Whether film that has to stay holds: by the ground's energy, mN/m, and by the share of it that film touches. */
 function fitForFilm(energy: number, contact: number): { byEnergy: Verdict; byContact: Verdict; worst: Verdict } {
@@ -39,10 +39,11 @@ function asStencil({ mark, shop, behind }: FitContext): Remedy | undefined {
 export const waxReading: FitReading = ({ piece, mark }) =>
   piece.waxed
     ? {
-        id: `wax:${mark.id}`,
+        id: `wax:${mark.id}` as const,
         station: 'fit',
         verdict: 'stop',
         title: 'Wax or oil',
+        mark: mark.id,
         value: 'waxed',
         limit: 'none',
         why: 'Wax or oil keeps film from holding at all.',
@@ -55,10 +56,11 @@ export const waxReading: FitReading = ({ piece, mark }) =>
 export const coldReading: FitReading = ({ mark, shop }) =>
   shop.climate.celsius < STICK.leastCelsius
     ? {
-        id: `cold:${mark.id}`,
+        id: `cold:${mark.id}` as const,
         station: 'fit',
         verdict: 'stop',
         title: 'Too cold for film',
+        mark: mark.id,
         value: formatTemperature(shop.climate.celsius, shop.temperatures),
         limit: formatTemperature(STICK.leastCelsius, shop.temperatures),
         why: 'Adhesive does not wet a cold surface.',
@@ -74,9 +76,10 @@ export const stickReading: FitReading = (context): Reading | undefined => {
   const contact = CONTACTS[piece.contact];
   const energy = piece.sealedFirst && ground.porous ? GROUNDS.sealedWood.energy.range[0] : ground.energy.range[0];
   const base = {
-    id: `stick:${mark.id}`,
+    id: `stick:${mark.id}` as const,
     station: 'fit' as const,
-    title: `Will it stick${markLabel(context)}`,
+    title: 'Will it stick',
+    ...aboutMark(context.mark, context.several),
     value: energy > 100 ? 'over 100 mN/m' : `${Math.round(energy)} mN/m`,
     limit: `${STICK.energyFine} mN/m, contact ${STICK.contactFine}`,
   };

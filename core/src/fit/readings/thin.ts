@@ -1,8 +1,8 @@
 import { thickenedBy } from '../../artwork';
 import { LIMITS, TECHNIQUES } from '../../facts';
-import { removeAt, setAt, type Mark, type Patch } from '../../job';
+import { aboutMark, removeAt, setAt, type Mark, type Patch } from '../../job';
 import { formatLength } from '../../units';
-import { markLabel, needed, ofRow, worstRow, type FitContext, type FitReading } from './context';
+import { needed, ofRow, worstRow, type FitContext, type FitReading } from './context';
 import { thickening } from './thinRemedies';
 import type { Thinness } from './thinness';
 
@@ -26,9 +26,10 @@ export const thinReading: FitReading = (all) => {
   const { least } = worst.strokes;
   const say = (mm: number) => formatLength(mm, shop.lengths, { digits: 2 });
   const base = {
-    id: `thin:${mark.id}`,
+    id: `thin:${mark.id}` as const,
     station: 'fit' as const,
-    title: `Thin parts${markLabel(context)}`,
+    title: 'Thin parts',
+    ...aboutMark(context.mark, context.several),
     limit: `${say(worst.limit)} for ${worst.film.name}`,
   };
   const { stroke: what, thin, stouten } = TECHNIQUES[mark.technique].words;

@@ -2,6 +2,7 @@ import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { KNIFE, LAYOUT, TECHNIQUES } from '@kolleta/core/facts';
 import { CUT_FILES, type CutFileId, type FilmLayout } from '@kolleta/core/cut';
+import { readingTitle } from '@kolleta/core/job';
 import { inSentence, formatDuration, formatLength, formatWay } from '@kolleta/core/units';
 import { FilmDrawing } from '../../drawing/FilmDrawing';
 import { download, fileName } from '../../storage/download';
@@ -148,7 +149,7 @@ export function CutStation({ job, plan, shop, edit, fix, mark }: StationProps) {
                   <span key={`${id}${stop.id}`}>
                     {i > 0 && ', '}
                     <Link className="font-bold underline" to={`/job/${id}/${stop.station}`}>
-                      {inSentence(stop.title)}
+                      {inSentence(readingTitle(stop))}
                     </Link>
                     {id === job.id ? '' : ` (${jobs.find((j) => j.id === id)?.name ?? id})`}
                   </span>

@@ -164,7 +164,7 @@ describe('a list', () => {
     // what was measured is in the list as it would be typed
     await userEvent.click(screen.getByRole('button', { name: 'Change the list' }));
     const typed = screen.getByLabelText<HTMLTextAreaElement>('One name a line').value;
-    expect(typed.split('\n')).toEqual(['piece, width, height', 'small, 30 mm, 20 mm', 'large, 60 mm, 50 mm', expect.stringMatching(/^like all, 24 mm, ?$/)]); // prettier-ignore
+    expect(typed.split('\n')).toEqual(['piece,width,height', 'small,30 mm,20 mm', 'large,60 mm,50 mm', 'like all,24 mm,']); // prettier-ignore
     await userEvent.click(screen.getByRole('button', { name: 'Take this list' }));
     expect(state.job.list!.rows[2]).toMatchObject({ cells: ['like all'], width: 24 });
   });
