@@ -23,9 +23,25 @@ function knownFits(): [string, number, number][] {
   return [
     ['square-in-circle', convex(square, polygon(2000, 50)), 50 / Math.SQRT2],
     ['circle-in-square-with-margin', convex(round, ringOf(box(0, 0, 100, 100)), 10), 40],
-    ['square-in-triangle', convex(square, [[0, 0], [60, 0], [30, 60]]), 15], // prettier-ignore
+    [
+      'square-in-triangle',
+      convex(square, [
+        [0, 0],
+        [60, 0],
+        [30, 60],
+      ]),
+      15,
+    ],
     ['bar-in-circle', convex(bar, polygon(2000, 50)), 50 / Math.sqrt(10)],
-    ['circle-in-triangle', convex(round, [[0, 0], [60, 0], [0, 80]]), 20], // prettier-ignore
+    [
+      'circle-in-triangle',
+      convex(round, [
+        [0, 0],
+        [60, 0],
+        [0, 80],
+      ]),
+      20,
+    ],
     ['square-in-ell', anywhere(square, ell), 15],
     ['circle-in-ell', anywhere(round, ell), (30 * Math.SQRT2) / (1 + Math.SQRT2)],
     ['circle-beside-a-post', anywhere(round, difference(box(-50, -50, 50, 50), disc(20))), (50 * Math.SQRT2 - 20) / (1 + Math.SQRT2)],
@@ -51,7 +67,10 @@ export async function fitFigures(): Promise<Figure[]> {
   const outline = outlinePoints(sixty);
   const rings = outerRings(sixty.layers);
   const holed = difference(box(-90, -50, 90, 50), union(disc(12, [-30, 10]), box(20, -50, 30, 10)));
-  const hundred = drawn('The quick brown tern dives past a red buoy at nine and is home by half past four in spite of rain, wind and a low tide', 'montserrat'); // prettier-ignore
+  const hundred = drawn(
+    'The quick brown tern dives past a red buoy at nine and is home by half past four in spite of rain, wind and a low tide',
+    'montserrat',
+  );
   const films = demoShop().films;
   const overlapping = Array.from({ length: 100 }, (_, i): Ring => polygon(120, 6, [(i % 20) * 9, Math.floor(i / 20) * 9]));
   return [

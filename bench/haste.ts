@@ -22,7 +22,10 @@ async function openDemo(page: Page, address: string, path: string): Promise<void
   await planned(page);
 }
 
-/** Texts typed into words of two stations at five paces, on a processor slowed 1, 4 and 8 times: how many did not arrive whole, with the caret in its place. */
+/**
+ * Texts typed into words of two stations at five paces, on a processor slowed 1, 4 and 8 times: how many did not arrive whole, with the
+ * caret in its place.
+ */
 async function typing(page: Page, address: string): Promise<Figure> {
   const fields: [string, string, string][] = [
     ['/job/regatta-prizes/draw', 'Line 1', 'Quillfeather & Sons 1947'],
@@ -73,9 +76,16 @@ async function quickEdits(page: Page, address: string): Promise<Figure> {
     /** Changes words, by their places, in one go, and gives the job as it is saved then. */
     const change = async (places: readonly number[]): Promise<Map<string, string>> => {
       await page.evaluate((all) => {
-        const fields = [...document.querySelectorAll<HTMLInputElement | HTMLSelectElement>('main section input:not([type=file]):not([type=range]):not([type=color]), main section select')]; // prettier-ignore
+        const fields = [
+          ...document.querySelectorAll<HTMLInputElement | HTMLSelectElement>(
+            'main section input:not([type=file]):not([type=range]):not([type=color]), main section select',
+          ),
+        ];
         const put = (field: HTMLInputElement | HTMLSelectElement, value: string, kind: string) => {
-          Object.getOwnPropertyDescriptor(field instanceof HTMLSelectElement ? HTMLSelectElement.prototype : HTMLInputElement.prototype, 'value')!.set!.call(field, value); // prettier-ignore
+          Object.getOwnPropertyDescriptor(
+            field instanceof HTMLSelectElement ? HTMLSelectElement.prototype : HTMLInputElement.prototype,
+            'value',
+          )!.set!.call(field, value);
           field.dispatchEvent(new Event(kind, { bubbles: true }));
         };
         for (const place of all) {
@@ -156,7 +166,8 @@ async function quickEdits(page: Page, address: string): Promise<Figure> {
       alone.push(await change([i]));
       await back();
     }
-    const differs = (leaf: Map<string, string>) => new Set([...leaf.keys(), ...base.keys()].filter((key) => !alike(leaf.get(key), base.get(key)))); // prettier-ignore
+    const differs = (leaf: Map<string, string>) =>
+      new Set([...leaf.keys(), ...base.keys()].filter((key) => !alike(leaf.get(key), base.get(key))));
     for (let pair = 0; pair < PAIRS / 3; pair++) {
       const [i, k] = [Math.floor(random() * count), Math.floor(random() * count)];
       if (i === k) continue;
@@ -199,16 +210,26 @@ async function staleCuts(page: Page, address: string): Promise<Figure> {
   return none('fault/stale-cuts', stale, tried);
 }
 
-const path = (segments: unknown) => ({ kind: 'drawing', name: 'odd', leftOut: [], parts: [{ id: 'p', colour: '#000000', fill: 'nonzero', path: segments }] }); // prettier-ignore
+const path = (segments: unknown) => ({
+  kind: 'drawing',
+  name: 'odd',
+  leftOut: [],
+  parts: [{ id: 'p', colour: '#000000', fill: 'nonzero', path: segments }],
+});
 /** Jobs that have taken the plan from all others, as changes of a good one. */
 function hostileJobs(): Record<string, (job: Record<string, unknown> & { marks: Record<string, unknown>[] }) => void> {
   const random = seeded(3);
   const place = () => [Math.round(random() * 1000), Math.round(random() * 1000)];
   return {
     scribble: (job) => (job.marks[0]!['artwork'] = path(Array.from({ length: 5000 }, (_, i) => [i === 0 ? 'M' : 'L', place()]))),
-    curves: (job) => (job.marks[0]!['artwork'] = path(Array.from({ length: 60_000 }, (_, i) => (i === 0 ? ['M', place()] : ['Q', place(), place()])))),
+    curves: (job) =>
+      (job.marks[0]!['artwork'] = path(Array.from({ length: 60_000 }, (_, i) => (i === 0 ? ['M', place()] : ['Q', place(), place()])))),
     copies: (job) => (job.marks[0]!['edits'] = [{ id: 'e', kind: 'repeat', across: 60, up: 60, gap: 1 }]),
-    points: (job) => (job.marks[0]!['artwork'] = path([['M', [0, 0]], ['C', [1, 1]]])),
+    points: (job) =>
+      (job.marks[0]!['artwork'] = path([
+        ['M', [0, 0]],
+        ['C', [1, 1]],
+      ])),
     cone: (job) => ((job['piece'] as Record<string, unknown>)['shape'] = { kind: 'taper', rim: 80, foot: 0, height: 90 }),
     name: (job) => ((job.marks[0]!['artwork'] as { lines: { face: string }[] }).lines[0]!.face = 'constructor'),
     date: (job) => (job['deadline'] = Number.NaN),
@@ -217,7 +238,7 @@ function hostileJobs(): Record<string, (job: Record<string, unknown> & { marks: 
       (job.marks[0]!['artwork'] as { lines: { text: string }[] }).lines[0]!.text = '{name}';
       job.marks[0]!['edits'] = [{ id: 'dropSmall', kind: 'dropSmall', below: 900, fillBelow: 1 }];
     },
-  }; // prettier-ignore
+  };
 }
 
 /** Each hostile job in the workshop, over a reload: how often another job was not planned. */

@@ -84,9 +84,19 @@ export async function planFigures(): Promise<Figure[]> {
     return { ...job, id: `${job.id}${i}`, marks };
   });
   const manyMemo = new Memo();
-  const manyMoved = (i: number) => many.map((job, k) => (k === 7 ? { ...job, marks: job.marks.map((m) => ({ ...m, offset: { x: i, y: 0 } })) } : job)); // prettier-ignore
+  const manyMoved = (i: number) =>
+    many.map((job, k) => (k === 7 ? { ...job, marks: job.marks.map((m) => ({ ...m, offset: { x: i, y: 0 } })) } : job));
   const hundreds = await timed((i) => planWorkshop(manyMoved(i), shop, events, DEMO_START, faces, manyMemo));
-  const closed = await timed((i) => planWorkshop(manyMoved(i).map((job, k) => ({ ...job, closed: k > 9 })), shop, events, DEMO_START, faces, manyMemo)); // prettier-ignore
+  const closed = await timed((i) =>
+    planWorkshop(
+      manyMoved(i).map((job, k) => ({ ...job, closed: k > 9 })),
+      shop,
+      events,
+      DEMO_START,
+      faces,
+      manyMemo,
+    ),
+  );
   return [
     atMost('plan/300-jobs-without-worker', hundreds, 3000, 'ms'),
     atMost('plan/10-open-290-closed-without-worker', closed, 100, 'ms'),

@@ -7,7 +7,12 @@ import { atMost, seeded, timed, type Figure } from './figure';
 function blobs(): Picture {
   const [width, height] = [1632, 1224];
   const random = seeded(7);
-  const colours = [[200, 60, 40], [20, 90, 110], [30, 40, 45], [240, 170, 40]] as const; // prettier-ignore
+  const colours = [
+    [200, 60, 40],
+    [20, 90, 110],
+    [30, 40, 45],
+    [240, 170, 40],
+  ] as const;
   const all = Array.from({ length: 120 }, () => ({
     x: random() * width,
     y: random() * height,

@@ -16,7 +16,11 @@ test('a flat piece of any outline: rounded, oval, from a drawing; marks keep ins
     .getByLabel('Drawing of the piece', { exact: true })
     .setInputFiles({ name: 'leaf.svg', mimeType: 'image/svg+xml', buffer: Buffer.from(LEAF) });
   await expect(page.getByLabel('Height', { exact: true })).toHaveValue('120 mm');
-  await page.getByLabel('Drawing of the piece', { exact: true }).setInputFiles({ name: 'hair.svg', mimeType: 'image/svg+xml', buffer: Buffer.from('<svg xmlns="http://www.w3.org/2000/svg"><path d="M0 0L10 10L0 0Z"/></svg>') }); // prettier-ignore
+  await page.getByLabel('Drawing of the piece', { exact: true }).setInputFiles({
+    name: 'hair.svg',
+    mimeType: 'image/svg+xml',
+    buffer: Buffer.from('<svg xmlns="http://www.w3.org/2000/svg"><path d="M0 0L10 10L0 0Z"/></svg>'),
+  });
   await expect(page.getByRole('alert').first()).toContainText(/nothing to cut|no area/);
   await kept(page);
 });

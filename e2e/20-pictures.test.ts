@@ -68,10 +68,13 @@ test('a photo with a sheet of paper measures the piece, gives its outline and sh
   const photo = page.getByRole('group', { name: 'Photo plate.png' });
   await expect(photo).toBeVisible();
   const to = async (x: number, y: number) => {
-    const place = await photo.evaluate((svg, [px, py]) => {
-      const p = new DOMPoint(px, py).matrixTransform((svg as SVGSVGElement).getScreenCTM()!);
-      return [p.x, p.y] as const;
-    }, [x, y] as const); // prettier-ignore
+    const place = await photo.evaluate(
+      (svg, [px, py]) => {
+        const p = new DOMPoint(px, py).matrixTransform((svg as SVGSVGElement).getScreenCTM()!);
+        return [p.x, p.y] as const;
+      },
+      [x, y] as const,
+    );
     return place;
   };
   const drag = async (from: readonly [number, number], end: readonly [number, number]) => {

@@ -135,7 +135,22 @@ test.describe('set aside', () => {
               bad.id = 'toString';
               bad.name = 'Odd one';
               delete bad.list;
-              bad.marks[0]!.artwork = { kind: 'drawing', name: 'x', leftOut: [], parts: [{ id: 'p', colour: '#000000', fill: 'nonzero', path: [['M', [0, 0]], ['C', [1, 1]]] }] }; // prettier-ignore
+              bad.marks[0]!.artwork = {
+                kind: 'drawing',
+                name: 'x',
+                leftOut: [],
+                parts: [
+                  {
+                    id: 'p',
+                    colour: '#000000',
+                    fill: 'nonzero',
+                    path: [
+                      ['M', [0, 0]],
+                      ['C', [1, 1]],
+                    ],
+                  },
+                ],
+              };
               jobs.put(bad).onsuccess = () => {
                 open.result.close();
                 resolve();

@@ -1,4 +1,5 @@
-// Writes the schema of the file formats from the shapes of jobs, shops and events, and its Ajv validators as plain code: the content security policy forbids
+// Writes the schema of the file formats from the shapes of jobs, shops and events, and its Ajv validators as plain code: the content
+// security policy forbids
 // compiling them in the browser.
 import { existsSync, mkdirSync, readdirSync, statSync, writeFileSync } from 'node:fs';
 import { dirname, resolve } from 'node:path';

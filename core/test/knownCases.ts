@@ -26,8 +26,24 @@ export function knownCases(shop: Shop): KnownCase[] {
     ['bulb', 'and with a frame', () => bowl(uneven)],
     ['snips', 'tape that has to be snipped', () => bowl({ size: { mode: 'width', width: 70 } })],
     ['rows', 'fewer pieces than rows', () => ({ ...plateJob(textMark('{name}')), count: 2, list: list([['Ada'], ['Finn'], ['Orla']]) })],
-    ['names', 'names too large', () => ({ ...plateJob(textMark('{name}', { size: { mode: 'height', height: 80 } })), count: 2, list: list([['Ada'], ['Maximiliana Wilhelmina']]) })], // prettier-ignore
-    ['names', 'a name that stands out', () => ({ ...plateJob(textMark('{name}', { sizes: 'each' })), count: 3, list: list([['Ada'], ['Finn'], ['Maximiliana Wilhelmina Theodora']]) })], // prettier-ignore
+    [
+      'names',
+      'names too large',
+      () => ({
+        ...plateJob(textMark('{name}', { size: { mode: 'height', height: 80 } })),
+        count: 2,
+        list: list([['Ada'], ['Maximiliana Wilhelmina']]),
+      }),
+    ],
+    [
+      'names',
+      'a name that stands out',
+      () => ({
+        ...plateJob(textMark('{name}', { sizes: 'each' })),
+        count: 3,
+        list: list([['Ada'], ['Finn'], ['Maximiliana Wilhelmina Theodora']]),
+      }),
+    ],
     ['column', 'braces that no list answers to', () => plateJob(textMark('Tern {nobody}'))],
     [
       'size',
@@ -52,20 +68,55 @@ export function knownCases(shop: Shop): KnownCase[] {
     ],
     ['eye', 'sizes by eye', () => ({ ...plateJob(textMark('Tern')), piece: { ...plateJob(textMark('x')).piece, byEye: true } })],
     ['spread', 'a set that differs', () => ({ ...plateJob(textMark('Tern')), piece: { ...plateJob(textMark('x')).piece, spread: 9 } })],
-    ['joined', 'letters that cannot be joined', () => plateJob({ ...textMark('-_'), artwork: { kind: 'text', align: 'left', lineSpacing: 1, lines: [{ id: 'l', text: '-_', face: 'montserrat', scale: 1, spacing: 0, joined: true }] } })], // prettier-ignore
+    [
+      'joined',
+      'letters that cannot be joined',
+      () =>
+        plateJob({
+          ...textMark('-_'),
+          artwork: {
+            kind: 'text',
+            align: 'left',
+            lineSpacing: 1,
+            lines: [{ id: 'l', text: '-_', face: 'montserrat', scale: 1, spacing: 0, joined: true }],
+          },
+        }),
+    ],
     [
       'terms',
       'private artwork in a job for sale',
-      () => ({ ...plateJob({ ...textMark('x'), artwork: { ...swan, shelf: 's' } }), forSale: true }), // prettier-ignore
+      () => ({ ...plateJob({ ...textMark('x'), artwork: { ...swan, shelf: 's' } }), forSale: true }),
       () => ({ ...shop, shelf: [{ id: 's', name: 'swan', source: 'a friend', permitted: 'private', parts: [] }] }),
     ],
-    ['zone', 'no room within the breathing room', () => ({ ...plateJob(textMark('Tern')), zones: [{ ...plain.zones[0]!, width: 40, height: 30, breathing: 30 }] })], // prettier-ignore
+    [
+      'zone',
+      'no room within the breathing room',
+      () => ({ ...plateJob(textMark('Tern')), zones: [{ ...plain.zones[0]!, width: 40, height: 30, breathing: 30 }] }),
+    ],
     ['edge', 'a zone over the edge', () => ({ ...plateJob(textMark('Tern')), zones: [{ ...plain.zones[0]!, x: 60 }] })],
-    ['empty', 'everything is dropped', () => plateJob(textMark('.', { size: { mode: 'width', width: 4 }, edits: [{ id: 'd', kind: 'dropSmall', below: 900, fillBelow: 0 }] }))], // prettier-ignore
+    [
+      'empty',
+      'everything is dropped',
+      () =>
+        plateJob(textMark('.', { size: { mode: 'width', width: 4 }, edits: [{ id: 'd', kind: 'dropSmall', below: 900, fillBelow: 0 }] })),
+    ],
     ['left', 'things left out of a drawing', () => plateJob({ ...textMark('x'), artwork: { ...swan, leftOut: ['a picture'] } })],
     ['filmgone', 'a film that is not here', () => plateJob(textMark('Tern', { film: 'sold-out' }))],
-    ['film', 'too little film', () => plateJob(textMark('Tern')), () => ({ ...shop, films: shop.films.map((f) => (f.id === 'white-gloss' ? { ...f, length: 20 } : f)) })], // prettier-ignore
-    ['wide', 'wider than the roll', () => ({ ...plateJob(textMark('TE', { size: { mode: 'height', height: 420 } })), piece: { ...plain.piece, shape: { kind: 'flat', width: 900, height: 700 } }, zones: [{ ...plain.zones[0]!, width: 900, height: 700 }] })], // prettier-ignore
+    [
+      'film',
+      'too little film',
+      () => plateJob(textMark('Tern')),
+      () => ({ ...shop, films: shop.films.map((f) => (f.id === 'white-gloss' ? { ...f, length: 20 } : f)) }),
+    ],
+    [
+      'wide',
+      'wider than the roll',
+      () => ({
+        ...plateJob(textMark('TE', { size: { mode: 'height', height: 420 } })),
+        piece: { ...plain.piece, shape: { kind: 'flat', width: 900, height: 700 } },
+        zones: [{ ...plain.zones[0]!, width: 900, height: 700 }],
+      }),
+    ],
     ['date', 'a date that cannot be kept', () => ({ ...plateJob(textMark('Tern')), deadline: DEMO_START + 60_000 })],
   ];
 }

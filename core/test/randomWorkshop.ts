@@ -36,7 +36,16 @@ function randomPiece(random: Random): Piece {
     const kind = pick(random, Object.keys(FEATURES) as FeatureKind[]);
     const { width, height, round, clear } = FEATURES[kind];
     const tall = Math.min(height > 0 ? height : wall.height, wall.height);
-    return { id: `f${i}`, kind, x: between(random, -wall.width / 3, wall.width / 3), y: between(random, 0, wall.height - tall), width: Math.max(1, width), height: tall, round, clear }; // prettier-ignore
+    return {
+      id: `f${i}`,
+      kind,
+      x: between(random, -wall.width / 3, wall.width / 3),
+      y: between(random, 0, wall.height - tall),
+      width: Math.max(1, width),
+      height: tall,
+      round,
+      clear,
+    };
   };
   return {
     name: 'piece',
@@ -84,10 +93,25 @@ function randomEdit(random: Random, shop: Shop, id: string): Edit {
     () => ({ kind: 'backing', film: film(), by: between(random, 1, 4) }),
     () => ({ kind: 'silhouette' }),
     () => ({ kind: 'part', at: 0.5, gap: between(random, 4, 10) }),
-    () => ({ kind: 'frame', plate, margin: between(random, 2, 6), width: between(random, 1, 4), ...(chance(random, 0.5) ? { film: film() } : {}) }), // prettier-ignore
+    () => ({
+      kind: 'frame',
+      plate,
+      margin: between(random, 2, 6),
+      width: between(random, 1, 4),
+      ...(chance(random, 0.5) ? { film: film() } : {}),
+    }),
     () => ({ kind: 'stretch', across: between(random, 0.7, 1.4), up: 1 }),
     () => ({ kind: 'repeat', across: pick(random, [1, 2, 3]), up: pick(random, [1, 2]), gap: between(random, 2, 6) }),
-    () => ({ kind: 'scatter', count: pick(random, [3, 6]), width: between(random, 60, 160), height: between(random, 40, 90), least: 3, turn: true, over: false, seed: 3 }), // prettier-ignore
+    () => ({
+      kind: 'scatter',
+      count: pick(random, [3, 6]),
+      width: between(random, 60, 160),
+      height: between(random, 40, 90),
+      least: 3,
+      turn: true,
+      over: false,
+      seed: 3,
+    }),
   ];
   return { id, ...pick(random, changes)() };
 }
@@ -126,7 +150,15 @@ function randomMark(random: Random, shop: Shop, zones: readonly Zone[], id: stri
     zone: pick(random, zones).id,
     technique: stencil ? 'stencil' : 'decal',
     artwork: drawing
-      ? { kind: 'drawing', name: 'squares', leftOut: [], parts: [{ id: 'p0', colour: '#111111', fill: 'nonzero', path: square(0, 0, 40) }, { id: 'p1', colour: '#cc2222', fill: 'nonzero', path: [...square(50, 5, 25), ...square(80, 30, 2)] }] } // prettier-ignore
+      ? {
+          kind: 'drawing',
+          name: 'squares',
+          leftOut: [],
+          parts: [
+            { id: 'p0', colour: '#111111', fill: 'nonzero', path: square(0, 0, 40) },
+            { id: 'p1', colour: '#cc2222', fill: 'nonzero', path: [...square(50, 5, 25), ...square(80, 30, 2)] },
+          ],
+        }
       : { kind: 'text', align: pick(random, ['left', 'centre', 'justified', 'stacked'] as const), lineSpacing: 1, lines },
     edits,
     colourFilms: drawing && chance(random, 0.7) ? { '#cc2222': pick(random, shop.films).id } : {},
@@ -217,17 +249,45 @@ export function changedWorld(world: World, random: Random, n: number): World {
     () => inMark(world, random, (mark) => ({ ...mark, edits: chance(random, 0.4) ? [] : [randomEdit(random, world.shop, `e${n}`)] })),
     () => inJob(world, random, (job) => ({ ...job, count: pick(random, [1, 2, 3, 5]) })),
     () => inJob(world, random, (job) => ({ ...job, piece: { ...fresh(job).piece, shape: job.piece.shape } })),
-    () => inJob(world, random, (job) => ({ ...job, zones: job.zones.map((zone) => ({ ...zone, breathing: between(random, 1, 12), name: pick(random, ['Front', 'Side']) })) })), // prettier-ignore
+    () =>
+      inJob(world, random, (job) => ({
+        ...job,
+        zones: job.zones.map((zone) => ({ ...zone, breathing: between(random, 1, 12), name: pick(random, ['Front', 'Side']) })),
+      })),
     () => inJob(world, random, (job) => ({ ...job, zones: job.zones.map((zone) => ({ ...zone, lipBand: pick(random, [0, 10, 24]) })) })),
-    () => inJob(world, random, (job) => ({ ...job, list: job.list ? { ...job.list, rows: job.list.rows.map((row) => ({ ...row, cells: [pick(random, WORDS)] })) } : job.list })), // prettier-ignore
-    () => inJob(world, random, (job) => ({ ...job, list: job.list ? { ...job.list, rows: job.list.rows.map((row, i) => (i === 0 ? { ...row, width: between(random, 40, 90) } : row)) } : job.list })), // prettier-ignore
+    () =>
+      inJob(world, random, (job) => ({
+        ...job,
+        list: job.list ? { ...job.list, rows: job.list.rows.map((row) => ({ ...row, cells: [pick(random, WORDS)] })) } : job.list,
+      })),
+    () =>
+      inJob(world, random, (job) => ({
+        ...job,
+        list: job.list
+          ? { ...job.list, rows: job.list.rows.map((row, i) => (i === 0 ? { ...row, width: between(random, 40, 90) } : row)) }
+          : job.list,
+      })),
     () => inJob(world, random, (job) => ({ ...job, deadline: pick(random, [undefined, world.now + 86_400_000]) })),
     () => inJob(world, random, fresh),
     () => ({ ...world, shop: { ...world.shop, lengths: world.shop.lengths === 'mm' ? 'inch' : 'mm' } }),
     () => ({ ...world, shop: { ...world.shop, climate: { celsius: between(random, 8, 30), humidity: between(random, 0.3, 0.8) } } }),
-    () => ({ ...world, shop: { ...world.shop, films: world.shop.films.map((f) => (chance(random, 0.2) ? { ...f, width: pick(random, [210, 305, 380]), colour: pick(random, COLOURS) } : f)) } }), // prettier-ignore
+    () => ({
+      ...world,
+      shop: {
+        ...world.shop,
+        films: world.shop.films.map((f) =>
+          chance(random, 0.2) ? { ...f, width: pick(random, [210, 305, 380]), colour: pick(random, COLOURS) } : f,
+        ),
+      },
+    }),
     () => ({ ...world, now: world.now + Math.floor(random() * 300) * 60_000 }),
-    () => ({ ...world, events: [...world.events, { id: `x${n}`, at: world.now, kind: 'cut', job: 'other', step: 'other/cut', film: film(), length: between(random, 50, 400) }] }), // prettier-ignore
+    () => ({
+      ...world,
+      events: [
+        ...world.events,
+        { id: `x${n}`, at: world.now, kind: 'cut', job: 'other', step: 'other/cut', film: film(), length: between(random, 50, 400) },
+      ],
+    }),
   ];
   return pick(random, kinds)();
 }

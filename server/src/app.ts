@@ -8,7 +8,8 @@ const CONTENT_POLICY =
   "default-src 'self'; script-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data: blob:; connect-src 'self'; worker-src 'self'; font-src 'self'; object-src 'none'; base-uri 'none'; form-action 'none'; manifest-src 'self'; frame-ancestors 'none'";
 
 /**
- * The built application as static files under a strict content policy, for requests to this machine by its own names. What is missing is 404, never the page
+ * The built application as static files under a strict content policy, for requests to this machine by its own names. What is missing is
+ * 404, never the page
  * itself, and no answer but a good one is kept.
  *
  * @param root folder of the built application, from the working directory

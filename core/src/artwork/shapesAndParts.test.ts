@@ -6,7 +6,8 @@ import type { DrawnPart } from '../job';
 import { SIMPLE_SHAPES, simpleShape, type SimpleShapeId } from './simpleShape';
 import { keepTogether, takeApart } from './takeApart';
 
-const regionOfPath = (path: Path, fill: 'nonzero' | 'evenodd' = 'evenodd'): Region => regionOf(flatten(path, [1, 0, 0, 1, 0, 0], 0.01), fill); // prettier-ignore
+const regionOfPath = (path: Path, fill: 'nonzero' | 'evenodd' = 'evenodd'): Region =>
+  regionOf(flatten(path, [1, 0, 0, 1, 0, 0], 0.01), fill);
 const all = Object.keys(SIMPLE_SHAPES) as SimpleShapeId[];
 
 describe('simple shapes', () => {

@@ -66,7 +66,12 @@ export function simpleShape(id: SimpleShapeId): Path {
     case 'ring':
       return [...circle(50), ...circle(38)];
     case 'box':
-      return polygon([[-50, -30], [50, -30], [50, 30], [-50, 30]]); // prettier-ignore
+      return polygon([
+        [-50, -30],
+        [50, -30],
+        [50, 30],
+        [-50, 30],
+      ]);
     case 'rounded':
       return roundedPath(100, 60, 10);
     case 'triangle':
@@ -83,13 +88,32 @@ export function simpleShape(id: SimpleShapeId): Path {
         ['C', [-15, 52], [-50, 42], [-50, 20]],
         ['C', [-50, 0], [-30, -20], [0, -45]],
         ['Z'],
-      ]; // prettier-ignore
+      ];
     case 'pennant':
-      return polygon([[-50, 28], [50, 8], [34, 0], [50, -8], [-50, -28]]); // prettier-ignore
+      return polygon([
+        [-50, 28],
+        [50, 8],
+        [34, 0],
+        [50, -8],
+        [-50, -28],
+      ]);
     case 'arrow':
-      return polygon([[-50, 9], [12, 9], [12, 28], [50, 0], [12, -28], [12, -9], [-50, -9]]); // prettier-ignore
+      return polygon([
+        [-50, 9],
+        [12, 9],
+        [12, 28],
+        [50, 0],
+        [12, -28],
+        [12, -9],
+        [-50, -9],
+      ]);
     case 'bar':
-      return polygon([[-50, -2], [50, -2], [50, 2], [-50, 2]]); // prettier-ignore
+      return polygon([
+        [-50, -2],
+        [50, -2],
+        [50, 2],
+        [-50, 2],
+      ]);
     case 'wave':
       return wave();
   }

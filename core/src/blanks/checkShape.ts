@@ -8,13 +8,27 @@ import { checkMeasure } from './wall';
 const measuresOf = (shape: Shape): [name: string, mm: number][] => {
   switch (shape.kind) {
     case 'flat':
-      return [['Width', shape.width], ['Height', shape.height]]; // prettier-ignore
+      return [
+        ['Width', shape.width],
+        ['Height', shape.height],
+      ];
     case 'cylinder':
-      return [['Diameter', shape.diameter], ['Height', shape.height]]; // prettier-ignore
+      return [
+        ['Diameter', shape.diameter],
+        ['Height', shape.height],
+      ];
     case 'taper':
-      return [['Diameter at the rim', shape.rim], ['Diameter at the foot', shape.foot], ['Height', shape.height]]; // prettier-ignore
+      return [
+        ['Diameter at the rim', shape.rim],
+        ['Diameter at the foot', shape.foot],
+        ['Height', shape.height],
+      ];
     case 'bulb':
-      return [['Diameter', shape.diameter], ['Height', shape.height], ['Radius along the wall', shape.along]]; // prettier-ignore
+      return [
+        ['Diameter', shape.diameter],
+        ['Height', shape.height],
+        ['Radius along the wall', shape.along],
+      ];
   }
 };
 
@@ -22,7 +36,8 @@ const measuresOf = (shape: Shape): [name: string, mm: number][] => {
 export function checkShape(shape: Shape): Result<Shape> {
   for (const [name, mm] of measuresOf(shape)) {
     // how a wall curves has no greatest radius
-    const measure = shape.kind === 'bulb' && name === 'Radius along the wall' && mm > 0 && Number.isFinite(mm) ? good(mm) : checkMeasure(mm, name); // prettier-ignore
+    const measure =
+      shape.kind === 'bulb' && name === 'Radius along the wall' && mm > 0 && Number.isFinite(mm) ? good(mm) : checkMeasure(mm, name);
     if (!measure.ok) return measure;
   }
   return shape.kind === 'taper' ? checkTaper(shape) : shape.kind === 'bulb' ? checkBulb(shape) : good(shape);

@@ -88,7 +88,10 @@ function meanColour({ data, width, height }: Picture, is: (i: number) => boolean
   return n > 0 ? [sum[0] / n, sum[1] / n, sum[2] / n] : [255, 255, 255];
 }
 
-/** A ring whose points, about a pixel apart, are the means of themselves and their neighbours: the grain of a photo goes, corners stay to half a pixel. */
+/**
+ * A ring whose points, about a pixel apart, are the means of themselves and their neighbours: the grain of a photo goes, corners stay to
+ * half a pixel.
+ */
 const evened = (ring: Ring): Ring =>
   ring.map((_, i): Point => {
     const near = Array.from({ length: 2 * EVEN + 1 }, (__, k) => ring[(i + k - EVEN + ring.length) % ring.length]!);

@@ -12,7 +12,12 @@ const camera =
     const depth = far + v * Math.sin(tilt);
     return [700 + (1200 * u) / depth, 500 - (1200 * v * Math.cos(tilt)) / depth];
   };
-const sheet: Point[] = [[0, 210], [297, 210], [297, 0], [0, 0]]; // prettier-ignore
+const sheet: Point[] = [
+  [0, 210],
+  [297, 210],
+  [297, 0],
+  [0, 0],
+];
 
 describe('a photo with a sheet of paper', () => {
   it('measures truly whatever way the camera looked', () => {
@@ -36,7 +41,12 @@ describe('a photo with a sheet of paper', () => {
     );
   });
   it('corners that cross or lie in a line are refused, and told how to mend it', () => {
-    const [a, b, c, d] = [[0, 0], [100, 0], [100, 80], [0, 80]] as Point[] as [Point, Point, Point, Point]; // prettier-ignore
+    const [a, b, c, d] = [
+      [0, 0],
+      [100, 0],
+      [100, 80],
+      [0, 80],
+    ] as Point[] as [Point, Point, Point, Point];
     for (const corners of [
       [a, c, b, d],
       [a, b, d, c],
@@ -55,7 +65,20 @@ describe('a photo with a known length', () => {
     const map = scaledBy([100, 100], [300, 100], 50);
     expect(map.ok && throughHomography(map.value, [500, 60])).toEqual([100, 10]);
     expect(scaledBy([0, 0], [3, 3], 50).ok).toBe(false);
-    const photo = { name: 'p', data: '', width: 10, height: 10, known: { kind: 'length', ends: [[0, 0], [100, 0]], length: 25 } } as const; // prettier-ignore
+    const photo = {
+      name: 'p',
+      data: '',
+      width: 10,
+      height: 10,
+      known: {
+        kind: 'length',
+        ends: [
+          [0, 0],
+          [100, 0],
+        ],
+        length: 25,
+      },
+    } as const;
     const own = photoMap(photo);
     expect(own.ok && throughHomography(own.value, [40, 0])[0]).toBeCloseTo(10, 9);
   });

@@ -57,7 +57,8 @@ function isRound(corners: readonly Point[]): boolean {
 }
 
 /**
- * The map from a photo to the plane that a known rectangle lies in, mm, y up, the rectangle's lower left at 0; by the direct linear transformation (Hartley and Zisserman,
+ * The map from a photo to the plane that a known rectangle lies in, mm, y up, the rectangle's lower left at 0; by the direct linear
+ * transformation (Hartley and Zisserman,
  * 2004, Multiple view geometry in computer vision).
  *
  * @param corners of the rectangle in the photo, pixels from its upper left: upper left, upper right, lower right, lower left
@@ -66,7 +67,12 @@ function isRound(corners: readonly Point[]): boolean {
 export function rectify(corners: readonly Point[], width: number, height: number): Result<Homography> {
   if (corners.length !== 4 || !isRound(corners))
     return refused('The four corners cross, or lie along one line.', 'corners that go round', 'Corners', CROSSED);
-  const to: Point[] = [[0, height], [width, height], [width, 0], [0, 0]]; // prettier-ignore
+  const to: Point[] = [
+    [0, height],
+    [width, height],
+    [width, 0],
+    [0, 0],
+  ];
   const rows = corners.flatMap(([x, y], i) => {
     const [u, v] = to[i]!;
     return [

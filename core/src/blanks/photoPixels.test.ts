@@ -69,7 +69,12 @@ describe('the outline under a press', () => {
 });
 
 describe('a photo seen from straight above', () => {
-  const sheet: Point[] = [[0, 210], [297, 210], [297, 0], [0, 0]]; // prettier-ignore
+  const sheet: Point[] = [
+    [0, 210],
+    [297, 210],
+    [297, 0],
+    [0, 0],
+  ];
   it('shows a plate that was photographed aslant upright and at its size, and its outline measures the same on both', () => {
     fc.assert(
       fc.property(number(-0.35, 0.35), number(-0.45, 0.45), (turn, tilt) => {
@@ -103,7 +108,12 @@ describe('a photo seen from straight above', () => {
   });
   it('ends before the horizon, and leaves clear what the photo does not show', () => {
     // a camera that looks far across a table: the upper part of the photo lies beyond the horizon
-    const corners: Point[] = [[180, 200], [240, 200], [300, 300], [120, 300]]; // prettier-ignore
+    const corners: Point[] = [
+      [180, 200],
+      [240, 200],
+      [300, 300],
+      [120, 300],
+    ];
     const map = rectify(corners, 297, 210);
     if (!map.ok) throw new Error(map.problem.found);
     const photo = picture(...SIZE, () => WOOD);

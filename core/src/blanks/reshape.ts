@@ -11,7 +11,8 @@ const isUsual = ({ width, height, lipBand, breathing }: Zone): boolean =>
   );
 
 /**
- * The change that gives a piece another shape. Its zones and features keep their shares of the wall; breathing room that a maker set stays as it is, and
+ * The change that gives a piece another shape. Its zones and features keep their shares of the wall; breathing room that a maker set stays
+ * as it is, and
  * shrinks with the zone only where it is the usual one.
  *
  * @returns a problem when there can be no such piece

@@ -82,11 +82,31 @@ describe('outlines', () => {
     expect(regionArea(outlineRegion({ kind: 'rounded', radius: 500 }, box))).toBeCloseTo(40 * 60 + Math.PI * 900, -1);
   });
   it('a drawn one fills its box whatever its size, a ring within is a cut-out, crossings are untangled', () => {
-    const ring = (a: number, b: number) => [[a, a], [b, a], [b, b], [a, b]] as [number, number][]; // prettier-ignore
+    const ring = (a: number, b: number) =>
+      [
+        [a, a],
+        [b, a],
+        [b, b],
+        [a, b],
+      ] as [number, number][];
     const drawn = outlineRegion({ kind: 'drawn', name: 'x', rings: [ring(0, 1), ring(0.25, 0.75)] }, box);
     expect(regionArea(drawn)).toBeCloseTo(6000 * 0.75, 3);
     expect(boxOf(drawn)).toEqual(box);
-    const bow = outlineRegion({ kind: 'drawn', name: 'bow', rings: [[[0, 0], [1, 1], [1, 0], [0, 1]]] }, box); // prettier-ignore
+    const bow = outlineRegion(
+      {
+        kind: 'drawn',
+        name: 'bow',
+        rings: [
+          [
+            [0, 0],
+            [1, 1],
+            [1, 0],
+            [0, 1],
+          ],
+        ],
+      },
+      box,
+    );
     expect(regionArea(bow)).toBeCloseTo(3000, 1);
     expect(bow).toHaveLength(2);
   });
@@ -166,15 +186,39 @@ describe('help with measuring', () => {
     expect(foldedPanel(480, 640, 3, 2)).toEqual({ width: 160, height: 320, middle: [400, 480] });
   });
   it('a piece balances at the middle of its area', () => {
-    const [x, y] = balancePoint(wallRegion({ kind: 'flat', width: 90, height: 60, outline: { kind: 'drawn', name: 't', rings: [[[0, 0], [1, 0], [0, 1]]] } })); // prettier-ignore
+    const [x, y] = balancePoint(
+      wallRegion({
+        kind: 'flat',
+        width: 90,
+        height: 60,
+        outline: {
+          kind: 'drawn',
+          name: 't',
+          rings: [
+            [
+              [0, 0],
+              [1, 0],
+              [0, 1],
+            ],
+          ],
+        },
+      }),
+    );
     expect([x, y]).toEqual([expect.closeTo(-15, 2), expect.closeTo(20, 2)]);
   });
   it('an outline is taken from a drawing of any size, and refused without area', () => {
-    const path: DrawnPart['path'] = [['M', [0, 0]], ['L', [4e-3, 0]], ['L', [4e-3, 2e-3]], ['L', [0, 2e-3]], ['Z']]; // prettier-ignore
+    const path: DrawnPart['path'] = [['M', [0, 0]], ['L', [4e-3, 0]], ['L', [4e-3, 2e-3]], ['L', [0, 2e-3]], ['Z']];
     const found = outlineFromDrawing([{ id: 'a', colour: '#000000', path, fill: 'nonzero' }], 'plate.svg');
     expect(found.ok && found.value.width / found.value.height).toBeCloseTo(2, 6);
     expect(outlineFromDrawing([{ id: 'a', colour: '#000000', path: path.slice(0, 2), fill: 'nonzero' }], 'line.svg').ok).toBe(false);
-    const long: DrawnPart['path'] = [['M', [1, 0]], ...Array.from({ length: 200_000 }, (_, i): DrawnPart['path'][number] => ['L', [Math.cos(i / 31831) * (1 + 0.001 * Math.sin(i)), Math.sin(i / 31831)]]), ['Z']]; // prettier-ignore
+    const long: DrawnPart['path'] = [
+      ['M', [1, 0]],
+      ...Array.from({ length: 200_000 }, (_, i): DrawnPart['path'][number] => [
+        'L',
+        [Math.cos(i / 31831) * (1 + 0.001 * Math.sin(i)), Math.sin(i / 31831)],
+      ]),
+      ['Z'],
+    ];
     const many = outlineFromDrawing([{ id: 'a', colour: '#000000', path: long, fill: 'nonzero' }], 'long.svg');
     expect(many.ok && many.value.outline.kind === 'drawn' && many.value.outline.rings.flat().length).toBeLessThan(8001);
   });

@@ -3,7 +3,8 @@ import type { FilmKindId } from './filmKinds';
 export type TechniqueId = 'decal' | 'stencil';
 
 /**
- * How a mark is made, as facts. Whoever needs to know something of a technique reads it here; nobody asks which technique it is. What a technique does, step by
+ * How a mark is made, as facts. Whoever needs to know something of a technique reads it here; nobody asks which technique it is. What a
+ * technique does, step by
  * step, is in its file in `techniques/`.
  */
 export interface Technique {

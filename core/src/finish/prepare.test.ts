@@ -8,7 +8,8 @@ import { draftFor } from './recipeDraft';
 const { jobs, shop } = demoWorkshop();
 const job = jobs[1]!;
 const piece = (more: Partial<Piece>): Piece => ({ ...job.piece, coat: undefined, sealedFirst: false, ...more });
-const draft = (more: Partial<Piece>) => draftFor({ job: { ...job, piece: piece(more) }, layers: [], climate: shop.climate, paints: shop.paints }); // prettier-ignore
+const draft = (more: Partial<Piece>) =>
+  draftFor({ job: { ...job, piece: piece(more) }, layers: [], climate: shop.climate, paints: shop.paints });
 
 describe('recipes as rows', () => {
   it('every ground is cleaned by just one row; where none is written for it, that is said', () => {

@@ -9,8 +9,11 @@ const shop = demoShop();
 const film = shop.films.find((f) => f.kind === 'permanent')!;
 const box = (minX: number, minY: number, maxX: number, maxY: number): Region => boxRegion({ minX, minY, maxX, maxY });
 const disc = (r: number, [x, y]: Point): Region => [
-  { outer: Array.from({ length: 90 }, (_, i): Point => [x + r * Math.cos((i * Math.PI) / 45), y + r * Math.sin((i * Math.PI) / 45)]), holes: [] },
-]; // prettier-ignore
+  {
+    outer: Array.from({ length: 90 }, (_, i): Point => [x + r * Math.cos((i * Math.PI) / 45), y + r * Math.sin((i * Math.PI) / 45)]),
+    holes: [],
+  },
+];
 const look = (region: Region, technique: 'decal' | 'stencil' = 'decal') =>
   inspectPlaces([{ film: film.id, region }], { technique }, shop.films);
 const limit = FILM_KINDS[film.kind].leastStroke.typical;

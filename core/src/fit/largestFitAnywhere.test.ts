@@ -1,6 +1,20 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
-import { applyToRegion, boxRegion, difference, regionArea, regionInside, rotation, scaling, then, translation, union, type Point, type Region, type Ring } from '../geometry'; // prettier-ignore
+import {
+  applyToRegion,
+  boxRegion,
+  difference,
+  regionArea,
+  regionInside,
+  rotation,
+  scaling,
+  then,
+  translation,
+  union,
+  type Point,
+  type Region,
+  type Ring,
+} from '../geometry';
 import { largestFitAnywhere } from './largestFitAnywhere';
 
 const polygon = (n: number, r: number, [cx, cy]: Point = [0, 0]): Ring =>
@@ -14,8 +28,20 @@ describe('the largest fit in a zone of any shape', () => {
     ['a square in an ell', [square], ell, 15, false],
     // the circle touches both walls and the inner corner: r = 30·√2 / (1 + √2)
     ['a circle in an ell', [polygon(240, 1)], ell, (30 * Math.SQRT2) / (1 + Math.SQRT2), false],
-    ['a circle beside a post', [polygon(240, 1)], difference(box(-50, -50, 50, 50), [{ outer: polygon(400, 20), holes: [] }]), (50 * Math.SQRT2 - 20) / (1 + Math.SQRT2), false], // prettier-ignore
-    ['a circle in a ring', [polygon(240, 1)], difference([{ outer: polygon(600, 50), holes: [] }], [{ outer: polygon(400, 20), holes: [] }]), 15, false], // prettier-ignore
+    [
+      'a circle beside a post',
+      [polygon(240, 1)],
+      difference(box(-50, -50, 50, 50), [{ outer: polygon(400, 20), holes: [] }]),
+      (50 * Math.SQRT2 - 20) / (1 + Math.SQRT2),
+      false,
+    ],
+    [
+      'a circle in a ring',
+      [polygon(240, 1)],
+      difference([{ outer: polygon(600, 50), holes: [] }], [{ outer: polygon(400, 20), holes: [] }]),
+      15,
+      false,
+    ],
     ['a bar turned to the diagonal', [box(-4, -0.5, 4, 0.5)[0]!.outer], box(0, 0, 90, 90), (90 * Math.SQRT2) / 9, true],
     [
       'a square in a cross, from whose corners no place may start',

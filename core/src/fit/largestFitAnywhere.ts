@@ -61,7 +61,8 @@ function squaredDistance(zone: Edges, j: number, x: number, y: number): number {
 }
 
 /**
- * The scale at which an outline that grows out of a place first touches a zone's edge: where a corner of the outline meets an edge of the zone, or a corner of the zone
+ * The scale at which an outline that grows out of a place first touches a zone's edge: where a corner of the outline meets an edge of the
+ * zone, or a corner of the zone
  * an edge of the outline. Edges that are further off than the outline reaches at the least scale so far are passed over.
  *
  * @param art edges of the outline around its origin, already turned
@@ -150,8 +151,10 @@ const TURNS = 24;
 const COARSE = 0.008;
 
 /**
- * The largest scale at which the true outline lies in a zone of any shape, with holes or in several parts. From many places the outline grows until it first touches
- * (exact for that place and turn); the best are followed by a pattern search (Hooke and Jeeves, 1961). The answer always fits; that there is none larger is likely, not
+ * The largest scale at which the true outline lies in a zone of any shape, with holes or in several parts. From many places the outline
+ * grows until it first touches
+ * (exact for that place and turn); the best are followed by a pattern search (Hooke and Jeeves, 1961). The answer always fits; that there
+ * is none larger is likely, not
  * proven: on cases whose optimum is known it comes within 0.5 %.
  *
  * @param outline rings of the mark around its origin, mm

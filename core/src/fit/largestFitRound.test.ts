@@ -2,7 +2,20 @@ import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import { shippedFaces } from '../../test/faces';
 import { DEMO_START, demoShop, plateJob, textMark } from '../../test/sampleJobs';
-import { applyToRegion, boxRegion, difference, intersection, regionArea, regionInside, scaling, then, translation, type Point, type Region, type Ring } from '../geometry'; // prettier-ignore
+import {
+  applyToRegion,
+  boxRegion,
+  difference,
+  intersection,
+  regionArea,
+  regionInside,
+  scaling,
+  then,
+  translation,
+  type Point,
+  type Region,
+  type Ring,
+} from '../geometry';
 import type { Job, Mark } from '../job';
 import { planWorkshop } from '../plan';
 import { largestFitAnywhere } from './largestFitAnywhere';
@@ -57,22 +70,43 @@ describe('a mark laid round a keep-out', () => {
     const gap = widestGap([polygon(100, 1), hole(100, 0.6)], 0.05)!;
     expect(gap.radius).toBeGreaterThan(0.53);
     const open = difference(difference(disc(1, [0, 0]), disc(0.6, [0, 0])), box(-2, -0.5, 0, 0.5));
-    expect(widestGap(open.flatMap((part) => [part.outer, ...part.holes]), 0.05)).toBeUndefined(); // prettier-ignore
+    expect(
+      widestGap(
+        open.flatMap((part) => [part.outer, ...part.holes]),
+        0.05,
+      ),
+    ).toBeUndefined();
   });
   it('words on a circle go round a knob, larger than beside it, and no letter on it', () => {
     const faces = shippedFaces();
-    const words = (arc?: number): Mark => textMark('TERN POINT ROWING CLUB · SINCE 1908 ·', { artwork: { kind: 'text', align: 'centre', lineSpacing: 1, ...(arc ? { arc } : {}), lines: [{ id: 'l', text: 'TERN POINT ROWING CLUB · SINCE 1908 ·', face: 'montserrat', scale: 1, spacing: 0 }] } }); // prettier-ignore
+    const words = (arc?: number): Mark =>
+      textMark('TERN POINT ROWING CLUB · SINCE 1908 ·', {
+        artwork: {
+          kind: 'text',
+          align: 'centre',
+          lineSpacing: 1,
+          ...(arc ? { arc } : {}),
+          lines: [{ id: 'l', text: 'TERN POINT ROWING CLUB · SINCE 1908 ·', face: 'montserrat', scale: 1, spacing: 0 }],
+        },
+      });
     const base = plateJob(words(360));
     const job: Job = {
       ...base,
-      piece: { ...base.piece, shape: { kind: 'flat', width: 160, height: 160 }, features: [{ id: 'k', kind: 'fitting', x: 0, y: 62, width: 36, height: 36, round: true, clear: 3 }] },
+      piece: {
+        ...base.piece,
+        shape: { kind: 'flat', width: 160, height: 160 },
+        features: [{ id: 'k', kind: 'fitting', x: 0, y: 62, width: 36, height: 36, round: true, clear: 3 }],
+      },
       zones: [{ ...base.zones[0]!, x: 0, y: 0, width: 160, height: 160, breathing: 8 }],
-    }; // prettier-ignore
+    };
     const mark = planWorkshop([job], demoShop(), [], DEMO_START, faces).jobs.get(job.id)!.marks[0]!;
     const inked = mark.fitted.layers.flatMap((layer) => [...layer.region]);
     expect(mark.fitted.width).toBeGreaterThan(142);
     expect(regionArea(intersection(inked, disc(18, [0, 80])))).toBeLessThan(1e-6);
-    const beside = largestFitAnywhere(inked.map((part) => part.outer.map(([x, y]): Point => [x - mark.fitted.at[0], y - mark.fitted.at[1]])), mark.usable.room!); // prettier-ignore
+    const beside = largestFitAnywhere(
+      inked.map((part) => part.outer.map(([x, y]): Point => [x - mark.fitted.at[0], y - mark.fitted.at[1]])),
+      mark.usable.room!,
+    );
     expect(beside.scale).toBeLessThan(0.6);
   });
 });

@@ -108,8 +108,10 @@ function lying(
 }
 
 /**
- * The largest scale at which a mark lies round one of the keep-outs of a zone: a ring round a knob, words on a circle round a hole, a letter round a screw. The keep-out is
- * put into the mark's widest gap and the mark grows until it touches what is left of the zone; it counts only where the keep-out stays clear of material.
+ * The largest scale at which a mark lies round one of the keep-outs of a zone: a ring round a knob, words on a circle round a hole, a
+ * letter round a screw. The keep-out is
+ * put into the mark's widest gap and the mark grows until it touches what is left of the zone; it counts only where the keep-out stays
+ * clear of material.
  *
  * @param outline outer rings of the mark around its origin, mm
  * @param counters of the mark

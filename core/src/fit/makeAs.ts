@@ -12,7 +12,8 @@ export const usualFilmFor = (technique: TechniqueId, films: readonly Film[]): Fi
 };
 
 /**
- * The change that makes a mark by another technique, with the film that this begins with, and a paint where it needs one: the mark's own, or the one that
+ * The change that makes a mark by another technique, with the film that this begins with, and a paint where it needs one: the mark's own,
+ * or the one that
  * stands out most.
  *
  * @param seenAgainst #rrggbb

@@ -17,7 +17,8 @@ const squares = (...at: [number, number, string][]): Artwork => ({
   leftOut: [],
   parts: at.map(([x, y, colour], i) => ({ id: `p${i}`, colour, path: square(x, y, 10), fill: 'nonzero' as const })),
 });
-const planned = (mark: Mark, job: Job = plateJob(mark)) => planWorkshop([{ ...job, marks: [mark] }], demoShop(), [], DEMO_START, faces).jobs.get(job.id)!.marks[0]!; // prettier-ignore
+const planned = (mark: Mark, job: Job = plateJob(mark)) =>
+  planWorkshop([{ ...job, marks: [mark] }], demoShop(), [], DEMO_START, faces).jobs.get(job.id)!.marks[0]!;
 const on = (mark: Mark, job?: Job) => {
   const plan = planned(mark, job);
   return {
@@ -67,9 +68,20 @@ describe('overlaps', () => {
     expect(on({ ...over, edits: [{ id: 't', kind: 'thicken', by: 0.3 }] }).found).toHaveLength(1);
   });
   it('of script that runs together lie on the wall as it is laid flat, on a taper too', () => {
-    const mark = textMark('Orla', { artwork: { kind: 'text', align: 'left', lineSpacing: 1, lines: [{ id: 'l', text: 'Orla', face: 'dancing-script', scale: 1, spacing: 0, joined: true }] } }); // prettier-ignore
+    const mark = textMark('Orla', {
+      artwork: {
+        kind: 'text',
+        align: 'left',
+        lineSpacing: 1,
+        lines: [{ id: 'l', text: 'Orla', face: 'dancing-script', scale: 1, spacing: 0, joined: true }],
+      },
+    });
     const base = plateJob(mark);
-    const taper: Job = { ...base, piece: { ...base.piece, shape: { kind: 'taper', rim: 88, foot: 60, height: 150 } }, zones: [{ ...base.zones[0]!, x: 0, y: 60, width: 90, height: 60 }] }; // prettier-ignore
+    const taper: Job = {
+      ...base,
+      piece: { ...base.piece, shape: { kind: 'taper', rim: 88, foot: 60, height: 150 } },
+      zones: [{ ...base.zones[0]!, x: 0, y: 60, width: 90, height: 60 }],
+    };
     for (const job of [base, taper]) {
       const { plan, found } = on(mark, job);
       expect(found.length).toBeGreaterThan(0);

@@ -7,7 +7,8 @@ import { heavyOf, largestIn, zoneFor, type MarkScale, type Scaled } from './larg
 import { hullShapes, outlinePoints, shapeMark } from './shapeMark';
 
 /**
- * The changes made to the hulls of the layers only: where a mark lies in a convex zone is decided by its hull, and changes treat a hull as they treat what is in it. Not for a
+ * The changes made to the hulls of the layers only: where a mark lies in a convex zone is decided by its hull, and changes treat a hull as
+ * they treat what is in it. Not for a
  * mark that is parted, whose halves move.
  */
 function lightShapes(drawn: DrawnMark, mark: Scaled, usable: Usable): ((scale: number) => readonly Layer[]) | undefined {
@@ -37,7 +38,8 @@ function scaleFor(load: (scale: number) => number, guess: number): number {
 const boxOfLayers = (layers: readonly Layer[]): Box => boxAround(layers.filter((l) => l.region.length > 0).map((l) => boxOf(l.region)));
 
 /**
- * Sizes a scattered mark: its field is given in mm, so the size is that of one copy. As large as fits is the largest at which every copy finds its place.
+ * Sizes a scattered mark: its field is given in mm, so the size is that of one copy. As large as fits is the largest at which every copy
+ * finds its place.
  */
 function scaleScattered(drawn: DrawnMark, mark: Scaled, usable: Usable, shapeAt: (scale: number) => readonly Layer[]): MarkScale {
   const at = mark.edits.findIndex((edit) => edit.kind === 'scatter');

@@ -23,7 +23,8 @@ const seamOf = (piece: Pick<Piece, 'features'>, wrap: number): number => piece.f
 /**
  * Parts a zone, or the whole wrap, among the copies of a mark.
  *
- * Round: equal pitch, the seam in the middle of a gap, the copy nearest to the zone's middle first. Row: equal pitch across the zone. Corners: a quarter of the zone each.
+ * Round: equal pitch, the seam in the middle of a gap, the copy nearest to the zone's middle first. Row: equal pitch across the zone.
+ * Corners: a quarter of the zone each.
  *
  * @param along height along the wall at which widths are true, mm
  */

@@ -101,7 +101,8 @@ function attempt({ there, back }: (typeof TURNS)[number], type: ClipType, subjec
 }
 
 /**
- * Rings as drawn, untangled by a fill rule into a region. The library goes wrong on some nearly level edges, now and then by whole parts; so this is done
+ * Rings as drawn, untangled by a fill rule into a region. The library goes wrong on some nearly level edges, now and then by whole parts;
+ * so this is done
  * on the turned plane as well, and a third turn decides where the two differ.
  *
  * @param once does it once only: half the time, for a first look
@@ -143,7 +144,8 @@ function unionByDifferences(regions: readonly Region[]): Region {
 }
 
 /**
- * All that lies in any of the regions. Its area is checked against |A| + |B \ A|, which the library gets right where its union fails; a union that fails is
+ * All that lies in any of the regions. Its area is checked against |A| + |B \ A|, which the library gets right where its union fails; a
+ * union that fails is
  * made by differences.
  *
  * @param once leaves the check out, for a first look

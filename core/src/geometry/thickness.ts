@@ -119,7 +119,8 @@ const COARSER = 4;
 const BEYOND = 1.12;
 
 /**
- * Where an edge may be one side of something thin: where the circle that touches it there, a little larger than is of interest, holds another sample of a coarse look. Most of a
+ * Where an edge may be one side of something thin: where the circle that touches it there, a little larger than is of interest, holds
+ * another sample of a coarse look. Most of a
  * stout letter is ruled out so, and only the rest is sampled finely.
  */
 function suspicious(rings: readonly Ring[], lengths: readonly number[], under: number): (ring: number, along: number) => boolean {

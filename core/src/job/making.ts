@@ -3,7 +3,8 @@ import type { Id } from './ids';
 import type { Mark, PullAt } from './job';
 
 /**
- * How a mark is made, with just what belongs to that: derived from the flat fields of the file, in which what one technique needs outlives a change to another
+ * How a mark is made, with just what belongs to that: derived from the flat fields of the file, in which what one technique needs outlives
+ * a change to another
  * and back.
  */
 export type Making =

@@ -10,7 +10,8 @@ export type Patch = readonly PatchOp[];
 /** What one field holds. */
 export type Scalar = string | number | boolean | null;
 /**
- * A change of single fields to what was chosen or typed, or things taken away. It is safe to make from what a screen shows: it can undo nothing but an
+ * A change of single fields to what was chosen or typed, or things taken away. It is safe to make from what a screen shows: it can undo
+ * nothing but an
  * earlier choice of the same field. Whatever holds more (a list, a group of fields) has to be made from the document as it is saved.
  */
 export type FieldPatch = readonly (

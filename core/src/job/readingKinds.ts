@@ -1,5 +1,6 @@
 /**
- * Every kind of reading that there is: whether it ever offers remedies, which the law of remedies then has to meet, and whether those change what a mark looks like,
+ * Every kind of reading that there is: whether it ever offers remedies, which the law of remedies then has to meet, and whether those
+ * change what a mark looks like,
  * so that they are shown before they are done.
  */
 export const READING_KINDS = {

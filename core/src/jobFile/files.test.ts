@@ -97,18 +97,51 @@ describe('files that have every field and still cannot be planned', () => {
   });
   const taper = (height: number): Job => ({ ...job, piece: { ...job.piece, shape: { kind: 'taper', rim: 80, foot: 20, height } } });
   const bad: [string, Job, RegExp][] = [
-    ['a segment lacks a point', drawing([['M', [0, 0]], ['C', [1, 1]]]), /C segment with 1 points.*\/marks\/0\/artwork\/parts\/0\/path\/1/],
-    ['a segment has one too many', drawing([['M', [0, 0]], ['L', [1, 1], [2, 2]]]), /L segment with 2 points/],
-    ['a cone comes to a point', { ...job, piece: { ...job.piece, shape: { kind: 'taper', rim: 80, foot: 0, height: 90 } } }, /\/piece\/shape/],
+    [
+      'a segment lacks a point',
+      drawing([
+        ['M', [0, 0]],
+        ['C', [1, 1]],
+      ]),
+      /C segment with 1 points.*\/marks\/0\/artwork\/parts\/0\/path\/1/,
+    ],
+    [
+      'a segment has one too many',
+      drawing([
+        ['M', [0, 0]],
+        ['L', [1, 1], [2, 2]],
+      ]),
+      /L segment with 2 points/,
+    ],
+    [
+      'a cone comes to a point',
+      { ...job, piece: { ...job.piece, shape: { kind: 'taper', rim: 80, foot: 0, height: 90 } } },
+      /\/piece\/shape/,
+    ],
     ['a wall is shorter than it leans', taper(12), /cannot reach/],
     ['a zone has no width', { ...job, zones: [{ ...job.zones[0]!, width: 0 }] }, /measure of 0.*\/zones\/0\/width/],
     ['a mark is to be 0 wide', { ...job, marks: [textMark('x', { size: { mode: 'width', width: 0 } })] }, /measure of 0.*\/marks\/0\/size/],
-    ['two lines have one id', { ...job, marks: [textMark('x', { artwork: { kind: 'text', align: 'left', lineSpacing: 1, lines: [line, line] } })] }, /twice.*\/lines\/1/],
+    [
+      'two lines have one id',
+      { ...job, marks: [textMark('x', { artwork: { kind: 'text', align: 'left', lineSpacing: 1, lines: [line, line] } })] },
+      /twice.*\/lines\/1/,
+    ],
     ['two marks have one id', { ...job, marks: [textMark('x'), textMark('y')] }, /twice.*\/marks\/1/],
     ['its id is that of the shop’s undo', { ...job, id: '@shop' }, /keeps for itself/],
-    ['there are more copies than can be planned', { ...job, marks: [textMark('x', { edits: [{ id: 'e', kind: 'repeat', across: 60, up: 60, gap: 1 }] })] }, /3600 copies/],
-    ['there are more segments than can be planned', drawing(Array.from({ length: 2001 }, (_, i) => [i === 0 ? 'M' : 'L', [i, i]]), 30), /60,030 segments/],
-  ]; // prettier-ignore
+    [
+      'there are more copies than can be planned',
+      { ...job, marks: [textMark('x', { edits: [{ id: 'e', kind: 'repeat', across: 60, up: 60, gap: 1 }] })] },
+      /3600 copies/,
+    ],
+    [
+      'there are more segments than can be planned',
+      drawing(
+        Array.from({ length: 2001 }, (_, i) => [i === 0 ? 'M' : 'L', [i, i]]),
+        30,
+      ),
+      /60,030 segments/,
+    ],
+  ];
   it.each(bad)('are refused when %s, with the place', (_, job, says) => {
     expect(refusal(writeJobFile(job))).toMatch(says);
   });

@@ -63,7 +63,8 @@ function artworkFault(artwork: Artwork, at: string): Fault | undefined {
 }
 
 /**
- * What keeps a job from being planned, though it has every field that it should have: things that cannot be, ids that lead nowhere or stand twice, instants
+ * What keeps a job from being planned, though it has every field that it should have: things that cannot be, ids that lead nowhere or stand
+ * twice, instants
  * that are none.
  *
  * @returns the first fault, with its path in the job

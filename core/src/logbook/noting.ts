@@ -29,7 +29,8 @@ export const noteStart = (events: readonly WorkEvent[], step: WorkStep, id: Id, 
 };
 
 /**
- * What is added to the log when a step ends: its minutes, from its start, or as planned and not timed when no timer ran, and the film that it took. Nothing when it is done
+ * What is added to the log when a step ends: its minutes, from its start, or as planned and not timed when no timer ran, and the film that
+ * it took. Nothing when it is done
  * already, or when this very press is in the log: so it counts once.
  *
  * @param events the log as it is saved at that moment

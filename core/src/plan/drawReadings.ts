@@ -18,7 +18,10 @@ export function drawReadings(work: FittingWork, job: Job, shop: Shop, faces: Fac
     // letters of the rows of a list are not in the line itself, and the names of its columns stay whole
     const listed = work.rows.length > 0;
     const pieces = (text: string) => (listed ? (text.match(/\{[^}]*\}|./gsu) ?? []) : [...text]);
-    const stripped = (text: string) => pieces(text).filter((piece) => !missing.includes(piece)).join(''); // prettier-ignore
+    const stripped = (text: string) =>
+      pieces(text)
+        .filter((piece) => !missing.includes(piece))
+        .join('');
     const lacking = lines.filter((line) => (listed && line.text.includes('{')) || [...line.text].some((c) => missing.includes(c)));
     const left =
       missing.every((c) => lines.some((line) => pieces(line.text).includes(c))) && lines.some((line) => stripped(line.text).trim() !== '');

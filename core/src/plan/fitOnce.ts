@@ -48,7 +48,8 @@ const alongOf = (usable: Usable, mark: Mark): number => boxCentre(usable.inner ?
 const usableStage = ({ zone, piece }: { zone: ZonePlace; piece: Walled }): Usable => usableOf(zone, piece);
 
 /**
- * What a zone leaves, counted where the mark lies. A zone is measured at the middle height of a taper; a mark higher or lower has more or less room across, by the share
+ * What a zone leaves, counted where the mark lies. A zone is measured at the middle height of a taper; a mark higher or lower has more or
+ * less room across, by the share
  * of the diameters.
  *
  * @param along height along the wall, mm

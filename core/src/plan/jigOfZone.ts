@@ -5,7 +5,8 @@ import type { JobPlan } from './planWorkshop';
 /**
  * The paper jig of a zone with the marks that go there.
  *
- * @param row where words differ from piece to piece, whose jig it is: its words, and its zone where the piece is unlike the others; without it the tightest
+ * @param row where words differ from piece to piece, whose jig it is: its words, and its zone where the piece is unlike the others; without
+ *   it the tightest
  * @param say a length for a person
  */
 export function jigOfZone(job: Job, plan: JobPlan, zone: Zone, row: Id | undefined, say: (mm: number) => string): Jig {

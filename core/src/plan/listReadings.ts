@@ -66,7 +66,15 @@ export function variantReadings(plan: MarkPlan, job: Job, shop: Shop): Reading[]
           .slice(0, 4)
           .map((v) => `“${v.words}”`)
           .join(', ')} ${over.length > 4 ? 'and others run' : over.length === 1 ? 'runs' : 'run'} into the breathing room at this size.`,
-        remedies: [{ label: 'All at the size that fits every one', patch: [{ op: 'set', path: ['marks', mark.id, 'size'], value: { mode: 'largest' } }, { op: 'set', path: ['marks', mark.id, 'sizes'], value: 'same' }] }], // prettier-ignore
+        remedies: [
+          {
+            label: 'All at the size that fits every one',
+            patch: [
+              { op: 'set', path: ['marks', mark.id, 'size'], value: { mode: 'largest' } },
+              { op: 'set', path: ['marks', mark.id, 'sizes'], value: 'same' },
+            ],
+          },
+        ],
       },
     ];
   const em = middleOf(drawn.map((v) => v.em));

@@ -43,7 +43,21 @@ describe('the key of an input', () => {
   it('tells apart what differs, however deep it lies', () => {
     const deep = (n: number) => ({ a: { b: { c: { d: { e: { f: { g: [n] } } } } } } });
     const long = (n: number) => ({ points: Array.from({ length: 500 }, (_, i) => [i, i === 250 ? n : 0]) });
-    const inputs = [{ a: 'ab' }, { a: ['a', 'b'] }, { a: 'a', b: 'b' }, { b: 'a' }, { a: 1 }, { a: '1' }, { a: null }, { a: NaN }, {}, deep(1), deep(2), long(1), long(2)]; // prettier-ignore
+    const inputs = [
+      { a: 'ab' },
+      { a: ['a', 'b'] },
+      { a: 'a', b: 'b' },
+      { b: 'a' },
+      { a: 1 },
+      { a: '1' },
+      { a: null },
+      { a: NaN },
+      {},
+      deep(1),
+      deep(2),
+      long(1),
+      long(2),
+    ];
     expect(new Set(inputs.map(keyOf)).size).toBe(inputs.length);
   });
   it('tells results of stages by how they came about, and so two of the same content are found again', () => {

@@ -8,7 +8,8 @@ const LONG = 400;
 /**
  * Keeps the results of stages by their inputs, so that a stage is computed again only when its input changed.
  *
- * A stage sees nothing but its input, and the input is its key: plain data by what it holds, results of earlier stages by how they came about, faces and maps of
+ * A stage sees nothing but its input, and the input is its key: plain data by what it holds, results of earlier stages by how they came
+ * about, faces and maps of
  * them by which they are. Nothing that goes in or comes out is ever changed.
  */
 export class Memo {

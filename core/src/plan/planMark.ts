@@ -203,7 +203,12 @@ function seenBehind(mark: Mark, zone: Zone, { piece }: Job, shop: Shop): Behind 
 }
 
 const wordsOf = (artwork: Mark['artwork']): string =>
-  artwork.kind === 'text' ? artwork.lines.map((line) => line.text.trim()).filter(Boolean).join(' · ') : artwork.name; // prettier-ignore
+  artwork.kind === 'text'
+    ? artwork.lines
+        .map((line) => line.text.trim())
+        .filter(Boolean)
+        .join(' · ')
+    : artwork.name;
 
 /** A mark that lies on so much of what another covers is seen against that one. */
 const COVERED = 0.6;

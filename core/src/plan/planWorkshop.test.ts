@@ -181,20 +181,24 @@ describe('the demo workshop', () => {
   });
   it('its steps keep their ids: the log and saved timers know them by these', () => {
     const ids = Object.fromEntries(
-      [...plan(demo.jobs, demo.events).jobs.values()].map((j) => [j.job, j.recipe.steps.map(({ id }) => id.slice(j.job.length + 1)).join(' ')]), // prettier-ignore
+      [...plan(demo.jobs, demo.events).jobs.values()].map((j) => [
+        j.job,
+        j.recipe.steps.map(({ id }) => id.slice(j.job.length + 1)).join(' '),
+      ]),
     );
     expect(ids).toEqual({
       'regatta-prizes': 'cut:white-gloss weed:prize:white-gloss tape:prize:white-gloss clean place:prize pack',
       'honour-board':
-        'coat1 seal cut:stencil cut:cream-matt weed:title:stencil tape:title:stencil weed:crew-1:cream-matt tape:crew-1:cream-matt weed:crew-2:cream-matt tape:crew-2:cream-matt clean place:title edge:title paint:title:1 paint:title:2 pull:title place:crew-1 place:crew-2 pack', // prettier-ignore
+        'coat1 seal cut:stencil cut:cream-matt weed:title:stencil tape:title:stencil weed:crew-1:cream-matt tape:crew-1:cream-matt weed:crew-2:cream-matt tape:crew-2:cream-matt clean place:title edge:title paint:title:1 paint:title:2 pull:title place:crew-1 place:crew-2 pack',
       'crew-flasks': 'cut:silver weed:name:silver tape:name:silver clean place:name pack',
       'boat-numbers':
-        'cut:white-gloss cut:petrol weed:number:white-gloss tape:number:white-gloss weed:backing:petrol tape:backing:petrol clean place:number place:backing pack', // prettier-ignore
+        'cut:white-gloss cut:petrol weed:number:white-gloss tape:number:white-gloss weed:backing:petrol tape:backing:petrol clean place:number place:backing pack',
       tankards:
-        'cut:petrol cut:cream-matt weed:skipper:petrol tape:skipper:petrol weed:skipper:cream-matt tape:skipper:cream-matt clean place:skipper pack', // prettier-ignore
+        'cut:petrol cut:cream-matt weed:skipper:petrol tape:skipper:petrol weed:skipper:cream-matt tape:skipper:cream-matt clean place:skipper pack',
       'bailer-buckets': 'cut:ink-matt weed:tern:ink-matt tape:tern:ink-matt clean place:tern pack',
       'door-hours': 'cut:white-removable weed:hours:white-removable tape:hours:white-removable clean place:hours pack',
-      'trophy-bowl': 'cut:stencil weed:trophy:stencil tape:trophy:stencil clean place:trophy edge:trophy paint:trophy:1 paint:trophy:2 pull:trophy pack', // prettier-ignore
+      'trophy-bowl':
+        'cut:stencil weed:trophy:stencil tape:trophy:stencil clean place:trophy edge:trophy paint:trophy:1 paint:trophy:2 pull:trophy pack',
     });
   });
   it('readings of a mark name it, so that nobody has to take their ids apart', () => {
@@ -295,7 +299,8 @@ describe('a quick first plan', () => {
       [...p.jobs.values()].map((j) => j.readings.filter((r) => !/^(thin|lift):/.test(r.id)).map((r) => [r.id, r.verdict]));
     expect(told(quick)).toEqual(told(whole));
     // it offers nothing that the whole one does not
-    const offered = (p: typeof quick) => [...p.jobs.values()].flatMap((j) => j.readings.flatMap((r) => r.remedies.map((remedy) => `${j.job} ${r.id} ${remedy.label}`))); // prettier-ignore
+    const offered = (p: typeof quick) =>
+      [...p.jobs.values()].flatMap((j) => j.readings.flatMap((r) => r.remedies.map((remedy) => `${j.job} ${r.id} ${remedy.label}`)));
     expect(offered(quick).filter((one) => !offered(whole).includes(one))).toEqual([]);
     const steps = (p: typeof quick) => [p.bench.now!, ...p.bench.then].map((s) => s.step.id);
     expect(steps(quick)).toEqual(steps(whole));

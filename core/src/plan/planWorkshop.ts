@@ -95,7 +95,8 @@ const windowsStage = ({ hours, from }: { hours: Shop['hours']; from: number }): 
 const wanted = ({ deadline }: Job): number | undefined => (deadline !== undefined && Number.isFinite(deadline) ? deadline : undefined);
 
 /**
- * The whole line, from what the user decided to everything that follows from it: marks → film → steps → time → readings. Pure: the same inputs give the same plan.
+ * The whole line, from what the user decided to everything that follows from it: marks → film → steps → time → readings. Pure: the same
+ * inputs give the same plan.
  * A job that cannot be planned is set aside, and all others are planned.
  *
  * @param jobs all jobs; closed ones are left out
@@ -136,7 +137,10 @@ export function planWorkshop(
   const filmLeft = new Map(shop.films.map((film) => [film.id, Math.max(0, film.length - (taken.get(film.id) ?? 0))]));
   const isCut = (job: JobId, film: Id) => facts.get(cutStepId(job, film))?.doneAt !== undefined;
   const cut = marksCut(events);
-  const cutOf = (job: JobId): CutSoFar => (film) => (isCut(job, film) ? NONE_CUT : cut(job, film)); // prettier-ignore
+  const cutOf =
+    (job: JobId): CutSoFar =>
+    (film) =>
+      isCut(job, film) ? NONE_CUT : cut(job, film);
 
   // marks
   const begun = open.map((job) => ({ id: job.id, job }));

@@ -85,7 +85,15 @@ describe('one bad job harms nobody else', () => {
     expect(begun.at(-1)).toBeUndefined();
   });
   it('a font with a broken glyph harms no other font', () => {
-    const broken = { id: 'broken', count: 1, file: () => ({ charToGlyph: () => { throw new RangeError('glyf'); } }) } as never; // prettier-ignore
+    const broken = {
+      id: 'broken',
+      count: 1,
+      file: () => ({
+        charToGlyph: () => {
+          throw new RangeError('glyf');
+        },
+      }),
+    } as never;
     const some: Faces = new Map([...faces, ['broken', broken]]);
     const plan = planWorkshop([{ ...plateJob(textMark('Tern', {}, 'broken')), id: 'bad' }, good('a')], demo.shop, [], DEMO_START, some);
     expect(plan.jobs.get('a')!.readings.some(holdsCut)).toBe(false);
@@ -129,7 +137,10 @@ describe('one bad job harms nobody else', () => {
 });
 
 describe('what a workshop lacks is told as what it is', () => {
-  const stopsOf = (shop: Shop, job = good('a')) => planWorkshop([job], shop, [], DEMO_START, faces).jobs.get('a')!.readings.filter((r) => r.verdict === 'stop'); // prettier-ignore
+  const stopsOf = (shop: Shop, job = good('a')) =>
+    planWorkshop([job], shop, [], DEMO_START, faces)
+      .jobs.get('a')!
+      .readings.filter((r) => r.verdict === 'stop');
   it.each(['film', 'colourFilms', 'backing'])(
     'a film that is not here (%s) is a stop with those that are, and choosing one clears it',
     (where) => {
@@ -138,7 +149,8 @@ describe('what a workshop lacks is told as what it is', () => {
         ...(where === 'backing' ? { edits: [{ id: 'e', kind: 'backing', film: 'gone', by: 2 }] } : {}),
       });
       const job: Job = { ...plateJob(mark), id: 'a' };
-      if (where === 'colourFilms') job.marks = [{ ...drawn([['M', [0, 0]], ['L', [9, 0]], ['L', [9, 9]], ['Z']]), colourFilms: { '#000000': 'gone' } }]; // prettier-ignore
+      if (where === 'colourFilms')
+        job.marks = [{ ...drawn([['M', [0, 0]], ['L', [9, 0]], ['L', [9, 9]], ['Z']]), colourFilms: { '#000000': 'gone' } }];
       const [stop] = stopsOf(demo.shop, job).filter(({ id }) => id.startsWith('filmgone:'));
       expect(stop!.remedies.length).toBeGreaterThan(1);
       for (const remedy of stop!.remedies) {
@@ -148,7 +160,10 @@ describe('what a workshop lacks is told as what it is', () => {
     },
   );
   it('no films, no tapes, no hours', () => {
-    const text = (shop: Shop) => stopsOf(shop).map((r) => `${r.why} ${r.advice}`).join(' '); // prettier-ignore
+    const text = (shop: Shop) =>
+      stopsOf(shop)
+        .map((r) => `${r.why} ${r.advice}`)
+        .join(' ');
     expect(text({ ...demo.shop, films: [] })).toMatch(/no film in this workshop yet/);
     expect(text({ ...demo.shop, tapes: [] })).toMatch(/no tape in this workshop yet/);
     expect(text({ ...demo.shop, hours: { zone: 'Europe/Dublin', week: [[], [], [], [], [], [], []] } })).toMatch(

@@ -34,10 +34,16 @@ function stopOfFilm(before: Job, after: Job, plan: MarkPlan, stops: ReadonlySet<
   return vanishes ? 'Contrast' : undefined;
 }
 
-/** Kinds of readings whose remedies change a mark's size, shape or technique: whether they hold is seen only by trying them out. So it is for a mark that goes to another place. */
+/**
+ * Kinds of readings whose remedies change a mark's size, shape or technique: whether they hold is seen only by trying them out. So it is
+ * for a mark that goes to another place.
+ */
 const TRIED: ReadonlySet<string> = new Set(['size', 'seen', 'bulb', 'snips', 'food', 'names', 'stick', 'empty']);
 
-/** Whether a remedy has to be tried out. Of a thickening the strokes were measured when it was looked for, but for marks whose changes move their parts. */
+/**
+ * Whether a remedy has to be tried out. Of a thickening the strokes were measured when it was looked for, but for marks whose changes move
+ * their parts.
+ */
 function isTried(job: Job, reading: Reading, patch: Remedy['patch']): boolean {
   const ofMarks = patch.filter(({ path }) => path[0] === 'marks');
   if (ofMarks.some(({ path }) => path.at(-1) === 'zone')) return true;
@@ -53,7 +59,8 @@ const stopsOf = (readings: readonly Reading[]): Set<string> =>
   new Set(readings.flatMap(({ id, verdict }) => (verdict === 'stop' ? [id] : [])));
 
 /**
- * Readings with those remedies only that hold: each clears its reading, and puts no other stop in the place of it, such as film that no tape carries over, a
+ * Readings with those remedies only that hold: each clears its reading, and puts no other stop in the place of it, such as film that no
+ * tape carries over, a
  * colour that vanishes, or letters too fine for their film.
  *
  * @param marks as planned

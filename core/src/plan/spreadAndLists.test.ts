@@ -62,7 +62,17 @@ describe('copies of a mark', () => {
     const m = only(job);
     const copies = covered(m);
     expect(copies).toHaveLength(count);
-    const zone: Region = [{ outer: [[-90, 10], [90, 10], [90, 110], [-90, 110]], holes: [] }]; // prettier-ignore
+    const zone: Region = [
+      {
+        outer: [
+          [-90, 10],
+          [90, 10],
+          [90, 110],
+          [-90, 110],
+        ],
+        holes: [],
+      },
+    ];
     copies.forEach((copy, i) => {
       expect(regionInside(copy, zone, 0.05)).toBe(true);
       expect(regionArea(copy) / regionArea(copies[0]!)).toBeCloseTo(1, 4);
@@ -81,25 +91,46 @@ describe('where a mark is held', () => {
       ['right', 'top'],
       ['left', 'top'],
     ] as const) {
-      // prettier-ignore
       const { box } = only(plateJob(textMark('Tern', { size: { mode: 'width', width: 60 }, hold: { x, y } }))).fitted;
       expect(x === 'left' ? box.minX : box.maxX).toBeCloseTo(x === 'left' ? -90 : 90, 2);
       expect(y === 'foot' ? box.minY : box.maxY).toBeCloseTo(y === 'foot' ? 10 : 110, 2);
     }
   });
   it('turned as it becomes largest, it is at least as large; by weight, its area has its middle there', () => {
-    const best = only({ ...plateJob(textMark('IIIIIIIIIII', { turn: 'best' })), zones: [{ id: 'z', name: 'F', x: 0, y: 0, width: 60, height: 120, breathing: 5, lipBand: 0 }] }).fitted; // prettier-ignore
-    const still = only({ ...plateJob(textMark('IIIIIIIIIII')), zones: [{ id: 'z', name: 'F', x: 0, y: 0, width: 60, height: 120, breathing: 5, lipBand: 0 }] }).fitted; // prettier-ignore
+    const best = only({
+      ...plateJob(textMark('IIIIIIIIIII', { turn: 'best' })),
+      zones: [{ id: 'z', name: 'F', x: 0, y: 0, width: 60, height: 120, breathing: 5, lipBand: 0 }],
+    }).fitted;
+    const still = only({
+      ...plateJob(textMark('IIIIIIIIIII')),
+      zones: [{ id: 'z', name: 'F', x: 0, y: 0, width: 60, height: 120, breathing: 5, lipBand: 0 }],
+    }).fitted;
     expect(best.scale).toBeGreaterThan(still.scale);
     const m = only(plateJob(textMark('Ta.', { optical: true, size: { mode: 'width', width: 80 } })));
     const [region] = covered(m);
     const share = (cut: Region) => regionArea(intersection(region!, cut)) / regionArea(region!);
-    expect(share([{ outer: [[-200, -50], [0, -50], [0, 300], [-200, 300]], holes: [] }])).toBeGreaterThan(0.4); // prettier-ignore
+    expect(
+      share([
+        {
+          outer: [
+            [-200, -50],
+            [0, -50],
+            [0, 300],
+            [-200, 300],
+          ],
+          holes: [],
+        },
+      ]),
+    ).toBeGreaterThan(0.4);
   });
   it('over the edge, what hangs over is trimmed', () => {
     const m = only(plateJob(textMark('Tern', { size: { mode: 'width', width: 190 }, offset: { x: 80, y: 0 }, overEdge: true })));
     expect(boxOf(covered(m)[0]!).maxX).toBeLessThanOrEqual(100.001);
-    expect(plan(plateJob(textMark('Tern', { size: { mode: 'width', width: 190 }, offset: { x: 80, y: 0 }, overEdge: true }))).readings.find((r) => r.id === 'size:m')!.verdict).toBe('fine'); // prettier-ignore
+    expect(
+      plan(plateJob(textMark('Tern', { size: { mode: 'width', width: 190 }, offset: { x: 80, y: 0 }, overEdge: true }))).readings.find(
+        (r) => r.id === 'size:m',
+      )!.verdict,
+    ).toBe('fine');
   });
 });
 
@@ -123,7 +154,15 @@ describe('a scatter', () => {
     }
   });
   it('a typed width is that of one copy', () => {
-    const m = only(scattered({ size: { mode: 'width', width: 8 }, edits: [{ id: 's', kind: 'scatter', count: 5, width: 180, height: 100, least: 4, turn: false, over: false, seed: 5 }] }, 5)); // prettier-ignore
+    const m = only(
+      scattered(
+        {
+          size: { mode: 'width', width: 8 },
+          edits: [{ id: 's', kind: 'scatter', count: 5, width: 180, height: 100, least: 4, turn: false, over: false, seed: 5 }],
+        },
+        5,
+      ),
+    );
     for (const part of m.fitted.layers[0]!.region) expect(boxOf([part]).maxX - boxOf([part]).minX).toBeCloseTo(8, 2);
   });
 });
@@ -171,7 +210,11 @@ describe('a list', () => {
     const edits = [{ id: 'd', kind: 'dropSmall', below: 3, fillBelow: 1 }] as const;
     const line = (id: string, text: string, scale: number) => ({ id, text, face: 'montserrat', scale, spacing: 0 });
     const mark = (width: number) =>
-      textMark('x', { size: { mode: 'width', width }, edits: [...edits], artwork: { kind: 'text', align: 'centre', lineSpacing: 1.2, lines: [line('a', '{name}', 1), line('b', 'TERN POINT', 0.2)] } }); // prettier-ignore
+      textMark('x', {
+        size: { mode: 'width', width },
+        edits: [...edits],
+        artwork: { kind: 'text', align: 'centre', lineSpacing: 1.2, lines: [line('a', '{name}', 1), line('b', 'TERN POINT', 0.2)] },
+      });
     const job = (width: number): Job => ({ ...plateJob(mark(width)), count: 2, list: list([['Maximiliana'], ['Ada']]) });
     const dropped = (width: number) => plan(job(width)).readings.find((r) => r.id === 'dropped:m');
     expect(dropped(40)).toMatchObject({ verdict: 'watch', why: expect.stringMatching(/^“(Maximiliana|Ada) · TERN POINT”: /) });
@@ -212,7 +255,6 @@ describe('remedies of these readings', () => {
       ['unknown', 'watch'],
       ['sale', undefined],
     ] as const) {
-      // prettier-ignore
       const own: Shop = { ...shop, faces: [{ id: 'own-face', name: 'Mine', permitted, data: '' }] };
       expect(plan(made, own).readings.find((r) => r.id === 'terms:m')?.verdict).toBe(verdict);
     }
@@ -225,7 +267,19 @@ describe('remedies of these readings', () => {
     const remedied = applyPatch(job, size.remedies.at(-1)!.patch).document;
     expect(plan(remedied).readings.find((r) => r.id === 'size:m')!.verdict).toBe('fine');
     const placed = covered(only(remedied))[0]!;
-    expect(regionArea(intersection(placed, [{ outer: Array.from({ length: 60 }, (_, i) => [13 * Math.cos((i * Math.PI) / 30), 60 + 13 * Math.sin((i * Math.PI) / 30)] as const), holes: [] }]))).toBeLessThan(0.1); // prettier-ignore
+    expect(
+      regionArea(
+        intersection(placed, [
+          {
+            outer: Array.from(
+              { length: 60 },
+              (_, i) => [13 * Math.cos((i * Math.PI) / 30), 60 + 13 * Math.sin((i * Math.PI) / 30)] as const,
+            ),
+            holes: [],
+          },
+        ]),
+      ),
+    ).toBeLessThan(0.1);
   });
   it('on a patterned piece another place is offered as soon as there is one, and clears it', () => {
     const memo = new Memo();

@@ -34,7 +34,17 @@ describe('the checker of schedules', () => {
     expect(check([a, b], [at(a, [[0, 30]]), at(b, [[90, 120]])])).toEqual([]);
     expect(check([a, b], [at(a, [[60, 90]]), at(b, [[180, 210]])])).toEqual([]);
     const long = step('l', 60);
-    expect(check([long], [at(long, [[90, 120], [180, 210]])])).toEqual([]); // prettier-ignore
+    expect(
+      check(
+        [long],
+        [
+          at(long, [
+            [90, 120],
+            [180, 210],
+          ]),
+        ],
+      ),
+    ).toEqual([]);
     // a step of no minutes takes one
     const quick = step('q', 0);
     expect(check([quick], [at(quick, [[0, 1]])])).toEqual([]);
@@ -51,7 +61,17 @@ describe('the checker of schedules', () => {
     ['a start that is none', [a], [at(a, [[10, 40]], { start: NOW })], ['a has no true start or end']],
     ['an end that is none', [a], [at(a, [[10, 40]], { end: NOW + 50 * MIN })], ['a has no true start or end']],
     ['partly outside the hours', [a], [at(a, [[110, 140]])], ['a is outside the hours']],
-    ['one of its spans outside the hours', [a], [at(a, [[90, 105], [130, 145]])], ['a is outside the hours']], // prettier-ignore
+    [
+      'one of its spans outside the hours',
+      [a],
+      [
+        at(a, [
+          [90, 105],
+          [130, 145],
+        ]),
+      ],
+      ['a is outside the hours'],
+    ],
     ['done without having been', [a], [at(a, [[0, 30]], { state: 'done' })], ['a is done']],
   ])('sees %s', (_what, steps, placed, faults) => expect(check(steps, placed)).toEqual(faults));
   it('sees what is said to wait though it is done, and a start that was another', () => {
@@ -81,7 +101,15 @@ describe('the checker of schedules', () => {
     const problem: Problem = { jobs, resources: [{ id: 'hands', calendar: HANDS }], fixed: new Map(), now: NOW };
     const solution: Solution = new Map([['j', { unplaced: 'a' }]]);
     expect(checkSolution(problem, solution)).toEqual(['k has no answer']);
-    expect(checkSolution({ ...problem, resources: [] }, new Map([['j', { steps: [at(a, [[0, 30]])], broken: [] }], ['k', { unplaced: 'a' }]]))).toEqual(['a is outside the hours']); // prettier-ignore
+    expect(
+      checkSolution(
+        { ...problem, resources: [] },
+        new Map([
+          ['j', { steps: [at(a, [[0, 30]])], broken: [] }],
+          ['k', { unplaced: 'a' }],
+        ]),
+      ),
+    ).toEqual(['a is outside the hours']);
   });
   it('passes over waits on steps of other jobs that are not there', () => {
     const alone = step('z', 30, [{ step: 'elsewhere', least: 500, why: 'recoat' }]);

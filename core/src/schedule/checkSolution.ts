@@ -33,7 +33,10 @@ export function brokenWaits(steps: readonly PlacedStep[]): string[] {
   return [...waits, ...overlaps];
 }
 
-/** Everything in which a solution is none: steps left out or twice, too short, before now or outside the hours, waits broken without saying so, hands in two places. */
+/**
+ * Everything in which a solution is none: steps left out or twice, too short, before now or outside the hours, waits broken without saying
+ * so, hands in two places.
+ */
 export function checkSolution(problem: Problem, solution: Solution): string[] {
   const hands = handsOf(problem);
   const faults: string[] = [];

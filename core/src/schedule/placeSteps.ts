@@ -60,7 +60,12 @@ export function placeSteps(
   const given = new Set<string>();
   const puts = new Map<string, number>();
   // what runs has its hands, whatever comes before it in the list
-  const running = new Map(steps.flatMap((step) => { const span = runningSpan(step, facts, now); return span ? [[step.id, span] as const] : []; })); // prettier-ignore
+  const running = new Map(
+    steps.flatMap((step) => {
+      const span = runningSpan(step, facts, now);
+      return span ? [[step.id, span] as const] : [];
+    }),
+  );
   const idle = takeOut(free, [...running.values()]);
   for (let repair = 0; repair < MOST_REPAIRS; repair++) {
     const placed = new Map<StepId, PlacedStep>();

@@ -47,8 +47,15 @@ const todo = (job: string, steps: WorkStep[], deadline?: number): JobToPlace => 
 });
 
 describe('free time', () => {
-  const span = fc.tuple(fc.integer({ min: -50, max: 900 }), fc.integer({ min: 0, max: 200 })).map(([start, length]) => ({ start, end: start + length })); // prettier-ignore
-  const days = [{ start: 0, end: 100 }, { start: 100, end: 220 }, { start: 300, end: 301 }, { start: 400, end: 800 }]; // prettier-ignore
+  const span = fc
+    .tuple(fc.integer({ min: -50, max: 900 }), fc.integer({ min: 0, max: 200 }))
+    .map(([start, length]) => ({ start, end: start + length }));
+  const days = [
+    { start: 0, end: 100 },
+    { start: 100, end: 220 },
+    { start: 300, end: 301 },
+    { start: 400, end: 800 },
+  ];
   it('left when spans are taken out one by one is that left when all are taken out together', () => {
     fc.assert(
       fc.property(fc.array(span, { maxLength: 8 }), (busy) => {
@@ -247,7 +254,16 @@ describe('the law of solutions', () => {
             step(
               `${j}/${i}`,
               hands,
-              i === 0 ? [] : [{ step: `${j}/${i - 1}`, least: one.least, ...(one.width === null ? {} : { most: one.least + one.width }), why: 'recoat' }], // prettier-ignore
+              i === 0
+                ? []
+                : [
+                    {
+                      step: `${j}/${i - 1}`,
+                      least: one.least,
+                      ...(one.width === null ? {} : { most: one.least + one.width }),
+                      why: 'recoat',
+                    },
+                  ],
               one.pause,
             ),
           );
@@ -255,7 +271,9 @@ describe('the law of solutions', () => {
             const startedAt = NOW - one.since * MIN;
             fixed.set(steps[one.runs]!.id, { startedAt });
             if (one.doneBefore)
-              steps.slice(0, one.runs).forEach(({ id }, i) => fixed.set(id, { startedAt: startedAt - (10 - i) * MIN, doneAt: startedAt - (9 - i) * MIN })); // prettier-ignore
+              steps
+                .slice(0, one.runs)
+                .forEach(({ id }, i) => fixed.set(id, { startedAt: startedAt - (10 - i) * MIN, doneAt: startedAt - (9 - i) * MIN }));
           }
           return todo(`${j}`, steps, one.deadline === null ? undefined : NOW + one.deadline * MIN);
         });
@@ -267,7 +285,8 @@ describe('the law of solutions', () => {
   });
   it('the checker sees what is wrong: hands in two places, also of what runs, a wait cut short, a step outside the hours, one left out', () => {
     const [a, b] = [step('a', 30), step('b', 30, [{ step: 'a', least: 60, why: 'recoat' }])];
-    const one = (steps: Placement['steps'], fixed = none) => checkSolution(problem([todo('j', [a, b])], windows, fixed), new Map([['j', { steps, broken: [] }]])); // prettier-ignore
+    const one = (steps: Placement['steps'], fixed = none) =>
+      checkSolution(problem([todo('j', [a, b])], windows, fixed), new Map([['j', { steps, broken: [] }]]));
     const at = (s: WorkStep, from: number, state: 'waiting' | 'running' = 'waiting') => {
       const span = { start: NOW + from * MIN, end: NOW + (from + 30) * MIN };
       return { step: s, ...span, spans: [span], state };

@@ -3,7 +3,12 @@ import { BLANKS, COATS, FEATURES, FILM_KINDS, GROUNDS, TAPE_KINDS, TECHNIQUES } 
 import { aOrAn, capital, counted, listed, plural, times } from './grammar';
 
 describe('grammar', () => {
-  const nouns = [BLANKS.map((b) => b.name), ...[COATS, FEATURES, FILM_KINDS, GROUNDS, TAPE_KINDS, TECHNIQUES].map((table) => Object.values(table as Record<string, { name: string }>).map((row) => row.name))].flat(); // prettier-ignore
+  const nouns = [
+    BLANKS.map((b) => b.name),
+    ...[COATS, FEATURES, FILM_KINDS, GROUNDS, TAPE_KINDS, TECHNIQUES].map((table) =>
+      Object.values(table as Record<string, { name: string }>).map((row) => row.name),
+    ),
+  ].flat();
   it('makes several of every noun of the tables, once: a plural stays one', () => {
     expect(nouns.length).toBeGreaterThan(80);
     for (const noun of nouns) {

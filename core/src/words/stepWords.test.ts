@@ -43,7 +43,24 @@ describe('the words of steps', () => {
 });
 
 describe('the words of waits', () => {
-  const waits: WaitFor[] = ['recoat', 'beforeSealer', 'beforeFilm', 'alcohol', 'dustedOff', 'weedSoon', 'weeded', 'taped', 'placed', 'stencilLaid', 'edgeSealer', 'halfDry', 'nearlyDry', 'dry', 'touchDry', 'firm']; // prettier-ignore
+  const waits: WaitFor[] = [
+    'recoat',
+    'beforeSealer',
+    'beforeFilm',
+    'alcohol',
+    'dustedOff',
+    'weedSoon',
+    'weeded',
+    'taped',
+    'placed',
+    'stencilLaid',
+    'edgeSealer',
+    'halfDry',
+    'nearlyDry',
+    'dry',
+    'touchDry',
+    'firm',
+  ];
   it('name what dries, of every coat', () => {
     for (const coat of Object.keys(COATS) as CoatId[]) {
       for (const why of waits) expect(waitWords({ why, coat })).toMatch(/^[a-z][a-z ,()-]+$/);

@@ -44,7 +44,6 @@ function WaitQuestion({
   onYes: () => void;
   onNo: () => void;
 }) {
-  // prettier-ignore
   return (
     <div className="modal-box text-base-content text-left text-base">
       <h2 className="text-lg font-bold">Is it time to {inSentence(title)}?</h2>

@@ -286,7 +286,15 @@ describe('what hands change', () => {
       { kind: 'sheet', corners: [[250, 180], {}, {}, {}] },
     ]);
     cleanup();
-    on({ ...photo.known, corners: [[0, 0], [9, 9], [9, 0], [0, 9]] } as typeof photo.known); // prettier-ignore
+    on({
+      ...photo.known,
+      corners: [
+        [0, 0],
+        [9, 9],
+        [9, 0],
+        [0, 9],
+      ],
+    } as typeof photo.known);
     expect(screen.getByRole('alert').textContent).toMatch(/corners cross/);
   });
   it('coats, paint and the moment of pulling are the maker’s', async () => {

@@ -38,7 +38,8 @@ export const dropRun = (run: CutterRun): Promise<void> =>
   keep('Take back from the cutter', async () => void (await write([db.runs], () => db.runs.delete(run.run))));
 
 /**
- * Writes into the log what a run cut and takes the film off its roll. Its events are named by the run, so that settling it twice changes nothing; what was
+ * Writes into the log what a run cut and takes the film off its roll. Its events are named by the run, so that settling it twice changes
+ * nothing; what was
  * logged by hand meanwhile is not counted again.
  *
  * @param planned minutes of each job's cutting step

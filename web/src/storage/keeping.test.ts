@@ -48,7 +48,11 @@ describe('what could not be kept', () => {
     const job = { id: 'j', name: 'a', count: 1 } as unknown as Job;
     const shop = { name: 'Mine' } as unknown as Shop;
     const onJob = (change: (job: Job) => Patch) => (w: Workshop) => ({ ...w, jobs: w.jobs.map((j) => applyPatch(j, change(j)).document) });
-    await keep('Name', full, onJob(() => setAt(['name'], 'b'))).catch(() => undefined); // prettier-ignore
+    await keep(
+      'Name',
+      full,
+      onJob(() => setAt(['name'], 'b')),
+    ).catch(() => undefined);
     await keep(
       'Count',
       full,

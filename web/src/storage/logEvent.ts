@@ -42,7 +42,8 @@ export async function startStep(step: WorkStep, press = newId(), at = now()): Pr
 }
 
 /**
- * Writes a step into the log with its actual minutes: from its start to now, or as planned when no timer ran. It counts once, however often it is pressed.
+ * Writes a step into the log with its actual minutes: from its start to now, or as planned when no timer ran. It counts once, however often
+ * it is pressed.
  *
  * @param press names the press
  * @param minutes as corrected by the user, if at all

@@ -2,7 +2,10 @@ import { GoneFromDocument } from '@kolleta/core/job';
 import { isStorageError } from './keeping';
 import { Told } from './told';
 
-/** An error in words for the user: those that were written for people as they are; of our own mistakes only what they mean, and the rest for the console. */
+/**
+ * An error in words for the user: those that were written for people as they are; of our own mistakes only what they mean, and the rest for
+ * the console.
+ */
 export function plainly(error: unknown): string {
   if (error instanceof Told) return error.message;
   if (error instanceof GoneFromDocument) return 'What you changed was taken away meanwhile, so nothing was changed.';

@@ -53,7 +53,10 @@ function joined(spans: readonly { start: number; end: number }[]): { start: numb
     }, []);
 }
 
-/** The job's real time, busy hours drawn wider: hands solid, waits hatched, closed hours shaded and pressed together, the now-line, the flag of the date. */
+/**
+ * The job's real time, busy hours drawn wider: hands solid, waits hatched, closed hours shaded and pressed together, the now-line, the flag
+ * of the date.
+ */
 export function Ribbon({ blocks, waits, windows, now, deadline, dayName, label }: Props) {
   const [ref, size] = useSize<HTMLDivElement>();
   const width = size?.width ?? 0;

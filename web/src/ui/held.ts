@@ -14,7 +14,8 @@ interface Held<T> {
 }
 
 /**
- * A field's own content while hands are on it. What is typed or chosen shows at once and stands, however late it is saved; it is saved behind that, in order,
+ * A field's own content while hands are on it. What is typed or chosen shows at once and stands, however late it is saved; it is saved
+ * behind that, in order,
  * and what was overtaken is left out. What is saved shows again as soon as the screen has seen that save.
  *
  * @param value what is saved

@@ -17,7 +17,8 @@ const facesIn = (jobs: readonly Job[]) =>
 
 const planner = {
   /**
-   * Plans the workshop, or a draft beside it. Faces are read as they are needed; all of them, with their rarer letters, when letters are missing. The very
+   * Plans the workshop, or a draft beside it. Faces are read as they are needed; all of them, with their rarer letters, when letters are
+   * missing. The very
    * first plan is a quick one, unless the whole is asked for.
    */
   async plan(

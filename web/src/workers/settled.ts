@@ -15,7 +15,10 @@ export interface SettledPlan {
 /** Whether the plan on the screen is that of the workshop as it is saved, and how to wait for the one that is. */
 export interface Settling {
   readonly fresh: boolean;
-  /** Waits until everything that was typed is saved and planned. Whatever leaves the screen (a file, an order to the cutter, a line in the log) goes by this plan. */
+  /**
+   * Waits until everything that was typed is saved and planned. Whatever leaves the screen (a file, an order to the cutter, a line in the
+   * log) goes by this plan.
+   */
   readonly settled: () => Promise<SettledPlan>;
 }
 

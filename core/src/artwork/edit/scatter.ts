@@ -25,7 +25,8 @@ export interface Scattered {
 }
 
 /**
- * Random places on a box around the origin, none nearer to another than a copy's size and the least distance: each is the best of some darts (Mitchell, 1991), so that the
+ * Random places on a box around the origin, none nearer to another than a copy's size and the least distance: each is the best of some
+ * darts (Mitchell, 1991), so that the
  * spread is even.
  *
  * @param size the diameter of the circle around a copy, mm

@@ -69,7 +69,13 @@ describe('a DXF drawing', () => {
         fc.shuffledSubarray([0, 1, 2, 3, 4], { minLength: 5 }),
         fc.array(fc.boolean(), { minLength: 5, maxLength: 5 }),
         (order, turned) => {
-          const corners: [number, number][] = [[0, 0], [40, 0], [50, 20], [20, 45], [0, 30]]; // prettier-ignore
+          const corners: [number, number][] = [
+            [0, 0],
+            [40, 0],
+            [50, 20],
+            [20, 45],
+            [0, 30],
+          ];
           const lines = order.map((i) => {
             const [a, b] = [corners[i]!, corners[(i + 1) % 5]!];
             return turned[i] ? line(...b, ...a) : line(...a, ...b);
@@ -86,9 +92,32 @@ describe('a DXF drawing', () => {
     expect(partsOf(dxf([circle(0, 0, 10), circle(30, 0, 5, 'red')], [], [red])).map((p) => p.colour)).toEqual(['#000000', '#ff0000']);
   });
   it('a closed spline of degree 1 is its polygon; of degree 3 it stays inside it', () => {
-    const square = [[0, 0], [10, 0], [10, 10], [0, 10], [0, 0]] as const; // prettier-ignore
+    const square = [
+      [0, 0],
+      [10, 0],
+      [10, 10],
+      [0, 10],
+      [0, 0],
+    ] as const;
     const spline = (degree: number, knots: number[]) =>
-      pairs(0, 'SPLINE', 8, '0', 70, 9, 71, degree, 72, knots.length, 73, 5, 74, 0, ...knots.flatMap((k) => [40, k]), ...square.flatMap(([x, y]) => [10, x, 20, y])); // prettier-ignore
+      pairs(
+        0,
+        'SPLINE',
+        8,
+        '0',
+        70,
+        9,
+        71,
+        degree,
+        72,
+        knots.length,
+        73,
+        5,
+        74,
+        0,
+        ...knots.flatMap((k) => [40, k]),
+        ...square.flatMap(([x, y]) => [10, x, 20, y]),
+      );
     expect(area(dxf([spline(1, [0, 0, 1, 2, 3, 4, 4])]))).toBeCloseTo(100, 3);
     const cubic = region(partsOf(dxf([spline(3, [0, 0, 0, 0, 1, 2, 2, 2, 2])]))[0]!);
     expect(regionArea(cubic)).toBeLessThan(100);

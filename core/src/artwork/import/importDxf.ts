@@ -37,7 +37,8 @@ interface Read {
 const hex = (color: number): string => `#${(color & 0xffffff).toString(16).padStart(6, '0')}`;
 
 /**
- * The first line at which a DXF is not what it has to be: pairs of a whole-number code and a value, and after each x its y. The reader that we use goes round for ever on some
+ * The first line at which a DXF is not what it has to be: pairs of a whole-number code and a value, and after each x its y. The reader that
+ * we use goes round for ever on some
  * files that are not.
  *
  * @returns its number from 1, or 0
@@ -92,13 +93,15 @@ function joined(ways: readonly Way[], same: number): { closed: Way[]; open: Way[
 }
 
 /**
- * Takes in a DXF drawing: lines, arcs, circles, ellipses, polylines with bulges, splines, solids, and blocks that repeat. Ways that meet end to end become closed outlines;
+ * Takes in a DXF drawing: lines, arcs, circles, ellipses, polylines with bulges, splines, solids, and blocks that repeat. Ways that meet
+ * end to end become closed outlines;
  * what lies within another of the same colour is a hole.
  *
  * @param text the file's text (ASCII DXF)
  * @param name its name, for problems
  * @param newId gives an id for each part
- * @returns one part a colour, in the drawing's own units, y up; what was left out is named. A problem when it is no DXF, is binary, or has nothing closed.
+ * @returns one part a colour, in the drawing's own units, y up; what was left out is named. A problem when it is no DXF, is binary, or has
+ *   nothing closed.
  */
 export function importDxf(text: string, name: string, newId: () => string): Result<ImportedDrawing> {
   const refuse = (found: string, expected: string, wayOut: string) => refused(found, expected, name, wayOut);
@@ -108,7 +111,12 @@ export function importDxf(text: string, name: string, newId: () => string): Resu
     return refuse(`"${name}" is a binary DXF.`, 'a DXF saved as text', 'Save it again as text (ASCII) DXF, or as SVG.');
   const fault = faultyLine(text);
   if (fault > 0)
-    return refused(`"${name}" is not a whole DXF drawing (it breaks off near line ${fault}).`, 'a DXF file', `${name}, line ${fault}`, 'Save it again as DXF or SVG, and take it in again.'); // prettier-ignore
+    return refused(
+      `"${name}" is not a whole DXF drawing (it breaks off near line ${fault}).`,
+      'a DXF file',
+      `${name}, line ${fault}`,
+      'Save it again as DXF or SVG, and take it in again.',
+    );
   let read: Read | null = null;
   try {
     read = new DxfParser().parseSync(text) as unknown as Read | null;

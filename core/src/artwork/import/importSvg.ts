@@ -16,7 +16,8 @@ export interface ImportedDrawing {
 /** Larger files are refused, bytes. */
 const SVG_MOST_BYTES = 20 * 1024 * 1024;
 /**
- * Takes in an SVG drawing: paths, basic shapes, lines, groups, transforms, plain fills, strokes as outlines with caps, joins and dashes, symbols that repeat, frames,
+ * Takes in an SVG drawing: paths, basic shapes, lines, groups, transforms, plain fills, strokes as outlines with caps, joins and dashes,
+ * symbols that repeat, frames,
  * clips and masks of plain shapes, style sheets inside. Nothing in the file is run or fetched.
  *
  * @param text the file's text

@@ -88,7 +88,8 @@ function readDeclarations(text: string): Map<string, string> {
 const MOST_RULES = 4000;
 
 /**
- * Reads style sheets inside a drawing: selectors of tag, class and id, alone, together and one inside another. Rules for media and others are passed over.
+ * Reads style sheets inside a drawing: selectors of tag, class and id, alone, together and one inside another. Rules for media and others
+ * are passed over.
  */
 export function readStyleSheet(text: string): StyleSheet {
   const rules: Rule[] = [];

@@ -59,7 +59,26 @@ const WORK_MM = 400;
 const GROUPS = new Set(['svg', 'g', 'a', 'switch']);
 const SHAPES = new Set(['path', 'rect', 'circle', 'ellipse', 'polygon', 'polyline', 'line']);
 /** Never drawn by themselves, so leaving them out loses nothing. */
-const SILENT = new Set(['title', 'desc', 'metadata', 'defs', 'style', 'symbol', 'clippath', 'mask', 'namedview', 'sodipodi:namedview', 'lineargradient', 'radialgradient', 'pattern', 'marker', 'filter', 'animate', 'animatetransform', 'set']); // prettier-ignore
+const SILENT = new Set([
+  'title',
+  'desc',
+  'metadata',
+  'defs',
+  'style',
+  'symbol',
+  'clippath',
+  'mask',
+  'namedview',
+  'sodipodi:namedview',
+  'lineargradient',
+  'radialgradient',
+  'pattern',
+  'marker',
+  'filter',
+  'animate',
+  'animatetransform',
+  'set',
+]);
 const NAMES: Record<string, string> = {
   text: 'live text (turn it into outlines first)',
   image: 'pictures',

@@ -103,7 +103,16 @@ describe('a traced picture', () => {
     );
     expect(shares).toEqual(shares.toSorted((a, b) => a - b));
     expect(shares.at(-1)).toBe(1);
-    const stop = () => tracePicture(picture(20, 20, () => BLACK), TRACE_USUAL, 't', () => 'x', () => { throw new Error('stop'); }); // prettier-ignore
+    const stop = () =>
+      tracePicture(
+        picture(20, 20, () => BLACK),
+        TRACE_USUAL,
+        't',
+        () => 'x',
+        () => {
+          throw new Error('stop');
+        },
+      );
     expect(stop).toThrow('stop');
   });
 });

@@ -97,7 +97,8 @@ function curvesOf(ring: Ring, sharpness: number): Segment[] {
     if (lines[i]) segments.push(['L', to]);
     else {
       const way = [ends[i]!, ...run.slice(1, -1), to];
-      for (const [, c, d, e] of fitCurve(way as unknown as number[][], OFF * OFF)) segments.push(['C', c as unknown as Point, d as unknown as Point, e as unknown as Point]); // prettier-ignore
+      for (const [, c, d, e] of fitCurve(way as unknown as number[][], OFF * OFF))
+        segments.push(['C', c as unknown as Point, d as unknown as Point, e as unknown as Point]);
     }
   });
   segments.push(['Z']);
@@ -107,7 +108,8 @@ function curvesOf(ring: Ring, sharpness: number): Segment[] {
 /**
  * Traces a picture into areas of a few colours with smooth edges.
  *
- * One colour: what is darker than a level. More: the picture's own main colours; each edge lies where two colours are equally near, to a part of a pixel (marching squares
+ * One colour: what is darker than a level. More: the picture's own main colours; each edge lies where two colours are equally near, to a
+ * part of a pixel (marching squares
  * on the difference of their distances, so that soft edges give smooth lines). Specks go, corners stay.
  *
  * @param onProgress told the share done, 0 to 1, and may throw to stop

@@ -20,7 +20,8 @@ const MEASURES = ['width', 'height'] as const;
  * @param text of the list
  * @param newId gives an id for each row
  * @param system in which columns called width and height are read where a cell names no unit
- * @returns columns named by the first row where it reads like headings, else "name", "column 2" …; empty rows are passed over. A problem when nothing is in it or it is
+ * @returns columns named by the first row where it reads like headings, else "name", "column 2" …; empty rows are passed over. A problem
+ *   when nothing is in it or it is
  *   longer than a job can be.
  */
 export function readList(text: string, newId: () => string, system: LengthSystem = 'mm'): Result<PieceList> {

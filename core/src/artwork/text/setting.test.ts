@@ -36,7 +36,10 @@ describe('lines set against each other', () => {
     for (const row of rows) expect(boxWidth(row) / most).toBeCloseTo(1, 3);
   });
   it('spacing of one pair moves what follows, and nothing before', () => {
-    const [plain, spaced] = [set([line('RIVER', { spacing: 0.001 })], { align: 'left' }), set([line('RIVER', { spacing: 0.001, pairs: { 1: 0.2 } })], { align: 'left' })]; // prettier-ignore
+    const [plain, spaced] = [
+      set([line('RIVER', { spacing: 0.001 })], { align: 'left' }),
+      set([line('RIVER', { spacing: 0.001, pairs: { 1: 0.2 } })], { align: 'left' }),
+    ];
     const shift = plain.glyphs.map((path, i) => ink([spaced.glyphs[i]!]).minX - ink([path]).minX);
     expect(shift.slice(0, 2).every((s) => Math.abs(s) < 1e-6)).toBe(true);
     for (const s of shift.slice(2)) expect(s).toBeCloseTo(0.2, 5);
@@ -49,7 +52,13 @@ describe('an arc', () => {
       fc.property(fc.integer({ min: 20, max: 350 }), fc.boolean(), (degrees, hangs) => {
         const straight = set([line('ROWING')]).glyphs;
         const bent = set([line('ROWING')], { arc: hangs ? -degrees : degrees }).glyphs;
-        const perimeter = (path: Path) => flatten(path, [1, 0, 0, 1, 0, 0], 1e-4).reduce((sum, ring) => sum + ring.reduce((s, p, i) => s + Math.hypot(p[0] - ring[(i + 1) % ring.length]![0], p[1] - ring[(i + 1) % ring.length]![1]), 0), 0); // prettier-ignore
+        const perimeter = (path: Path) =>
+          flatten(path, [1, 0, 0, 1, 0, 0], 1e-4).reduce(
+            (sum, ring) =>
+              sum +
+              ring.reduce((s, p, i) => s + Math.hypot(p[0] - ring[(i + 1) % ring.length]![0], p[1] - ring[(i + 1) % ring.length]![1]), 0),
+            0,
+          );
         bent.forEach((path, i) => expect(perimeter(path) / perimeter(straight[i]!)).toBeCloseTo(1, 2));
         const feet = bent.map((path) => (ink([path]).minY + ink([path]).maxY) / 2);
         // on an arch the middle stands highest, in a hanging arc lowest

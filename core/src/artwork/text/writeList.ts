@@ -15,7 +15,8 @@ function measure(mm: number | undefined, system: LengthSystem): string {
 }
 
 /**
- * A list as CSV, with the measures of unlike pieces in columns of their own: what `readList` reads back as it was. A plain list of names has no heading.
+ * A list as CSV, with the measures of unlike pieces in columns of their own: what `readList` reads back as it was. A plain list of names
+ * has no heading.
  *
  * @param system in which measures are written
  */

@@ -34,8 +34,10 @@ const DIRECTIONS = 24;
 const STEPS = 60;
 
 /**
- * How much too long flat film is around a belly: the share by which the edge of a disk of radius r exceeds the circle that it lies on. On a sphere 1 − sin t / t with
- * t = r/R; else by the Jacobi equation j″ = −K·j along lines from the middle (do Carmo, 1976, Differential geometry of curves and surfaces), K the product of the two
+ * How much too long flat film is around a belly: the share by which the edge of a disk of radius r exceeds the circle that it lies on. On a
+ * sphere 1 − sin t / t with
+ * t = r/R; else by the Jacobi equation j″ = −K·j along lines from the middle (do Carmo, 1976, Differential geometry of curves and
+ * surfaces), K the product of the two
  * curvatures there.
  *
  * @param r distance from the middle of the belly, mm

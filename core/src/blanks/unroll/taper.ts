@@ -78,7 +78,8 @@ export function checkTaper(taper: Taper): Result<Taper> {
 export const rhoAt = (sector: Sector, taper: Taper, along: number): number => sector.rho + sector.up * (along - taper.height / 2);
 
 /**
- * Takes places on the wall to the film laid flat. Across is counted along the arc at the height `at`, where lengths come out true; baselines become arcs about the
+ * Takes places on the wall to the film laid flat. Across is counted along the arc at the height `at`, where lengths come out true;
+ * baselines become arcs about the
  * apex, so that they read level on the piece.
  *
  * @param at height along the wall at which the artwork keeps its size, mm

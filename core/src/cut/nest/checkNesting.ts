@@ -10,7 +10,8 @@ const SLACK = 0.02;
 const apart = (a: Box, b: Box): boolean => a.maxX < b.minX || b.maxX < a.minX || a.maxY < b.minY || b.maxY < a.minY;
 
 /**
- * What is wrong with a nesting, looked for on the true outlines: copies that are missing or laid twice, parts that leave their sheet or come too near to its edge,
+ * What is wrong with a nesting, looked for on the true outlines: copies that are missing or laid twice, parts that leave their sheet or
+ * come too near to its edge,
  * parts that overlap or come too near to each other. A part may lie in a hole of another.
  *
  * @returns one sentence a fault; nothing when all is well

@@ -7,7 +7,8 @@ import { sheetWidth } from './sheet';
 const QUARTER_TURN: Transform = [0, 1, -1, 0, 0, 0];
 
 /**
- * Lays the boxes of parts on the first sheet by the skyline method, which takes it for a roll's free end: as wide as it is, and as long as is wanted. It has no use
+ * Lays the boxes of parts on the first sheet by the skyline method, which takes it for a roll's free end: as wide as it is, and as long as
+ * is wanted. It has no use
  * for more sheets, for seeds or for rounds.
  */
 export const skyline: Nester = (parts, [sheet], { gap, holdDown }) => {

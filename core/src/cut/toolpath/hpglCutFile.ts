@@ -8,7 +8,8 @@ import { strokesOf } from './strokes';
 const POINTS_A_COMMAND = 40;
 
 /**
- * Takes film to machine: mm from the film's lower left corner to whole steps. A roll-fed machine counts its first axis along the feed, a flat-bed across the
+ * Takes film to machine: mm from the film's lower left corner to whole steps. A roll-fed machine counts its first axis along the feed, a
+ * flat-bed across the
  * film; both are turned, never mirrored.
  */
 export function toMachine(

@@ -51,7 +51,8 @@ export interface JigMark {
 }
 
 /**
- * A paper template: the zone, the marks, their centre lines, hinge line and height stop, seam, handle and what else is on the piece, and the line along which it is cut. On round pieces it is cut so that it wraps round and
+ * A paper template: the zone, the marks, their centre lines, hinge line and height stop, seam, handle and what else is on the piece, and
+ * the line along which it is cut. On round pieces it is cut so that it wraps round and
  * meets itself, with a tab; on flat ones along the zone with some paper around, or along the piece's own edge where that is nearer.
  *
  * @param say a length for a person
@@ -98,7 +99,14 @@ export function jigFor(piece: Piece, zone: Zone, marks: readonly JigMark[], say:
     if (!round) {
       // the tape is laid over it, and one half is pressed down after the other
       const y = (box.minY + box.maxY) / 2;
-      lines.push({ kind: 'hinge', points: [[Math.max(paper.minX, box.minX - PAPER), y], [Math.min(paper.maxX, box.maxX + PAPER), y]], closed: false }); // prettier-ignore
+      lines.push({
+        kind: 'hinge',
+        points: [
+          [Math.max(paper.minX, box.minX - PAPER), y],
+          [Math.min(paper.maxX, box.maxX + PAPER), y],
+        ],
+        closed: false,
+      });
     }
     // the stop runs along the foot, so that a strip of that width under the mark holds its height on every piece
     const across = Array.from({ length: 25 }, (_, i): Point => bend([clear.minX + ((clear.maxX - clear.minX) * i) / 24, mark.foot]));
@@ -107,7 +115,14 @@ export function jigFor(piece: Piece, zone: Zone, marks: readonly JigMark[], say:
   }
   const covered = boxOfPoints(lines.flatMap((line) => [...line.points]));
   const y = covered.minY - 8;
-  lines.push({ kind: 'check', points: [[covered.minX, y], [covered.minX + CHECK_MM, y]], closed: false }); // prettier-ignore
+  lines.push({
+    kind: 'check',
+    points: [
+      [covered.minX, y],
+      [covered.minX + CHECK_MM, y],
+    ],
+    closed: false,
+  });
   words.push({ at: [covered.minX, y - 5], text: 'This line is 100 mm long. Measure it before you cut.' });
   const box = boxAround([
     boxOfPoints(lines.flatMap((line) => [...line.points])),

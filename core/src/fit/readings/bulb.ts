@@ -16,7 +16,11 @@ function smaller(context: FitContext, reach: number): Remedy[] {
   const { mark, fitted, shop, drawn } = context;
   const shapeAt = hullShapes(drawn, mark);
   const sizeAt = (scale: number) => {
-    const box = boxAround(shapeAt(scale).filter((l) => l.region.length > 0).map((l) => boxOf(l.region))); // prettier-ignore
+    const box = boxAround(
+      shapeAt(scale)
+        .filter((l) => l.region.length > 0)
+        .map((l) => boxOf(l.region)),
+    );
     return { width: boxWidth(box), half: Math.hypot(boxWidth(box), boxHeight(box)) / 2 };
   };
   // frames and backings do not shrink with the mark: its size is tried out where there are any

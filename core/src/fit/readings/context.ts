@@ -62,7 +62,10 @@ export function needed<T>(tried: Tried<T>): T {
 /** One kind of reading about a fitted mark. */
 export type FitReading = (context: FitContext) => Reading | undefined;
 
-/** Of a mark and, where there is a list, its rows, the one with the least margin; the mark itself where none has less. Rows that have lost all their parts have none. */
+/**
+ * Of a mark and, where there is a list, its rows, the one with the least margin; the mark itself where none has less. Rows that have lost
+ * all their parts have none.
+ */
 export const worstRow = (context: FitContext, margin: (context: FitContext) => number): FitContext =>
   context.rows
     .filter((row) => row.inspections.length > 0)

@@ -42,7 +42,12 @@ export const seenReading: FitReading = (context) => {
 function boxAlone({ usable, drawn, fitted }: FitContext, say: (mm: number) => string): string {
   if (!usable.room) return '';
   const [w, h] = [drawn.width / 2, drawn.height / 2];
-  const box: Ring = [[-w, -h], [w, -h], [w, h], [-w, h]]; // prettier-ignore
+  const box: Ring = [
+    [-w, -h],
+    [w, -h],
+    [w, h],
+    [-w, h],
+  ];
   const width = largestFitAnywhere([box], usable.room, { starts: 120 }).scale * drawn.width;
   return width < fitted.width * 0.98 ? `; a box around it would only allow ${say(width)}` : '';
 }

@@ -2,7 +2,8 @@ import { LIMITS } from '../../facts';
 import type { FitContext } from './context';
 
 /**
- * Whether a mark may be made so wide without being lost: its strokes do not become a stop that they were not, and not all of it is dropped as small. A mark that
+ * Whether a mark may be made so wide without being lost: its strokes do not become a stop that they were not, and not all of it is dropped
+ * as small. A mark that
  * is thin or dropped already has nothing to lose.
  *
  * @param width mm

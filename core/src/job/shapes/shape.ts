@@ -1,7 +1,8 @@
 import Type, { type Static, type TProperties, type TSchema } from 'typebox';
 
 /*
- * Shapes say once what jobs, shops and events hold: their types are taken from them, and the schema of the files is written from them when Kolleta is built. Only
+ * Shapes say once what jobs, shops and events hold: their types are taken from them, and the schema of the files is written from them when
+ * Kolleta is built. Only
  * types of this folder reach the browser.
  */
 

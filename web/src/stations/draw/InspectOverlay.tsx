@@ -35,7 +35,9 @@ const colourOf = (share: number) => (WIDTHS.find((w) => share < w.under) ?? WIDT
 /** Thin strokes coloured by their width, lost dots and closed counters ringed. */
 export function InspectOverlay({ map }: { map: InspectionMap }) {
   const { k, x, y } = useScale();
-  const path = map.overlaps.flatMap((part) => [part.outer, ...part.holes]).map((ring) => `M${ring.map((p) => `${x(p[0])} ${y(p[1])}`).join('L')}Z`); // prettier-ignore
+  const path = map.overlaps
+    .flatMap((part) => [part.outer, ...part.holes])
+    .map((ring) => `M${ring.map((p) => `${x(p[0])} ${y(p[1])}`).join('L')}Z`);
   return (
     <g pointerEvents="none">
       {path.length > 0 && (

@@ -23,8 +23,23 @@ type Said = readonly ['say' | 'choose', label: string, text: string];
 /** What is wanted, what is said of it, and what the entry then holds. */
 const WANTED: [want: string, said: readonly Said[], holds: Partial<Change>][] = [
   ['make one outline', [['say', 'Gaps under', '0.8']], { kind: 'oneOutline', gap: 0.8 }],
-  ['let the ground show through', [['choose', 'Plate', 'an oval'], ['say', 'Margin of the plate', '6']], { kind: 'showGround', plate: 'ellipse', margin: 6 }], // prettier-ignore
-  ['put a frame around it', [['choose', 'Frame', 'a plain plate'], ['say', 'Frame off the mark', '5'], ['say', 'Width of the frame', '2']], { kind: 'frame', plate: 'box', margin: 5, width: 2 }], // prettier-ignore
+  [
+    'let the ground show through',
+    [
+      ['choose', 'Plate', 'an oval'],
+      ['say', 'Margin of the plate', '6'],
+    ],
+    { kind: 'showGround', plate: 'ellipse', margin: 6 },
+  ],
+  [
+    'put a frame around it',
+    [
+      ['choose', 'Frame', 'a plain plate'],
+      ['say', 'Frame off the mark', '5'],
+      ['say', 'Width of the frame', '2'],
+    ],
+    { kind: 'frame', plate: 'box', margin: 5, width: 2 },
+  ],
   [
     'part it for a line',
     [
@@ -50,7 +65,16 @@ const WANTED: [want: string, said: readonly Said[], holds: Partial<Change>][] = 
     ],
     { kind: 'repeat', across: 2, up: 3, gap: 4 },
   ],
-  ['scatter it', [['say', 'Count', '5'], ['say', 'Least distance', '6'], ['choose', 'Turned', 'upright'], ['choose', 'Over the edge', 'also over the edge']], { kind: 'scatter', count: 5, least: 6, turn: false, over: true }], // prettier-ignore
+  [
+    'scatter it',
+    [
+      ['say', 'Count', '5'],
+      ['say', 'Least distance', '6'],
+      ['choose', 'Turned', 'upright'],
+      ['choose', 'Over the edge', 'also over the edge'],
+    ],
+    { kind: 'scatter', count: 5, least: 6, turn: false, over: true },
+  ],
 ];
 
 describe('what is wanted of a mark', () => {
@@ -145,7 +169,9 @@ describe('a list', () => {
     const state = draw('tankards');
     await choose('Simple shape', 'star');
     await userEvent.click(screen.getByRole('button', { name: 'Type or paste a list' }));
-    fireEvent.change(screen.getByLabelText('One name a line'), { target: { value: 'piece, width, height\nsmall, 30, 20\nlarge, 60, 50\nlike all, , ' } }); // prettier-ignore
+    fireEvent.change(screen.getByLabelText('One name a line'), {
+      target: { value: 'piece, width, height\nsmall, 30, 20\nlarge, 60, 50\nlike all, , ' },
+    });
     await userEvent.click(screen.getByRole('button', { name: 'Take this list' }));
     expect(state.job.list!.rows).toMatchObject([
       { cells: ['small'], width: 30, height: 20 },
@@ -154,8 +180,15 @@ describe('a list', () => {
     ]);
     await choose('Sizes of the list', 'each as large as fits');
     const rows = screen.getByRole('list', { name: 'The list as it fits' });
-    const wide = () => within(rows).getAllByRole('button').map((b) => Number.parseFloat(b.textContent!.replace(/^\D+/, ''))); // prettier-ignore
-    expect(within(rows).getAllByRole('button').map((b) => b.textContent)).toEqual([expect.stringMatching(/^small/), expect.stringMatching(/^large/), expect.stringMatching(/^like all/)]); // prettier-ignore
+    const wide = () =>
+      within(rows)
+        .getAllByRole('button')
+        .map((b) => Number.parseFloat(b.textContent!.replace(/^\D+/, '')));
+    expect(
+      within(rows)
+        .getAllByRole('button')
+        .map((b) => b.textContent),
+    ).toEqual([expect.stringMatching(/^small/), expect.stringMatching(/^large/), expect.stringMatching(/^like all/)]);
     const [small, large] = wide();
     expect(large!).toBeGreaterThan(small! * 1.8);
     await userEvent.click(within(rows).getAllByRole('button')[2]!);
@@ -164,7 +197,7 @@ describe('a list', () => {
     // what was measured is in the list as it would be typed
     await userEvent.click(screen.getByRole('button', { name: 'Change the list' }));
     const typed = screen.getByLabelText<HTMLTextAreaElement>('One name a line').value;
-    expect(typed.split('\n')).toEqual(['piece,width,height', 'small,30 mm,20 mm', 'large,60 mm,50 mm', 'like all,24 mm,']); // prettier-ignore
+    expect(typed.split('\n')).toEqual(['piece,width,height', 'small,30 mm,20 mm', 'large,60 mm,50 mm', 'like all,24 mm,']);
     await userEvent.click(screen.getByRole('button', { name: 'Take this list' }));
     expect(state.job.list!.rows[2]).toMatchObject({ cells: ['like all'], width: 24 });
   });

@@ -18,7 +18,8 @@ function moveBy(plan: MarkPlan, dx: number, dy: number, job: Job): Patch {
   const { fitted } = plan;
   const mark = job.marks.find((m) => m.id === plan.mark.id) ?? plan.mark;
   const hundredths = (mm: number) => Math.round(mm * 100) / 100;
-  const keep: Patch = mark.size.mode === 'largest' ? setAt(['marks', mark.id, 'size'], { mode: 'width', width: hundredths(fitted.width) }) : []; // prettier-ignore
+  const keep: Patch =
+    mark.size.mode === 'largest' ? setAt(['marks', mark.id, 'size'], { mode: 'width', width: hundredths(fitted.width) }) : [];
   return [
     ...keep,
     ...(dx === 0 ? [] : setAt(['marks', mark.id, 'offset', 'x'], hundredths(mark.offset.x + dx))),

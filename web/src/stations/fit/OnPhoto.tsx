@@ -32,7 +32,14 @@ export function OnPhoto({ job, photo, marks, shop }: { job: Job; photo: Photo; m
     const { face } = photo;
     if (!map.ok || !face) return undefined;
     const back = inverseHomography(map.value);
-    const corners = ([[0, 0], [1, 0], [1, 1], [0, 1]] as const).map(([u, v]) => throughHomography(back, [face.x + u * face.width, face.y + v * face.height])); // prettier-ignore
+    const corners = (
+      [
+        [0, 0],
+        [1, 0],
+        [1, 1],
+        [0, 1],
+      ] as const
+    ).map(([u, v]) => throughHomography(back, [face.x + u * face.width, face.y + v * face.height]));
     const near = boxOfPoints(corners);
     const by = AROUND * Math.max(boxWidth(near), boxHeight(near));
     const box = within(growBox(near, by), photo);

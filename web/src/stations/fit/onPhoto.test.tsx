@@ -17,7 +17,14 @@ const photoOf = (width: number, height: number, perMm: number): Photo => ({
   data: 'data:image/jpeg;base64,',
   width: 1200,
   height: 900,
-  known: { kind: 'length', ends: [[0, 900], [100 * perMm, 900]], length: 100 }, // prettier-ignore
+  known: {
+    kind: 'length',
+    ends: [
+      [0, 900],
+      [100 * perMm, 900],
+    ],
+    length: 100,
+  },
   face: { x: 100, y: 60, width, height },
 });
 function drawn(id: string, perMm: number, photo?: Photo) {

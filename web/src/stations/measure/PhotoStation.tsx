@@ -33,7 +33,12 @@ function Alert({ children }: { children: string }) {
 
 /** The near and the far corner of a known sheet, mm. */
 const sheetCorners = (known: Photo['known']): Point[] =>
-  known.kind === 'sheet' ? [[0, 0], [known.width, known.height]] : []; // prettier-ignore
+  known.kind === 'sheet'
+    ? [
+        [0, 0],
+        [known.width, known.height],
+      ]
+    : [];
 
 /** The part of a view around some places. */
 function partOf(view: { width: number; height: number }, places: readonly Point[]): Box {
@@ -63,7 +68,16 @@ export function PhotoStation({ job, shop, edit, photo }: Pick<StationProps, 'job
   const outline = useOutlineOnPhoto(photo, map, edit);
   // from straight above the piece is looked at, once it is known where it lies
   const { face: piece } = photo;
-  const around = [...(outline.found ?? []), ...outline.points, ...(piece ? [[piece.x, piece.y], [piece.x + piece.width, piece.y + piece.height]] as const : [])]; // prettier-ignore
+  const around = [
+    ...(outline.found ?? []),
+    ...outline.points,
+    ...(piece
+      ? ([
+          [piece.x, piece.y],
+          [piece.x + piece.width, piece.y + piece.height],
+        ] as const)
+      : []),
+  ];
   const part = plane.straight && around.length > 1 ? partOf(view, [...around, ...sheetCorners(known)].map(px)) : undefined;
   const size = part ? Math.max(part.maxX - part.minX, part.maxY - part.minY) : Math.max(view.width, view.height);
   const length = line && Math.hypot(line[1][0] - line[0][0], line[1][1] - line[0][1]);
@@ -105,11 +119,18 @@ export function PhotoStation({ job, shop, edit, photo }: Pick<StationProps, 'job
   const knownPath = known.kind === 'sheet' ? `${path(known.corners.map(shownOn))}Z` : path(known.ends.map(shownOn));
   const faceCorners =
     photo.face && map.ok
-      ? ([[0, 0], [1, 0], [1, 1], [0, 1]] as const).map(([u, v]): Point => {
+      ? (
+          [
+            [0, 0],
+            [1, 0],
+            [1, 1],
+            [0, 1],
+          ] as const
+        ).map(([u, v]): Point => {
           const { x, y, width, height } = photo.face!;
           const at: Point = [x + u * width, y + v * height];
           return plane.straight ? px(at) : throughHomography(inverseHomography(map.value), at);
-        }) // prettier-ignore
+        })
       : undefined;
   const take = (field: 'width' | 'height') => {
     if (length === undefined) return;

@@ -145,7 +145,12 @@ describe('help with measuring', () => {
     expect(screen.getByText(/the plumb lines cross in its middle/)).toBeTruthy();
     await choose('By eye', 'by eye');
     expect(state.job.piece.byEye).toBe(true);
-    for (const [label, option] of [['Food', 'lies on it'], ['Dry and short', 'kept dry and only for a while'], ['Wax', 'waxed or oiled']] as const) await choose(label, option); // prettier-ignore
+    for (const [label, option] of [
+      ['Food', 'lies on it'],
+      ['Dry and short', 'kept dry and only for a while'],
+      ['Wax', 'waxed or oiled'],
+    ] as const)
+      await choose(label, option);
     expect(state.job.piece).toMatchObject({ use: { food: true, dryShort: true }, waxed: true });
   });
 });

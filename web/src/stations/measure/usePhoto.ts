@@ -17,13 +17,26 @@ type Size = Pick<Photo, 'width' | 'height'>;
 /** A sheet in the middle of a photo, to be dragged onto the real one. */
 export function sheetOn(photo: Size, { width, height }: Size): Known {
   const [l, r, t, b] = [photo.width * 0.3, photo.width * 0.7, photo.height * 0.3, photo.height * 0.7];
-  return { kind: 'sheet', corners: [[l, t], [r, t], [r, b], [l, b]], width, height }; // prettier-ignore
+  return {
+    kind: 'sheet',
+    corners: [
+      [l, t],
+      [r, t],
+      [r, b],
+      [l, b],
+    ],
+    width,
+    height,
+  };
 }
 
 /** A length across the middle of a photo, to be dragged onto the real one. */
 export const lengthOn = (photo: Size, length: number): Known => ({
   kind: 'length',
-  ends: [[photo.width * 0.3, photo.height / 2], [photo.width * 0.7, photo.height / 2]], // prettier-ignore
+  ends: [
+    [photo.width * 0.3, photo.height / 2],
+    [photo.width * 0.7, photo.height / 2],
+  ],
   length,
 });
 
