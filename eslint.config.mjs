@@ -2,7 +2,7 @@ import tseslint from 'typescript-eslint';
 import reactHooks from 'eslint-plugin-react-hooks';
 
 export default tseslint.config(
-  { ignores: ['**/dist/**', '**/node_modules/**', '**/generated/**', '**/*.d.ts', 'docs/**', '**/test-results/**'] },
+  { ignores: ['**/dist/**', '**/node_modules/**', '**/generated/**', '**/*.d.ts', 'docs/**', '**/test-results/**', '.cache/**'] },
   ...tseslint.configs.recommended,
   {
     files: ['**/*.{ts,tsx}'],

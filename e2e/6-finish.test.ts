@@ -3,9 +3,10 @@ import { expect, openStation, test } from './workshop';
 test('the stencil on stained wood: steps with hands, waits corrected for the room, and cautions', async ({ page }) => {
   await openStation(page, 'honour-board', 'prepare');
   const steps = page.getByRole('list', { name: 'Steps' }).getByRole('listitem');
-  await expect(steps).toHaveCount(3);
-  await expect(steps.nth(1)).toContainText('Seal the oak board');
-  await expect(steps.nth(1)).toContainText('4 h 21 until water stain dries before the sealer');
+  await expect(steps).toHaveCount(4);
+  await expect(steps.first()).toContainText('Sand the oak board');
+  await expect(steps.nth(2)).toContainText('Seal the oak board');
+  await expect(steps.nth(2)).toContainText('4 h 21 until water stain dries before the sealer');
   await page.getByRole('link', { name: /^Paint/ }).click();
   await expect(steps).toHaveCount(4);
   await expect(steps.last()).toContainText('22 min until paint half dry, 44 min at most');
@@ -14,14 +15,14 @@ test('the stencil on stained wood: steps with hands, waits corrected for the roo
   await expect(steps.last()).toContainText('1 h 27 until paint dry');
   await page.getByRole('link', { name: /^Place/ }).click();
   await expect(page.getByRole('heading', { name: 'Lay the stencil of title and mask around it' })).toBeVisible();
-  await page.getByRole('link', { name: /^Remedy/ }).click();
+  await page.getByRole('link', { name: /^Cure/ }).click();
   await expect(page.getByText(/adhesive dwells — 3.4 d/).first()).toBeVisible();
 });
 
 for (const [job, title, caution] of [
   ['regatta-prizes', 'Wipe the 12 tapered pint glasses with alcohol', 'no flame or spark'],
   ['crew-flasks', 'Wipe the 6 powder-coated flasks', 'no flame or spark'],
-  ['boat-numbers', 'Peel the cover sheet and wipe', 'no flame or spark'],
+  ['boat-numbers', 'Wash the 4', 'this plastic may craze'],
 ] as const) {
   test(`preparing ${job}`, async ({ page }) => {
     await openStation(page, job, 'prepare');

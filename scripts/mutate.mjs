@@ -1,7 +1,7 @@
 // Changes one room's code a little at a time and sees whether its tests notice: npm run mutate -- core/src/tape/grip.ts, or a folder.
 import { spawnSync } from 'node:child_process';
 import { existsSync, mkdirSync, readdirSync, statSync, writeFileSync } from 'node:fs';
-import { join, resolve } from 'node:path';
+import { dirname, join, resolve } from 'node:path';
 import { root, setup } from './setup.mjs';
 
 await setup();
@@ -37,8 +37,8 @@ writeFileSync(
     ignorePatterns: ['web', 'e2e', 'docs', 'bench', '.cache', '**/dist'],
   }),
 );
-// a room is looked after by its own tests
-const rooms = [...new Set(mutate.map((path) => path.split('/').slice(0, 3).join('/')))];
+// a folder is looked after by its own tests
+const rooms = [...new Set(mutate.map((path) => dirname(path)))];
 const env = { ...process.env, MUTATE_ROOMS: rooms.join(',') };
 const { status } = spawnSync(resolve(root, 'node_modules/.bin/stryker'), ['run', config], { cwd: root, stdio: 'inherit', env });
 process.exit(status ?? 1);

@@ -13,3 +13,5 @@ export * from './straighten';
 export * from './checkShape';
 export * from './reshape';
 export * from './takenFor';
+export * from './surface';
+export * from './washed';

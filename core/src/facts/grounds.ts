@@ -20,13 +20,30 @@ export type GroundId =
   | 'polystyrene'
   | 'polyethylene'
   | 'polypropylene'
-  | 'silicone';
+  | 'silicone'
+  | 'paintedWall'
+  | 'texturedWall'
+  | 'concrete'
+  | 'terracotta'
+  | 'unglazedCeramic'
+  | 'bamboo'
+  | 'fibreboard'
+  | 'waxedWood'
+  | 'bookCloth'
+  | 'canvas'
+  | 'cotton'
+  | 'polyester'
+  | 'felt'
+  | 'coir'
+  | 'pileMat';
 export type Contact = 'smooth' | 'satin' | 'openGrain' | 'ribbed';
 
 /** A ground that film may be put on. */
 export interface Ground {
   readonly name: string;
-  readonly material: 'glass' | 'ceramic' | 'metal' | 'plastic' | 'wood' | 'paper';
+  readonly material: 'glass' | 'ceramic' | 'metal' | 'plastic' | 'wood' | 'paper' | 'masonry' | 'cloth' | 'mat';
+  /** Holds wax or oil, on which nothing sticks until it is off. */
+  readonly waxed?: boolean;
   /** Surface energy, mN/m. */
   readonly energy: Fact;
   /** How film holds on it after a day, against glass. */
@@ -72,12 +89,27 @@ export const GROUNDS: Record<GroundId, Ground> = {
   rawWood: row('raw wood', 'wood', between(36, 40, 45), 0.45, 'raw', { porous: true }),
   stainedWood: row('stained wood', 'wood', between(36, 40, 45), 0.8, 'raw', { coating: 'stain', porous: true }),
   card: row('card', 'paper', between(36, 40, 45), 0.8, 'raw', { coating: 'cardFibre', porous: true }),
-  chalkPaint: row('chalk-like paint', 'wood', about(36, 0.05), 0.4, 'raw', { coating: 'chalkPaint', porous: true }),
+  chalkPaint: row('chalk-like paint', 'wood', about(36, 0), 0.4, 'raw', { coating: 'chalkPaint', porous: true }),
   chalkboard: row('chalkboard paint', 'wood', about(38, 0.05), 0.5, 'sealed', { coating: 'chalkboard' }),
-  polystyrene: row('polystyrene', 'plastic', about(36, 0.05), 0.8, 'hard'),
+  polystyrene: row('polystyrene', 'plastic', about(36, 0), 0.8, 'hard'),
   polyethylene: row('polyethylene', 'plastic', about(31, 0.03), 0.3, 'hard'),
   polypropylene: row('polypropylene', 'plastic', about(30, 0.03), 0.3, 'hard'),
   silicone: row('silicone', 'plastic', about(22, 0.05), 0.05, 'hard'),
+  paintedWall: row('painted wall', 'masonry', between(38, 40, 42), 0.85, 'sealed', { coating: 'wallPaint' }),
+  texturedWall: row('textured wall', 'masonry', between(38, 40, 42), 0.85, 'sealed', { coating: 'wallPaint' }),
+  concrete: row('concrete', 'masonry', between(36, 40, 45), 0.45, 'raw', { porous: true }),
+  terracotta: row('terracotta', 'ceramic', between(36, 40, 45), 0.45, 'raw', { porous: true }),
+  unglazedCeramic: row('unglazed ceramic', 'ceramic', between(36, 40, 45), 0.5, 'raw', { porous: true }),
+  bamboo: row('bamboo', 'wood', between(36, 40, 45), 0.6, 'raw', { porous: true }),
+  fibreboard: row('fibreboard', 'wood', between(36, 40, 45), 0.5, 'raw', { porous: true }),
+  waxedWood: row('waxed wood', 'wood', between(24, 26, 30), 0.1, 'sealed', { waxed: true }),
+  bookCloth: row('book cloth', 'cloth', between(36, 38, 42), 0.5, 'raw', { porous: true, coating: 'cardFibre' }),
+  canvas: row('canvas', 'cloth', between(36, 40, 45), 0.4, 'raw', { porous: true }),
+  cotton: row('cotton', 'cloth', between(36, 40, 45), 0.35, 'raw', { porous: true }),
+  polyester: row('polyester cloth', 'cloth', between(36, 40, 43), 0.35, 'raw', { porous: true }),
+  felt: row('felt', 'cloth', between(36, 40, 45), 0.3, 'raw', { porous: true }),
+  coir: row('coir', 'mat', between(36, 40, 45), 0.3, 'raw', { porous: true }),
+  pileMat: row('pile mat', 'mat', between(36, 40, 45), 0.3, 'raw', { porous: true }),
 };
 
 /** What share of a surface the film touches. */

@@ -7,6 +7,7 @@ export const HANDS_ON = {
   testCut: 4,
   wipe: { start: 1, piece: 0.6, squareMetre: 4 },
   dustOff: { start: 1, piece: 0.5, squareMetre: 3 },
+  sand: { start: 2, piece: 1, squareMetre: 15 },
   stain: { start: 4, piece: 1, squareMetre: 14 },
   coat: { start: 4, piece: 1, squareMetre: 16 },
   seal: { start: 3, piece: 1, squareMetre: 12 },
@@ -23,4 +24,12 @@ export const HANDS_ON = {
 } as const;
 
 /** Waits that do not scale with drying, minutes. */
-export const WAITS = { weedWithin: 24 * 60, placeAfterWipe: 60, edgeAfterStencil: 240, paintAfterEdge: 360, nextCoat: 480 } as const;
+export const WAITS = {
+  weedWithin: 24 * 60,
+  placeAfterWipe: 60,
+  edgeAfterStencil: 240,
+  paintAfterEdge: 360,
+  nextCoat: 480,
+  soonest: 10,
+  soon: 60,
+} as const;

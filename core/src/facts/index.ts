@@ -13,3 +13,4 @@ export * from './techniques';
 export * from './features';
 export * from './seen';
 export * from './stepKinds';
+export * from './surfaces';

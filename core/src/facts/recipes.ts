@@ -1,23 +1,23 @@
 import type { CautionId } from './cautions';
 import type { CoatId } from './drying';
-import type { GroundId } from './grounds';
+import type { Ground, GroundId } from './grounds';
 import type { HANDS_ON, WAITS } from './handsOn';
 import type { StepKind } from './stepKinds';
 
 /** How a piece is cleaned: the words for each are in `words/`. */
-export type CleaningId = 'wipe' | 'wipeGently' | 'wipePeeled' | 'dust';
+export type CleaningId = 'wipe' | 'wipeGently' | 'soap' | 'dust' | 'dustWood' | 'dustPaper' | 'brush' | 'lint';
 
 /** What has to be true of a piece for a row of a recipe to be used; what is not named does not matter. */
 export interface RecipeCondition {
   /** The coat that it gets in this job is one of these. */
   readonly coat?: readonly CoatId[];
-  /** It gets a coat at all. */
+  /** It gets a coat of paint, stain or sealer. */
   readonly coated?: boolean;
   /** It is sealed before film. */
   readonly sealed?: boolean;
   readonly ground?: readonly GroundId[];
-  /** Its ground drinks, or is wood. */
-  readonly drinks?: boolean;
+  /** Of these materials. */
+  readonly material?: readonly Ground['material'][];
 }
 
 /** One step of a row. */
@@ -32,6 +32,8 @@ export interface RecipeStep {
   readonly puts?: 'coat' | CoatId;
   /** Which of how many coats. */
   readonly nth?: readonly [number, number];
+  /** The next coat follows within the hour; later only when the one before has hardened. */
+  readonly soon?: boolean;
   readonly cleaning?: CleaningId;
   readonly cautions?: readonly CautionId[];
   /** What comes on a wiped piece has to come within this. */
@@ -41,27 +43,42 @@ export interface RecipeStep {
 /** Steps for a condition. Of the rows of one part the first that fits is used, those of the workshop before these. */
 export interface RecipeRow {
   readonly id: string;
-  readonly part: 'coat' | 'seal' | 'clean';
+  /** Before any coat, the coat, the sealer, before film: in this order. */
+  readonly part: 'bare' | 'coat' | 'seal' | 'clean';
   readonly when: RecipeCondition;
   readonly steps: readonly RecipeStep[];
-  /** Stands in where nothing better is written, which is said. */
-  readonly general?: boolean;
 }
 
-const wipe = (cleaning: CleaningId): RecipeStep => ({
-  ...{ key: 'clean', kind: 'clean', rate: 'wipe', share: 1 / 3, cleaning, puts: 'alcohol' },
-  ...{ cautions: ['vapour'], within: 'placeAfterWipe' },
+const wipe = (cleaning: CleaningId, key = 'clean'): RecipeStep => ({
+  ...{ key, kind: 'clean', rate: 'wipe', share: 1 / 3, cleaning },
+  ...(cleaning === 'soap' ? { within: 'placeAfterWipe' } : { puts: 'alcohol', cautions: ['vapour'], within: 'placeAfterWipe' }),
 });
-const DUST: RecipeStep = { key: 'clean', kind: 'clean', rate: 'dustOff', share: 1 / 3, cleaning: 'dust' };
+const dust = (cleaning: CleaningId, key = 'clean'): RecipeStep => ({ key, kind: 'clean', rate: 'dustOff', share: 1 / 3, cleaning });
+const SAND: RecipeStep = { key: 'sand', kind: 'sand', rate: 'sand', cautions: ['dust'] };
+const CLOTH: readonly Ground['material'][] = ['cloth', 'mat'];
 
-/** How pieces are made ready for film. */
+/** How pieces are made ready for film. Of each part the first row that fits is used. */
 export const RECIPES: readonly RecipeRow[] = [
+  // what is bare is degreased and sanded before paint comes on it
+  { id: 'degrease', part: 'bare', when: { coated: true, material: ['glass'] }, steps: [wipe('wipe', 'degrease')] },
+  { id: 'degrease-glaze', part: 'bare', when: { coated: true, ground: ['glazedCeramic'] }, steps: [wipe('wipe', 'degrease')] },
+  { id: 'sand-acrylic', part: 'bare', when: { coated: true, ground: ['acrylic', 'polystyrene'] }, steps: [SAND, wipe('soap', 'degrease')] },
+  { id: 'sand-hard', part: 'bare', when: { coated: true, material: ['metal', 'plastic'] }, steps: [SAND, wipe('wipe', 'degrease')] },
+  { id: 'sand-wood', part: 'bare', when: { coated: true, material: ['wood'] }, steps: [SAND] },
+  { id: 'brush-bare', part: 'bare', when: { coated: true, material: ['masonry', 'ceramic'] }, steps: [dust('brush', 'brush')] },
   {
     ...{ id: 'stain', part: 'coat', when: { coat: ['waterStain', 'oilStain'] } },
     steps: [{ key: 'coat1', kind: 'stain', rate: 'stain', puts: 'coat' }],
   },
   {
-    ...{ id: 'paint', part: 'coat', when: { coated: true } },
+    ...{ id: 'spray', part: 'coat', when: { coat: ['sprayEnamel'] } },
+    steps: [
+      { key: 'coat0', kind: 'coat', rate: 'coat', puts: 'coat', nth: [1, 2] },
+      { key: 'coat1', kind: 'coat', rate: 'coat', puts: 'coat', nth: [2, 2], soon: true },
+    ],
+  },
+  {
+    ...{ id: 'paint', part: 'coat', when: { coat: ['chalkPaint', 'acrylic', 'chalkboard', 'wallPaint', 'glassEnamel'] } },
     steps: [
       { key: 'coat0', kind: 'coat', rate: 'coat', puts: 'coat', nth: [1, 2] },
       { key: 'coat1', kind: 'coat', rate: 'coat', puts: 'coat', nth: [2, 2] },
@@ -71,10 +88,19 @@ export const RECIPES: readonly RecipeRow[] = [
     ...{ id: 'seal', part: 'seal', when: { sealed: true } },
     steps: [{ key: 'seal', kind: 'seal', rate: 'seal', puts: 'sealer' }],
   },
-  { id: 'wipe', part: 'clean', when: { ground: ['glass', 'glazedCeramic', 'bareMetal'] }, steps: [wipe('wipe')] },
+  // over paint, stain and sealer nothing wet
+  { id: 'dust-coat', part: 'clean', when: { coated: true }, steps: [dust('dust')] },
+  { id: 'soap', part: 'clean', when: { ground: ['acrylic', 'polystyrene'] }, steps: [wipe('soap')] },
   { id: 'wipe-gently', part: 'clean', when: { ground: ['powderCoat'] }, steps: [wipe('wipeGently')] },
-  { id: 'wipe-peeled', part: 'clean', when: { ground: ['acrylic'] }, steps: [wipe('wipePeeled')] },
-  { id: 'dust', part: 'clean', when: { ground: ['sealedWood', 'stainedWood'] }, steps: [DUST] },
-  { id: 'dust-any', part: 'clean', when: { drinks: true }, steps: [DUST], general: true },
-  { id: 'wipe-any', part: 'clean', when: {}, steps: [wipe('wipe')], general: true },
+  {
+    id: 'dust-paint',
+    part: 'clean',
+    when: { ground: ['enamel', 'chalkPaint', 'chalkboard', 'paintedWall', 'sealedWood', 'waxedWood'] },
+    steps: [dust('dust')],
+  },
+  { id: 'brush', part: 'clean', when: { ground: ['texturedWall', 'concrete', 'terracotta', 'unglazedCeramic'] }, steps: [dust('brush')] },
+  { id: 'dust-paper', part: 'clean', when: { ground: ['card', 'bookCloth'] }, steps: [dust('dustPaper')] },
+  { id: 'lint', part: 'clean', when: { material: CLOTH }, steps: [dust('lint')] },
+  { id: 'dust-wood', part: 'clean', when: { material: ['wood'] }, steps: [dust('dustWood')] },
+  { id: 'wipe', part: 'clean', when: { material: ['glass', 'ceramic', 'metal', 'plastic'] }, steps: [wipe('wipe')] },
 ];

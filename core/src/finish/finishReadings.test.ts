@@ -3,8 +3,7 @@ import { demoWorkshop } from '../../test/sampleJobs';
 import { finishReadings } from './finishReadings';
 
 const demo = demoWorkshop();
-const board = demo.jobs.find((j) => j.id === 'honour-board')!;
-const read = (id: string, climate = demo.shop.climate) => finishReadings(board, climate, false, 'C').find((r) => r.id === id)!;
+const read = (id: string, climate = demo.shop.climate) => finishReadings(climate, 'C').find((r) => r.id === id)!;
 
 describe('what preparing and curing tell', () => {
   it('the room, with both factors and what they stand against', () => {
@@ -18,9 +17,5 @@ describe('what preparing and curing tell', () => {
       advice: expect.stringContaining('fingertip'),
     });
     expect(read('climate', { celsius: 34, humidity: 0.2 }).verdict).toBe('watch');
-  });
-  it('a ground without a written recipe is said', () => {
-    const said = finishReadings(board, demo.shop.climate, true, 'C').find((r) => r.id === 'recipe')!;
-    expect(said).toMatchObject({ verdict: 'watch', station: 'prepare' });
   });
 });

@@ -1,10 +1,9 @@
-import { GROUNDS } from '../facts';
 import { formatTemperature, type TemperatureSystem } from '../units';
-import type { Climate, Job, Reading } from '../job';
+import type { Climate, Reading } from '../job';
 import { dryingFactor } from './drying';
 
-/** What preparing and curing tell: the room, and the recipe. */
-export function finishReadings(job: Job, climate: Climate, unknownGround: boolean, system: TemperatureSystem): Reading[] {
+/** What curing tells: how this room dries. */
+export function finishReadings(climate: Climate, system: TemperatureSystem): Reading[] {
   const water = dryingFactor('water', climate);
   const other = dryingFactor('solvent', climate);
   const out = water.outOfRange || other.outOfRange;
@@ -21,19 +20,5 @@ export function finishReadings(job: Job, climate: Climate, unknownGround: boolea
     remedies: [],
     advice: out ? 'Warm or air the room, and test with a fingertip before each step.' : undefined,
   };
-  const readings = [room];
-  if (unknownGround) {
-    readings.push({
-      id: 'recipe',
-      station: 'prepare',
-      verdict: 'watch',
-      title: 'Preparation',
-      value: GROUNDS[job.piece.ground].name,
-      limit: 'a written recipe',
-      why: `There is no recipe for ${GROUNDS[job.piece.ground].name} yet; a general one is used.`,
-      remedies: [],
-      advice: 'Ask the maker of the piece, and try it on a hidden spot.',
-    });
-  }
-  return readings;
+  return [room];
 }

@@ -1,30 +1,66 @@
 import { describe, expect, it } from '@jest/globals';
 import { demoWorkshop } from '../../test/sampleJobs';
-import { COATS, GROUNDS, RECIPES, type CoatId, type GroundId, type RecipeRow } from '../facts';
+import { COAT_SURFACES, COATS, GROUNDS, RECIPES, type CoatId, type GroundId, type RecipeRow } from '../facts';
 import type { Piece } from '../job';
 import { cleanSteps, coatSteps, rowFor } from './prepare';
 import { draftFor } from './recipeDraft';
 
 const { jobs, shop } = demoWorkshop();
 const job = jobs[1]!;
-const piece = (more: Partial<Piece>): Piece => ({ ...job.piece, coat: undefined, sealedFirst: false, ...more });
+const piece = ({ ...more }: Partial<Piece>): Piece => ({
+  ...job.piece,
+  ground: 'sealedWood',
+  coat: undefined,
+  sealedFirst: false,
+  ...more,
+});
 const draft = (more: Partial<Piece>) =>
   draftFor({ job: { ...job, piece: piece(more) }, layers: [], climate: shop.climate, paints: shop.paints });
 
 describe('recipes as rows', () => {
-  it('every ground is cleaned by just one row; where none is written for it, that is said', () => {
+  it('every ground has its recipe: nothing wet on what drinks, no alcohol on what it harms', () => {
     for (const ground of Object.keys(GROUNDS) as GroundId[]) {
       const one = draft({ ground });
-      const { known, wiped, clean } = cleanSteps(one, coatSteps(one));
+      const { wiped, clean } = cleanSteps(one, coatSteps(one));
       expect(one.steps).toHaveLength(1);
       expect(clean.step).toBe(one.steps[0]!.id);
-      expect(known).toBe(RECIPES.some((row) => row.part === 'clean' && row.when.ground?.includes(ground)));
-      expect(wiped).toBe(clean.why === 'alcohol');
       expect(clean.most !== undefined).toBe(wiped);
+      const { about } = one.steps[0]!;
+      const cleaning = about.kind === 'clean' ? about.cleaning : undefined;
+      const { porous, material, wear } = GROUNDS[ground];
+      const wet = cleaning === 'soap' || cleaning === 'wipe' || cleaning === 'wipeGently';
+      expect([ground, wet]).toEqual([ground, !porous && wear === 'hard' && ['glass', 'ceramic', 'metal', 'plastic'].includes(material)]);
+      if (material === 'cloth' || material === 'mat') expect(['lint', 'dustPaper']).toContain(cleaning);
+      if (material === 'paper') expect(cleaning).toBe('dustPaper');
+      expect(['acrylic', 'polystyrene'].includes(ground) ? cleaning : 'soap').toBe('soap');
     }
   });
+  it('degreasing and sanding come before the coat, by what is bare then; over it only a dry brush', () => {
+    for (const ground of Object.keys(GROUNDS) as GroundId[]) {
+      for (const piece of [{ coat: 'acrylic' as const }, { sealedFirst: true }]) {
+        const one = draft({ ground, ...piece });
+        cleanSteps(one, coatSteps(one));
+        const kinds = one.steps.map(({ about }) => (about.kind === 'clean' ? about.cleaning : about.kind));
+        const first = kinds.findIndex((kind) => kind === 'coat' || kind === 'seal');
+        expect(kinds.at(-1)).toBe('dust');
+        expect(kinds.slice(first).some((kind) => kind === 'wipe' || kind === 'sand' || kind === 'soap')).toBe(false);
+        const { material } = GROUNDS[ground];
+        expect(kinds.includes('sand')).toBe(['metal', 'plastic', 'wood'].includes(material));
+        expect(kinds.slice(0, first).some((kind) => kind === 'wipe' || kind === 'soap')).toBe(
+          ['glass', 'metal', 'plastic'].includes(material) || ground === 'glazedCeramic',
+        );
+      }
+    }
+  });
+  it('spray enamel takes its second coat within the hour, and film after it has hardened', () => {
+    const one = draft({ ground: 'bareMetal', coat: 'sprayEnamel' });
+    const film = coatSteps(one)!;
+    const second = one.steps.find(({ id }) => id.endsWith('coat1'))!;
+    expect(second.after[0]).toMatchObject({ why: 'recoatSoon', least: 10, most: 60 });
+    expect(film.least).toBeGreaterThan(40 * 60);
+  });
   it('every coat goes on before the sealer and the cleaning, each after what dries', () => {
-    for (const coat of Object.keys(COATS) as CoatId[]) {
+    for (const coat of Object.keys(COAT_SURFACES).filter((id) => id !== 'sealer') as CoatId[]) {
       for (const sealedFirst of [false, true]) {
         const one = draft({ coat, sealedFirst });
         const ground = coatSteps(one)!;
@@ -54,14 +90,14 @@ describe('recipes as rows', () => {
     };
     const rows = [own, ...RECIPES];
     expect(rowFor('clean', piece({ ground: 'glass' }), rows)).toBe(own);
-    expect(rowFor('clean', piece({ ground: 'acrylic' }), rows)!.id).toBe('wipe-peeled');
+    expect(rowFor('clean', piece({ ground: 'acrylic' }), rows)!.id).toBe('soap');
     expect(rowFor('seal', piece({ ground: 'glass', sealedFirst: true }), rows)!.id).toBe('seal');
     expect(rowFor('seal', piece({ ground: 'glass' }), rows)).toBeUndefined();
     const one = draft({ ground: 'glass' });
-    const { clean, known } = cleanSteps(one, undefined, rows);
+    const { clean } = cleanSteps(one, undefined, rows);
     expect(one.steps.map(({ id }) => id)).toEqual([`${job.id}/wash`, `${job.id}/clean`]);
-    expect(one.steps[1]!.after).toEqual([{ step: `${job.id}/wash`, least: 0, why: 'dustedOff' }]);
-    expect([clean.step, known]).toEqual([`${job.id}/clean`, true]);
+    expect(one.steps[1]!.after).toEqual([{ step: `${job.id}/wash`, least: 0, why: 'bare' }]);
+    expect(clean.step).toBe(`${job.id}/clean`);
   });
   it('a stain is wiped once, paint goes on twice', () => {
     const kinds = (coat: CoatId) => {
@@ -69,7 +105,7 @@ describe('recipes as rows', () => {
       coatSteps(one);
       return one.steps.map(({ kind }) => kind);
     };
-    expect(kinds('oilStain')).toEqual(['stain']);
-    expect(kinds('chalkPaint')).toEqual(['coat', 'coat']);
+    expect(kinds('oilStain')).toEqual(['sand', 'stain']);
+    expect(kinds('chalkPaint')).toEqual(['sand', 'coat', 'coat']);
   });
 });

@@ -16,14 +16,13 @@ import { minutesFor, type RecipeDraft } from './recipeDraft';
 import type { Lag, StepAbout } from './workStep';
 
 /** Whether a row is for a piece. */
-function fits({ coat, coated, sealed, ground, drinks }: RecipeCondition, piece: Piece): boolean {
-  const { porous, material } = GROUNDS[piece.ground];
+function fits({ coat, coated, sealed, ground, material }: RecipeCondition, piece: Piece): boolean {
   return (
     (coat === undefined || (piece.coat !== undefined && coat.includes(piece.coat))) &&
-    (coated === undefined || coated === (piece.coat !== undefined)) &&
+    (coated === undefined || coated === (piece.coat !== undefined || piece.sealedFirst)) &&
     (sealed === undefined || sealed === piece.sealedFirst) &&
     (ground === undefined || ground.includes(piece.ground)) &&
-    (drinks === undefined || drinks === (porous || material === 'wood'))
+    (material === undefined || material.includes(GROUNDS[piece.ground].material))
   );
 }
 
@@ -45,6 +44,8 @@ function waitFor(on: On, next: 'recoat' | 'beforeSealer' | 'beforeFilm', { input
 
 function aboutOf(step: RecipeStep, coat: CoatId | undefined, { pieces }: RecipeDraft): StepAbout {
   switch (step.kind) {
+    case 'sand':
+      return { kind: 'sand', pieces };
     case 'stain':
       return { kind: 'stain', pieces, coat: coat! };
     case 'coat':
@@ -61,13 +62,22 @@ function aboutOf(step: RecipeStep, coat: CoatId | undefined, { pieces }: RecipeD
 const cautionsOf = (step: RecipeStep, coat: CoatId | undefined): readonly CautionId[] =>
   step.cautions ?? (coat ? [...(COATS[coat].base === 'solvent' ? (['vapour'] as const) : []), 'paint'] : []);
 
+/** What may follow on a step, and when: what it put on has to dry. */
+function afterStep(step: RecipeStep, id: string, coat: CoatId | undefined, next: RecipeStep | undefined, draft: RecipeDraft): Lag {
+  const { climate } = draft.input;
+  if (step.puts === 'alcohol') return { step: id, least: COATS.alcohol.touchDry * dryingFactor('solvent', climate).factor, why: 'alcohol' };
+  if (!coat) return { step: id, least: 0, why: 'bare' };
+  if (next?.soon) return { step: id, least: WAITS.soonest, most: WAITS.soon, why: 'recoatSoon', coat };
+  return waitFor({ step: id, coat }, 'recoat', draft);
+}
+
 /** Adds the steps of a row, each after the one before; the last of them. */
 function addRow(draft: RecipeDraft, row: RecipeRow, first: readonly Lag[]): { readonly id: string; readonly step: RecipeStep } | undefined {
   const { input, face, id, add } = draft;
   const { piece, count } = input.job;
   let after = first;
-  for (const step of row.steps) {
-    const coat = step.puts === 'coat' ? piece.coat : step.puts;
+  row.steps.forEach((step, i) => {
+    const coat = step.puts === 'coat' ? piece.coat : step.puts === 'alcohol' ? undefined : step.puts;
     add({
       id: id(step.key),
       about: aboutOf(step, coat, draft),
@@ -75,22 +85,22 @@ function addRow(draft: RecipeDraft, row: RecipeRow, first: readonly Lag[]): { re
       after,
       cautions: cautionsOf(step, coat),
     });
-    after =
-      coat && step.kind !== 'clean'
-        ? [waitFor({ step: id(step.key), coat }, 'recoat', draft)]
-        : [{ step: id(step.key), least: 0, why: 'dustedOff' }];
-  }
+    after = [afterStep(step, id(step.key), coat, row.steps[i + 1], draft)];
+  });
   const last = row.steps.at(-1);
   return last && { id: id(last.key), step: last };
 }
 
-/** Coats and sealer; what the cleaning before film has to wait for, if anything. */
+/** What is bare made ready, then coats and sealer; what the cleaning before film has to wait for, if anything. */
 export function coatSteps(draft: RecipeDraft, rows?: readonly RecipeRow[]): Lag | undefined {
   const { input, care } = draft;
   const { piece } = input.job;
+  const bare = rowFor('bare', piece, rows);
+  const ready = bare && addRow(draft, bare, []);
+  const first = ready ? [afterStep(ready.step, ready.id, undefined, undefined, draft)] : [];
   const put = (part: 'coat' | 'seal', on: On | undefined): On | undefined => {
     const row = rowFor(part, piece, rows);
-    const last = row && addRow(draft, row, on ? [waitFor(on, 'beforeSealer', draft)] : []);
+    const last = row && addRow(draft, row, on ? [waitFor(on, 'beforeSealer', draft)] : first);
     const coat = last?.step.puts === 'coat' ? piece.coat : last?.step.puts;
     return last && coat ? { step: last.id, coat } : on;
   };
@@ -100,20 +110,19 @@ export function coatSteps(draft: RecipeDraft, rows?: readonly RecipeRow[]): Lag 
   return waitFor(on, 'beforeFilm', draft);
 }
 
-/** What film waits for after cleaning, whether it has to follow soon, and whether a recipe was written for this ground. */
+/** What film waits for after cleaning, and whether it has to follow soon. */
 export interface Cleaned {
   readonly clean: Lag;
   readonly wiped: boolean;
-  readonly known: boolean;
 }
 
-/** The piece made clean for film. */
+/** The piece made clean for film, as what is on top of it stands. */
 export function cleanSteps(draft: RecipeDraft, ground: Lag | undefined, rows?: readonly RecipeRow[]): Cleaned {
-  const row = rowFor('clean', draft.input.job.piece, rows) ?? RECIPES.find(({ part, general }) => part === 'clean' && general)!;
-  const { id, step } = addRow(draft, row, ground ? [ground] : [])!;
-  const known = row.general !== true;
-  if (step.puts !== 'alcohol') return { clean: { step: id, least: 0, why: 'dustedOff' }, wiped: false, known };
-  const least = COATS.alcohol.touchDry * dryingFactor('solvent', draft.input.climate).factor;
-  const most = step.within ? WAITS[step.within] : undefined;
-  return { clean: { step: id, least, ...(most === undefined ? {} : { most }), why: 'alcohol' }, wiped: true, known };
+  const row = rowFor('clean', draft.input.job.piece, rows);
+  const added = row && addRow(draft, row, ground ? [ground] : []);
+  if (!added) throw new Error(`no recipe cleans ${draft.input.job.piece.ground}`);
+  const { id, step } = added;
+  const most = step.within ? { most: WAITS[step.within] } : {};
+  const lag = afterStep(step, id, undefined, undefined, draft);
+  return { clean: { ...lag, ...most, why: step.puts === 'alcohol' ? 'alcohol' : 'dustedOff' }, wiped: step.within !== undefined };
 }

@@ -4,6 +4,8 @@ import type { CutFrom, Id, JobId, PullAt, StationId, StepId } from '../job';
 /** What a wait is for; where it is for a coat to dry or cure, `coat` says which. */
 export type WaitFor =
   | 'recoat'
+  | 'recoatSoon'
+  | 'bare'
   | 'beforeSealer'
   | 'beforeFilm'
   | 'alcohol'
@@ -64,6 +66,7 @@ export interface TapeAbout {
 
 /** What a step is about, by its kind: all that its sentences are made from, which `words/` does. */
 export type StepAbout =
+  | { readonly kind: 'sand'; readonly pieces: Pieces }
   | { readonly kind: 'stain'; readonly pieces: Pieces; readonly coat: CoatId }
   | { readonly kind: 'coat'; readonly pieces: Pieces; readonly coat: CoatId; readonly nth: readonly [number, number] }
   | { readonly kind: 'seal'; readonly pieces: Pieces }
@@ -138,6 +141,4 @@ export interface CareWait {
 export interface Recipe {
   readonly steps: readonly WorkStep[];
   readonly care: readonly CareWait[];
-  /** Grounds for which no preparation is written yet. */
-  readonly unknownGround: boolean;
 }

@@ -30,7 +30,6 @@ export const READING_KINDS = {
   missed: { offers: false, changesLook: false },
   names: { offers: true, changesLook: true },
   paint: { offers: true, changesLook: false },
-  recipe: { offers: false, changesLook: false },
   rows: { offers: true, changesLook: false },
   scatter: { offers: true, changesLook: true },
   seen: { offers: true, changesLook: true },

@@ -1,7 +1,7 @@
 import type { Faces } from '../artwork';
 import { measureReadings } from '../blanks';
 import { cutReadings, type FilmLayout } from '../cut';
-import { finishReadings, type Recipe, type RecipeLayer } from '../finish';
+import { finishReadings, type RecipeLayer } from '../finish';
 import { guarded, withSight, type Id, type Job, type Reading, type Shop } from '../job';
 import { scheduleReadings, type JobSchedule } from '../schedule';
 import { techniqueReadings } from '../techniques';
@@ -23,7 +23,6 @@ export interface ReadWork {
   readonly works: readonly FittingWork[];
   readonly film: FilmWork;
   readonly inputs: readonly RecipeLayer[];
-  readonly recipe: Recipe;
   readonly schedule: JobSchedule;
 }
 
@@ -60,7 +59,7 @@ function ofMarks(job: Job, works: readonly FittingWork[], { shop, faces, filmLef
 }
 
 /** Every reading of a job, in the order in which makers work, with remedies that hold. */
-export function jobReadings({ job, works, film, inputs, recipe, schedule }: ReadWork, around: ReadAround, memo: Memo): Reading[] {
+export function jobReadings({ job, works, film, inputs, schedule }: ReadWork, around: ReadAround, memo: Memo): Reading[] {
   const { shop, faces, shared, filmLeft, isCut, hours, quick } = around;
   const { paints, climate, lengths, temperatures, machines } = shop;
   const marks = works.map((work) => work.plan);
@@ -86,7 +85,7 @@ export function jobReadings({ job, works, film, inputs, recipe, schedule }: Read
       );
     }),
     ...tapeReadings(job, marks, shop),
-    ...guarded('cure', 'finish', job.id, 'Drying and paint', () => finishReadings(job, climate, recipe.unknownGround, temperatures)),
+    ...guarded('cure', 'finish', job.id, 'Drying and paint', () => finishReadings(climate, temperatures)),
     ...guarded('paint', 'technique', job.id, 'How the marks are made', () => techniqueReadings(job, inputs, { paints })),
     ...(inputs.length > 0
       ? guarded('cure', 'date', job.id, 'The date', () => scheduleReadings(job, schedule, shop.hours.zone, hours))

@@ -85,6 +85,7 @@ export function markReadings(work: FittingWork, job: Job, around: MarkSurroundin
     inspections: plan.inspections,
     shop,
     behind: plan.behind,
+    surface: plan.surface,
     filmLeft,
     rows: [],
   };

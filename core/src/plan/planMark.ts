@@ -1,8 +1,8 @@
 import { inSentence } from '../units';
 import { columnsIn, fillIn, isPersonal, type DrawnMark, type Faces, type Layer } from '../artwork';
-import type { Usable } from '../blanks';
+import { surfaceOf, type Surface, type Usable } from '../blanks';
 import { boxRegion, intersection, regionArea, type Box, type Point, type Region } from '../geometry';
-import { GROUNDS, TECHNIQUES } from '../facts';
+import { TECHNIQUES } from '../facts';
 import type { Artwork, Id, Job, Mark, PieceList, Shop, Zone } from '../job';
 import { contrastOf, scatteredCopies, type Behind, type FittedMark, type LayerInspection, type ScatteredCopies, type Sizing } from '../fit';
 import type { Memo } from './memo';
@@ -32,6 +32,8 @@ export interface MarkPlan {
   readonly missing: readonly string[];
   /** What the mark is seen against. */
   readonly behind: Behind;
+  /** What is on top of the piece where it goes. */
+  readonly surface: Surface;
   /** Where the words differ from piece to piece: the mark of every row; the mark itself is the tightest of them. */
   readonly variants: readonly Variant[];
 }
@@ -151,6 +153,7 @@ function fitOne(job: Job, mark: Mark, zone: Zone, shop: Shop, faces: Faces, memo
     row = works[fittings.indexOf(tightest)];
   } else main = fitOnce(job, mark, zone, shop, faces, memo, quick);
   const behind = seenBehind(mark, zone, job, shop);
+  const surface = surfaceOf(job.piece, shop.paints);
   return {
     plan: {
       mark,
@@ -167,6 +170,7 @@ function fitOne(job: Job, mark: Mark, zone: Zone, shop: Shop, faces: Faces, memo
       inspections: main.inspections,
       missing: [...new Set([...main.drawn.missing.map((m) => m.character), ...variants.flatMap((v) => v.missing)])],
       behind,
+      surface,
       variants,
     },
     drawn: main.drawn,
@@ -192,9 +196,10 @@ function placesOf({ drawn, sizing, fitted }: Fitting, { edits }: Mark, memo: Mem
 
 /** What a mark is seen against: what stands behind a clear piece, else its zone; of a patterned one the colour that it stands out from least. */
 function seenBehind(mark: Mark, zone: Zone, { piece }: Job, shop: Shop): Behind {
-  if (GROUNDS[piece.ground].clear) return { colour: piece.behind, colours: [piece.behind], name: 'what stands behind it' };
+  const surface = surfaceOf(piece, shop.paints);
+  if (surface.clear) return { colour: piece.behind, colours: [piece.behind], name: 'what stands behind it' };
   const patterned = zone.colours !== undefined && zone.colours.length > 0;
-  const colours = patterned ? zone.colours! : [piece.colour];
+  const colours = patterned ? zone.colours! : [surface.colour];
   const seen = TECHNIQUES[mark.technique].painted
     ? shop.paints.find((p) => p.id === mark.paint)?.colour
     : shop.films.find((f) => f.id === mark.film)?.colour;

@@ -57,7 +57,7 @@ function asidePlan(job: Job, why: AsideReason): JobPlan {
     marks: [],
     layers: [],
     layouts: [],
-    recipe: { steps: [], care: [], unknownGround: false },
+    recipe: { steps: [], care: [] },
     schedule: { job: job.id, steps: [], care: [], broken: [] },
     readings: [
       {

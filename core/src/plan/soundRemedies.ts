@@ -1,9 +1,11 @@
 import { reshapes } from '../artwork';
+import { surfaceOf } from '../blanks';
 import { TECHNIQUES } from '../facts';
 import { contrastOf } from '../fit';
 import { applyPatch, kindOf, type Remedy, type Id, type Job, type Mark, type Reading, type Shop } from '../job';
 import { gripReading } from '../tape';
 import type { MarkPlan } from './planMark';
+import { surfaceUnder } from './steps';
 
 /** Every film that a mark may be cut from, as far as it says so itself. */
 const filmsOf = (mark: Mark): Set<Id> =>
@@ -20,9 +22,12 @@ function stopOfFilm(before: Job, after: Job, plan: MarkPlan, stops: ReadonlySet<
   const { painted, taped } = TECHNIQUES[is.technique];
   const known = filmsOf(was);
   const fresh = [...filmsOf(is)].flatMap((id) => (known.has(id) ? [] : (shop.films.find((film) => film.id === id) ?? [])));
+  // where a mark has several layers it is not known which of them it takes: on the piece and on film it has to hold
+  const under = [surfaceOf(after.piece, shop.paints), ...plan.inspections.map(({ film }) => surfaceUnder(plan, film.id))];
+  const surfaces = plan.inspections.length > 1 ? [...new Set(under)] : under.slice(0, 1);
   const grips = fresh
     .filter((film) => taped && !stops.has(`grip:${is.id}:${film.id}`))
-    .map((film) => gripReading(after, is, film, shop.tapes, []));
+    .flatMap((film) => surfaces.map((surface) => gripReading(after, is, film, surface, { ...shop, films: [] })));
   const noTape = grips.find(({ verdict }) => verdict === 'stop');
   if (noTape) return noTape.title;
   // letters on a backing are seen against the backing

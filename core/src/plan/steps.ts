@@ -1,4 +1,6 @@
-import { boxAround, boxHeight, boxOf, boxWidth, regionArea } from '../geometry';
+import { filmSurface, type Surface } from '../blanks';
+import { FILM_KINDS, GRIP_LIMITS } from '../facts';
+import { boxAround, boxHeight, boxOf, boxWidth, intersection, regionArea } from '../geometry';
 import { weedingOf, type FilmLayout, type Weeding } from '../cut';
 import {
   chooseTape,
@@ -22,6 +24,8 @@ export interface LayerPlan {
   readonly mark: Id;
   readonly markName: string;
   readonly film: Film;
+  /** What it comes on. */
+  readonly surface: Surface;
   readonly weeding: Weeding;
   readonly window: GripWindow;
   readonly tapes: readonly { readonly tape: Id; readonly uses: TapeUses }[];
@@ -31,9 +35,25 @@ export interface LayerPlan {
   readonly height: number;
 }
 
+/** A layer that lies on so much of another lies on its film. */
+const ON_FILM = 0.6;
+
+/** What a layer of a mark comes on: the piece, or the layer of the same mark that lies under it. */
+export function surfaceUnder({ fitted, inspections, surface, mark }: MarkPlan, film: Id): Surface {
+  const at = fitted.layers.findIndex((layer) => layer.film === film);
+  const own = fitted.layers[at];
+  if (!own || own.region.length === 0) return surface;
+  // what is seen through the piece is put on its back: the first to be seen goes down first
+  const lower = mark.seenThrough ? fitted.layers.slice(at + 1) : fitted.layers.slice(0, at).toReversed();
+  const under = lower.find((layer) => regionArea(intersection(layer.region, own.region)) > ON_FILM * regionArea(own.region));
+  const below = under && inspections.find((i) => i.film.id === under.film)?.film;
+  return below ? filmSurface(surface, below, FILM_KINDS[below.kind].bond.typical * GRIP_LIMITS.atOnce) : surface;
+}
+
 /** Weeding and tape of every layer. */
 export function planLayers(job: Job, marks: readonly MarkPlan[], shop: Shop): LayerPlan[] {
-  return marks.flatMap(({ mark, flat, copies, cutFlat, inspections, perPiece, variants }) => {
+  return marks.flatMap((plan) => {
+    const { mark, flat, copies, cutFlat, inspections, perPiece, variants } = plan;
     // tape lies on the film as it is cut, bent on a taper; one piece serves the widest of different words
     const all = variants.length === 0 ? cutFlat : variants.flatMap((v) => [...v.flat]);
     const box = boxAround(all.map((layer) => boxOf(layer.region)));
@@ -43,12 +63,14 @@ export function planLayers(job: Job, marks: readonly MarkPlan[], shop: Shop): La
         : { width: Math.max(...variants.map((v) => v.fitted.width)), height: Math.max(...variants.map((v) => v.fitted.height)) };
     const lifts = job.count * perPiece;
     return inspections.map(({ film, pieces, edge }): LayerPlan => {
-      const window = gripWindow(transferOf(job, film));
+      const surface = surfaceUnder(plan, film.id);
+      const window = gripWindow(transferOf(mark, film, surface));
       const choice = chooseTape(shop.tapes, window, film.finish);
       return {
         mark: mark.id,
         markName: mark.name,
         film,
+        surface,
         weeding: timesPiece(weedingOf(pieces, edge, film.kind, mark.technique), cutFlat === flat ? perPiece : copies.length + 1),
         window,
         tapes: shop.tapes.map((tape) => ({ tape: tape.id, uses: tapeUses(tape.kind, window, film.finish) })),
@@ -62,9 +84,11 @@ export function planLayers(job: Job, marks: readonly MarkPlan[], shop: Shop): La
 
 /** What the tape of every layer tells. */
 export const tapeReadings = (job: Job, marks: readonly MarkPlan[], shop: Shop): Reading[] =>
-  marks.flatMap(({ mark, inspections }) =>
-    inspections.flatMap(({ film }) =>
-      guarded('tape', 'grip', `${mark.id}:${film.id}`, 'Tape', () => [gripReading(job, mark, film, shop.tapes, shop.films)]),
+  marks.flatMap((plan) =>
+    plan.inspections.flatMap(({ film }) =>
+      guarded('tape', 'grip', `${plan.mark.id}:${film.id}`, 'Tape', () => [
+        gripReading(job, plan.mark, film, surfaceUnder(plan, film.id), shop),
+      ]),
     ),
   );
 

@@ -23,6 +23,13 @@ export const formatMoment = (at: number, zone: string): string => {
   return `${get('weekday')} ${get('day')} ${get('month')} ${get('hour')}:${get('minute')}`;
 };
 
+/** From so far away a moment is said by its day, ms. */
+const BY_DAY_MS = 2 * 24 * 60 * MINUTE_MS;
+
+/** A moment that is promised, as one says it: by the day when it is days away, else to the minute. */
+export const formatDay = (at: number, zone: string, now: number): string =>
+  at - now < BY_DAY_MS ? formatMoment(at, zone) : formatMoment(at, zone).replace(/ \d\d:\d\d$/, '');
+
 /** The clock time in the workshop's zone: "17:00". */
 export const formatTime = (at: number, zone: string): string =>
   !isMoment(at)

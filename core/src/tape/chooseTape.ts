@@ -12,27 +12,33 @@ export interface TapeChoice {
 }
 
 /**
- * Chooses among the shop's tapes: the strongest that stays in the preferred half of the window, substitutes last; where none does, the one
- * that needs least dulling.
+ * Chooses among the shop's tapes that work: one whose first use lies nearest to the middle of the window, counted in times, where it may be used at once; else the
+ * one that needs least dulling. Substitutes come last.
  *
  * @returns nothing when no tape works
  */
 export function chooseTape(tapes: readonly Tape[], window: GripWindow, finish: FilmFinish): TapeChoice | undefined {
-  const working = tapes.map((tape) => ({ tape, uses: tapeUses(tape.kind, window, finish) })).filter((t) => t.uses.from !== undefined);
-  if (working.length === 0) return undefined;
-  const grip = (t: (typeof working)[number]) => t.uses.grips[t.uses.from! - 1]!;
-  const substitute = (t: (typeof working)[number]) => TAPE_KINDS[t.tape.kind].substitute;
-  const preferred = working.filter((t) => grip(t) <= window.preferred && t.uses.from === 1);
-  const pick = (list: typeof working) => list.toSorted((a, b) => Number(substitute(a)) - Number(substitute(b)) || grip(b) - grip(a))[0];
-  const chosen =
-    pick(preferred) ??
-    working.toSorted((a, b) => a.uses.from! - b.uses.from! || Number(substitute(a)) - Number(substitute(b)) || grip(b) - grip(a))[0]!;
-  const dull = chosen.uses.from! - 1;
+  const working = tapes.flatMap((tape) => {
+    const uses = tapeUses(tape.kind, window, finish);
+    return uses.from === undefined ? [] : [{ tape, uses, first: uses.grips[uses.from - 1]!, dull: uses.from - 1 }];
+  });
+  const middle = Math.sqrt(window.low * window.high);
+  const off = (grip: number) => Math.abs(Math.log(grip / middle));
+  const substitute = ({ tape }: { tape: Tape }) => Number(TAPE_KINDS[tape.kind].substitute);
+  const [chosen] = working.toSorted(
+    (a, b) =>
+      substitute(a) - substitute(b) ||
+      a.dull - b.dull ||
+      Number(a.first > window.careful) - Number(b.first > window.careful) ||
+      off(a.first) - off(b.first),
+  );
+  if (!chosen) return undefined;
+  const { tape, uses, dull, first } = chosen;
   const why =
     dull > 0
       ? 'Only a worn piece is gentle enough here.'
-      : preferred.includes(chosen)
-        ? 'The strongest that still lets go well before the film or its ground does.'
-        : 'It works, with little to spare.';
-  return { ...chosen, dull, why };
+      : first > window.careful
+        ? 'It works, with little to spare: press the film down well, and peel the tape flat and slowly.'
+        : 'Lifts the film easily and lets go on this surface.';
+  return { tape, uses, dull, why };
 }

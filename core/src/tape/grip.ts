@@ -1,30 +1,14 @@
-import {
-  COATINGS,
-  CONTACTS,
-  FILM_KINDS,
-  FINISH_GRIP,
-  GRIP_LIMITS,
-  GROUNDS,
-  TAPE_KINDS,
-  TAPE_WEAR,
-  type CoatingId,
-  type Contact,
-  type FilmFinish,
-  type FilmKindId,
-  type GroundId,
-  type TapeKindId,
-} from '../facts';
+import { FILM_KINDS, FINISH_GRIP, GRIP_LIMITS, TAPE_KINDS, TAPE_WEAR, type FilmFinish, type FilmKindId, type TapeKindId } from '../facts';
+import type { Surface } from '../blanks';
 
-/** What transfer meets: the film, the ground, and how fresh things are. */
+/** What transfer meets: the film, and what it comes on. */
 export interface Transfer {
   readonly kind: FilmKindId;
   readonly finish: FilmFinish;
-  readonly ground: GroundId;
-  readonly contact: Contact;
-  /** A clear sealer lies over the ground. */
-  readonly sealed: boolean;
-  /** The coating was put on the same day. */
-  readonly sameDay: boolean;
+  /** What is on top where it goes, at that moment. */
+  readonly surface: Pick<Surface, 'hold' | 'contact' | 'strength' | 'wear'>;
+  /** It is a stencil or mask: one sheet that is held by its border, and comes off again. */
+  readonly sheet: boolean;
   /** Days from cutting to taping. */
   readonly daysCut: number;
 }
@@ -35,8 +19,8 @@ export interface GripWindow {
   readonly low: number;
   /** Most that the piece and its coating stand. */
   readonly high: number;
-  /** Most that is preferred. */
-  readonly preferred: number;
+  /** Above this it is to be watched: a stencil is held by its border, and may still lift. */
+  readonly careful: number;
   /** Whether the band is wide enough to work in. */
   readonly open: boolean;
   /** What sets the upper limit. */
@@ -65,31 +49,28 @@ const MOST_USES = 40;
 /**
  * The grip window of a transfer.
  *
- * Peel adds up like this: the tape must hold film twice as hard as the liner does, and at most 0.7 of what the piece holds at once and of what
- * its coating stands. The finish does not enter here: it weakens the tape. Values are typical of the trade; the logbook corrects them.
+ * Peel adds up like this: the tape must hold film twice as hard as the liner does, and at most 0.7 of what the piece holds at once; a stencil, which is one sheet
+ * held by its border, up to all of it. Beside the film it touches the coating itself, of which it may pull at 0.7. The finish does not enter here: it weakens
+ * the tape. Values are typical of the trade; the logbook corrects them.
  */
-export function gripWindow(transfer: Transfer): GripWindow {
-  const { kind, ground: groundId, contact, sealed, sameDay, daysCut } = transfer;
-  const ground = GROUNDS[groundId];
+export function gripWindow({ kind, surface, sheet, daysCut }: Transfer): GripWindow {
   const film = FILM_KINDS[kind];
   const liner = film.liner.typical * (1 + (GRIP_LIMITS.linerWeek - 1) * Math.min(1, daysCut / 7));
-  const hold = sealed ? Math.max(ground.hold.typical, GROUNDS.sealedWood.hold.typical) : ground.hold.typical;
-  const bond = film.bond.typical * hold * CONTACTS[contact].share.typical * GRIP_LIMITS.atOnce;
-  const coatingId: CoatingId | undefined = ground.coating;
-  const bare = coatingId ? COATINGS[coatingId].hold.typical * (sameDay ? GRIP_LIMITS.sameDay : 1) : Infinity;
-  const coating = sealed && coatingId ? Math.max(bare, GRIP_LIMITS.sealer) : bare;
+  const bond = film.bond.typical * surface.hold * surface.contact * GRIP_LIMITS.atOnce;
+  const coating = surface.strength;
   const low = GRIP_LIMITS.overLiner * liner;
-  const high = GRIP_LIMITS.underPiece * Math.min(bond, coating);
+  const careful = GRIP_LIMITS.underPiece * Math.min(bond, coating);
+  const high = Math.min((sheet ? 1 : GRIP_LIMITS.underPiece) * bond, GRIP_LIMITS.underPiece * coating);
   return {
     low,
     high,
-    preferred: GRIP_LIMITS.preferred * Math.min(bond, coating),
+    careful,
     open: high >= GRIP_LIMITS.leastWindow * low,
-    limitedBy: coating < bond ? 'coating' : 'film on the piece',
+    limitedBy: GRIP_LIMITS.underPiece * coating < (sheet ? 1 : GRIP_LIMITS.underPiece) * bond ? 'coating' : 'film on the piece',
     bond,
     coating,
-    wear: TAPE_WEAR[sealed ? 'sealed' : ground.wear].typical,
-    groundShare: Math.min(1, hold),
+    wear: TAPE_WEAR[surface.wear].typical,
+    groundShare: Math.min(1, surface.hold),
   };
 }
 

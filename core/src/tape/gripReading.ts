@@ -1,24 +1,29 @@
-import { FILM_KINDS, GROUNDS, TAPE_KINDS } from '../facts';
-import { setAt, type Remedy, type Film, type Job, type Mark, type Reading, type Tape } from '../job';
+import { surfaceOf, type Surface } from '../blanks';
+import { FILM_KINDS, TAPE_KINDS, TECHNIQUES } from '../facts';
+import { setAt, type Remedy, type Film, type Job, type Mark, type Reading, type Shop } from '../job';
 import { chooseTape } from './chooseTape';
 import { gripWindow, type Transfer } from './grip';
 
-/** How one mark meets its tape. */
-export const transferOf = (job: Job, film: Film): Transfer => ({
+/** How the film of a mark meets its tape on a surface. */
+export const transferOf = (mark: Pick<Mark, 'technique'>, film: Film, surface: Surface): Transfer => ({
   kind: film.kind,
   finish: film.finish,
-  ground: job.piece.ground,
-  contact: job.piece.contact,
-  sealed: job.piece.sealedFirst,
-  sameDay: false,
+  surface,
+  sheet: TECHNIQUES[mark.technique].kept === 'surround',
   daysCut: 0,
 });
 
 const newton = (n: number) => `${n.toFixed(1)} N`;
 
 /** Whether any tape in the shop carries the film over; nothing is lifted that should stay. */
-export function gripReading(job: Job, mark: Mark, film: Film, tapes: readonly Tape[], films: readonly Film[]): Reading {
-  const transfer = transferOf(job, film);
+export function gripReading(
+  job: Job,
+  mark: Mark,
+  film: Film,
+  surface: Surface,
+  { tapes, films, paints }: Pick<Shop, 'tapes' | 'films' | 'paints'>,
+): Reading {
+  const transfer = transferOf(mark, film, surface);
   const window = gripWindow(transfer);
   const choice = chooseTape(tapes, window, film.finish);
   const base = {
@@ -34,7 +39,8 @@ export function gripReading(job: Job, mark: Mark, film: Film, tapes: readonly Ta
       const better = chooseTape(tapes, gripWindow(candidate), finish);
       return better !== undefined && better.dull === 0;
     };
-    if (!job.piece.sealedFirst && GROUNDS[job.piece.ground].porous && works({ ...transfer, sealed: true }, film.finish))
+    const sealed = surfaceOf({ ...job.piece, sealedFirst: true }, paints);
+    if (!job.piece.sealedFirst && works({ ...transfer, surface: sealed }, film.finish))
       found.push({ label: 'Seal it first', patch: setAt(['piece', 'sealedFirst'], true) });
     const other = films.find(
       (f) =>
@@ -48,7 +54,9 @@ export function gripReading(job: Job, mark: Mark, film: Film, tapes: readonly Ta
   };
   if (!choice) {
     const why = !window.open
-      ? `The ${window.limitedBy === 'coating' ? 'coating' : 'film on this ground'} lets go before the liner does: there is no grip that works.`
+      ? window.limitedBy === 'coating'
+        ? `The ${surface.weakest ?? 'coating'} would come off with the tape before the film leaves its liner.`
+        : `On ${surface.name} the film lets go before it leaves its liner.`
       : tapes.length === 0
         ? 'There is no tape in this workshop yet.'
         : 'No tape in stock falls into the window.';
@@ -66,6 +74,16 @@ export function gripReading(job: Job, mark: Mark, film: Film, tapes: readonly Ta
   }
   const name = TAPE_KINDS[choice.tape.kind].name;
   const value = newton(choice.uses.grips[choice.uses.from! - 1]!);
+  const first = choice.uses.grips[choice.uses.from! - 1]!;
+  if (choice.dull === 0 && first > window.careful)
+    return {
+      ...base,
+      verdict: 'watch',
+      value,
+      why: `${name.replace(/^./, (c) => c.toUpperCase())}: ${choice.why}`,
+      remedies: remedies(),
+      advice: 'Sealing the ground first gives more room.',
+    };
   if (choice.dull > 0) {
     return {
       ...base,
@@ -79,7 +97,7 @@ export function gripReading(job: Job, mark: Mark, film: Film, tapes: readonly Ta
     ...base,
     verdict: 'fine',
     value,
-    why: `${name[0]!.toUpperCase()}${name.slice(1)}: ${choice.why} One piece serves ${choice.uses.to! - choice.uses.from! + 1} times.`,
+    why: `${name.replace(/^./, (c) => c.toUpperCase())}: ${choice.why} One piece does ${choice.uses.to! - choice.uses.from! + 1} ${choice.uses.to === choice.uses.from ? 'mark' : 'marks'}.`,
     remedies: [],
   };
 }

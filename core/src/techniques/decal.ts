@@ -1,3 +1,4 @@
+import { getsWet, isWashed } from '../blanks';
 import { FIRST_WASH, WAITS } from '../facts';
 import { dryingFactor } from '../finish';
 import type { Making } from '../job';
@@ -9,14 +10,16 @@ export const decal: TechniqueFile<Extract<Making, { technique: 'decal' }>> = {
   after: ({ input }, { place }, wiped) => ({
     ready: { step: place, least: 0, ...(wiped ? { most: WAITS.placeAfterWipe } : {}), why: 'placed' },
     firm: { step: place, least: 0, why: 'placed' },
-    care: [
-      {
-        after: place,
-        minutes: FIRST_WASH * dryingFactor('adhesive', input.climate, true).factor,
-        then: 'firstWash',
-        packed: true,
-      },
-    ],
+    care: getsWet(input.job.piece)
+      ? [
+          {
+            after: place,
+            minutes: FIRST_WASH * dryingFactor('adhesive', input.climate, true).factor,
+            then: isWashed(input.job.piece) ? 'firstWash' : 'water',
+            packed: true,
+          },
+        ]
+      : [],
   }),
   readings: () => [],
 };

@@ -1,6 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import { demoWorkshop } from '../../test/sampleJobs';
 import type { RecipeLayer } from '../finish';
+import { isWashed } from '../blanks';
 import { recipeFor } from './recipeFor';
 
 const demo = demoWorkshop();
@@ -32,7 +33,7 @@ describe('recipes', () => {
   it.each([
     ['decals on glass', glasses!, ['cut', 'weed', 'tape', 'clean', 'place', 'pack'], ['vapour', 'blade', 'food', 'cutter']],
     ['decals on powder coat', flask!, ['cut', 'weed', 'tape', 'clean', 'place', 'pack'], ['vapour', 'blade', 'cutter']],
-    ['decals on acrylic', plates!, ['cut', 'weed', 'tape', 'clean', 'place', 'pack'], ['vapour', 'blade']],
+    ['decals on acrylic', plates!, ['cut', 'weed', 'tape', 'clean', 'place', 'pack'], ['cutter', 'blade']],
     [
       'a stencil and a decal on stained, sealed wood',
       board!,
@@ -40,8 +41,7 @@ describe('recipes', () => {
       ['paint', 'blade'],
     ],
   ])('%s have their steps, each after those that it waits for, with cautions', (_name, job, keys, cautions) => {
-    const { steps, unknownGround, care } = recipe(job);
-    expect(unknownGround).toBe(false);
+    const { steps, care } = recipe(job);
     expect([...new Set(steps.map((s) => s.id.split('/')[1]!.split(':')[0]))]).toEqual(expect.arrayContaining(keys));
     const seen = new Set<string>();
     for (const step of steps) {
@@ -53,7 +53,8 @@ describe('recipes', () => {
       seen.add(step.id);
     }
     expect(steps.flatMap((s) => s.cautions)).toEqual(expect.arrayContaining(cautions));
-    expect(care.length).toBeGreaterThan(0);
+    // boards and plates are not washed: nothing is promised of it
+    expect(care.some((c) => c.then === 'firstWash')).toBe(isWashed(job.piece));
   });
   it('the stencil comes off between half touch-dry and touch-dry in this room', () => {
     const pull = recipe(board!).steps.find((s) => s.id.includes('pull'))!;
@@ -62,8 +63,5 @@ describe('recipes', () => {
   });
   it('first wash comes 83 hours after the glasses are done', () => {
     expect(recipe(glasses!).care.find((c) => c.then === 'firstWash')!.minutes / 60).toBeCloseTo(82.7, 1);
-  });
-  it('decals on raw wood take the general recipe, and that is said', () => {
-    expect(recipe({ ...glasses!, piece: { ...glasses!.piece, ground: 'rawWood' } }).unknownGround).toBe(true);
   });
 });

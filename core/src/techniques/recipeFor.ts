@@ -13,7 +13,7 @@ export function recipeFor(input: RecipeInput, rows?: readonly RecipeRow[]): Reci
   const { steps, care, pieces, id, add } = draft;
   const ground = coatSteps(draft, rows);
   const taped = filmSteps(draft);
-  const { clean, wiped, known } = cleanSteps(draft, ground, rows);
+  const { clean, wiped } = cleanSteps(draft, ground, rows);
   const last = markSteps(draft, taped, clean, wiped);
   add({
     id: id('pack'),
@@ -22,5 +22,5 @@ export function recipeFor(input: RecipeInput, rows?: readonly RecipeRow[]): Reci
     after: last.length > 0 ? last : [clean],
     cautions: ['smallParts'],
   });
-  return { steps, care, unknownGround: !known };
+  return { steps, care };
 }

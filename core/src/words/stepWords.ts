@@ -38,7 +38,7 @@ const CLEANING: Record<CleaningId, { verb: string; rest: (what: string) => strin
     verb: 'Wipe',
     rest: (what) => `${what} with alcohol and a lint-free cloth`,
     short: 'wipe',
-    text: 'Only where the marks go. Wait until no streak shows, and keep your fingers off afterwards.',
+    text: 'Only where it is needed. Wait until no streak shows, and keep your fingers off afterwards.',
   },
   wipeGently: {
     verb: 'Wipe',
@@ -46,17 +46,41 @@ const CLEANING: Record<CleaningId, { verb: string; rest: (what: string) => strin
     short: 'wipe',
     text: 'With light strokes, for the coat scratches. Wait until no streak shows, and keep your fingers off afterwards.',
   },
-  wipePeeled: {
-    verb: 'Peel',
-    rest: (what) => `the cover sheet and wipe ${what} with alcohol`,
-    short: 'wipe',
-    text: 'Try the alcohol on an edge first: some acrylic crazes, and then soapy water has to do. Let the static settle before film comes near.',
+  soap: {
+    verb: 'Wash',
+    rest: (what) => `${what} with soapy water and dry with a lint-free cloth`,
+    short: 'wash',
+    text: 'No alcohol: this plastic may craze. If it has a cover sheet, peel that off first, and let the static settle before film comes near.',
   },
   dust: {
     verb: 'Dust',
     rest: (what) => `off ${what} with a dry brush and a tack cloth`,
     short: 'dust off',
+    text: 'Nothing wet and no alcohol: it would soften the coat.',
+  },
+  dustWood: {
+    verb: 'Dust',
+    rest: (what) => `off ${what} with a dry brush and a tack cloth`,
+    short: 'dust off',
     text: 'No wet cloth: it raises the grain and needs a day to dry.',
+  },
+  dustPaper: {
+    verb: 'Dust',
+    rest: (what) => `off ${what} with a soft dry brush`,
+    short: 'dust off',
+    text: 'Nothing wet: it would stain or warp.',
+  },
+  brush: {
+    verb: 'Brush',
+    rest: (what) => `${what} down with a stiff dry brush`,
+    short: 'brush',
+    text: 'Until no dust comes off on a fingertip.',
+  },
+  lint: {
+    verb: 'Roll',
+    rest: (what) => `the lint off ${what}`,
+    short: 'lint',
+    text: 'With a lint roller, until it comes away clean. Nothing wet.',
   },
 };
 
@@ -66,6 +90,12 @@ const BUILT = {
 } as const;
 
 const STEP_WORDS: { readonly [K in StepKind]: Words<K> } = {
+  sand: {
+    verb: () => 'Sand',
+    rest: ({ pieces }) => `${all(pieces)} lightly, and dust off`,
+    short: () => 'sand',
+    text: () => 'Fine paper, just until the shine is gone; wood along its grain. Feel with a fingertip, then take the dust off.',
+  },
   stain: {
     verb: () => 'Stain',
     rest: ({ pieces }) => `${all(pieces)} and wipe off the excess`,

@@ -9,6 +9,8 @@ export const PULL_WORDS: Record<PullAt, string> = { halfDry: 'half dry', nearlyD
 const coatName = (coat: CoatId | undefined): string => (coat === undefined ? 'it' : coat === 'sealer' ? 'sealer' : COATS[coat].name);
 
 const WAIT_WORDS: Record<WaitFor, (coat: string) => string> = {
+  bare: () => 'made ready',
+  recoatSoon: (coat) => `${coat} takes its next coat within the hour, or after two days`,
   recoat: (coat) => `${coat} dries to recoat`,
   beforeSealer: (coat) => `${coat} dries before the sealer`,
   beforeFilm: (coat) => `${coat} dries before film`,

@@ -65,7 +65,7 @@ function Round({ piece, marks, shop, turn }: { piece: Piece; marks: readonly Mar
   const side = sideOf(shape);
   const [rim, foot] = [side.at(-1)![0], side[0]![0]];
   const h = standsHigh(shape);
-  const look = pieceFill(piece);
+  const look = pieceFill(piece, shop.paints);
   const ordered = inViewOrder(marks);
   const paths = useMemo(
     () =>
@@ -143,7 +143,7 @@ function Round({ piece, marks, shop, turn }: { piece: Piece; marks: readonly Mar
 }
 
 function Flat({ piece, marks, shop }: { piece: Piece; marks: readonly MarkPlan[]; shop: Shop }) {
-  const look = pieceFill(piece);
+  const look = pieceFill(piece, shop.paints);
   const face = regionPath(wallRegion(piece.shape));
   const line = { stroke: 'var(--color-base-content)', strokeWidth: 1.2, vectorEffect: 'non-scaling-stroke' as const };
   return (

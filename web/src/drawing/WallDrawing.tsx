@@ -2,7 +2,7 @@ import type { ReactNode } from 'react';
 import { bendRegion, featureBox, keptFree, slatGaps, usableOf, wallBox, wallRegion, zoneBox } from '@kolleta/core/blanks';
 import { FEATURES } from '@kolleta/core/facts';
 import { boxWidth, type Box, type Region } from '@kolleta/core/geometry';
-import type { Feature, Piece, Zone } from '@kolleta/core/job';
+import type { Feature, Paint, Piece, Zone } from '@kolleta/core/job';
 import { formatLength, type LengthSystem } from '@kolleta/core/units';
 import { isWood, pieceFill } from './pieceLook';
 import { regionPath } from './regionPath';
@@ -11,6 +11,8 @@ import { WallBox } from './WallBox';
 
 interface Props {
   piece: Piece;
+  /** In stock: coats have their colours. */
+  paints: readonly Paint[];
   zones: readonly Zone[];
   /** The zone that is worked on. */
   active?: string;
@@ -171,10 +173,10 @@ function ZoneShape({
 }
 
 /** A piece's wall laid flat, with its zones, lip bands, breathing room and what marks keep off. */
-export function WallDrawing({ piece, zones, active, system, children, words = true }: Props) {
+export function WallDrawing({ piece, paints, zones, active, system, children, words = true }: Props) {
   const { x, y } = useScale();
   const wall = wallBox(piece.shape);
-  const look = pieceFill(piece);
+  const look = pieceFill(piece, paints);
   const own = piece.shape.kind === 'flat' && piece.shape.outline ? wallRegion(piece.shape) : undefined;
   const paint = (fill: string, fillOpacity?: number, stroke?: string) =>
     own ? (

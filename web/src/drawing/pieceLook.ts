@@ -1,12 +1,13 @@
 import { GROUNDS } from '@kolleta/core/facts';
-import type { Piece, Shape } from '@kolleta/core/job';
+import { surfaceOf } from '@kolleta/core/blanks';
+import type { Paint, Piece, Shape } from '@kolleta/core/job';
 import { formatLength, type LengthSystem } from '@kolleta/core/units';
 
-/** How a piece is filled in a drawing: clear pieces let the sheet show. */
-export const pieceFill = (piece: Piece): { fill: string; opacity: number } => ({
-  fill: piece.colour,
-  opacity: GROUNDS[piece.ground].clear ? 0.45 : 1,
-});
+/** How a piece is filled in a drawing, with what is put on it before film: clear pieces let the sheet show. */
+export function pieceFill(piece: Piece, paints: readonly Paint[]): { fill: string; opacity: number } {
+  const { colour, clear } = surfaceOf(piece, paints);
+  return { fill: colour, opacity: clear ? 0.45 : 1 };
+}
 
 /** The wood's grain, and whether to draw it. */
 export const isWood = (piece: Piece): boolean => GROUNDS[piece.ground].material === 'wood';

@@ -1,3 +1,5 @@
+import { plateJob, textMark } from '../../../core/test/sampleJobs';
+import { surfaceOf } from '@kolleta/core/blanks';
 import { afterEach, describe, expect, it } from '@jest/globals';
 import { cleanup, render, screen } from '@testing-library/react';
 import { MemoryRouter } from 'react-router';
@@ -63,7 +65,12 @@ describe('the drying rack', () => {
 
 describe('the grip window', () => {
   const layer = (ground: 'glass' | 'chalkPaint', sameDay = false): LayerPlan => {
-    const window = gripWindow({ kind: 'permanent', finish: 'gloss', ground, contact: 'smooth', sealed: false, sameDay, daysCut: 0 });
+    const piece = { ...plateJob(textMark('x')).piece, ground, contact: 'smooth' as const };
+    const { strength, ...surface } = surfaceOf(piece, []);
+    const window = gripWindow({
+      ...{ kind: 'permanent', finish: 'gloss', sheet: false, daysCut: 0 },
+      surface: { ...surface, strength: strength * (sameDay ? 0.5 : 1) },
+    });
     return { window, tapes: [{ tape: 'clear', uses: tapeUses('clearMedium', window, 'gloss') }] } as unknown as LayerPlan;
   };
   const tapes = { ...shop, tapes: [{ id: 'clear', name: 'Clear medium' }] } as unknown as Shop;

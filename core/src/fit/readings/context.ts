@@ -1,5 +1,5 @@
 import type { DrawnMark, Layer } from '../../artwork';
-import type { Usable } from '../../blanks';
+import type { Surface, Usable } from '../../blanks';
 import type { Point } from '../../geometry';
 import type { Id, Mark, Piece, Reading, Shop, Zone } from '../../job';
 import type { FittedMark } from '../fitMark';
@@ -18,6 +18,8 @@ export interface Behind {
 /** All that the readings of one mark look at. */
 export interface FitContext {
   readonly piece: Piece;
+  /** What is on top where the mark goes. */
+  readonly surface: Surface;
   /** Whether the job has other marks too. */
   readonly several: boolean;
   /** Every zone of the piece, by what tells them apart. */

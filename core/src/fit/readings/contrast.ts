@@ -61,11 +61,11 @@ function remedies(context: FitContext, worst: { name: string; film?: string }): 
 }
 
 /** Zones of a patterned piece where the mark would stand out. */
-function otherPlaces({ places, piece, mark, zone }: FitContext, colours: readonly string[]): Remedy[] {
+function otherPlaces({ places, surface, mark, zone }: FitContext, colours: readonly string[]): Remedy[] {
   return places
     .filter((other) => other.id !== zone.id && (other.colours?.length || zone.colours?.length))
     .filter((other) => {
-      const grounds = other.colours?.length ? other.colours : [piece.colour];
+      const grounds = other.colours?.length ? other.colours : [surface.colour];
       return colours.every((colour) => grounds.every((ground) => contrastOf(colour, ground).verdict === 'fine'));
     })
     .slice(0, 1)

@@ -1,5 +1,5 @@
 import { formatLength } from '../../units';
-import { GROUNDS, LIMITS } from '../../facts';
+import { LIMITS } from '../../facts';
 import { wallOf } from '../../blanks';
 import { aboutMark, setAt, type Remedy, type PatchOp } from '../../job';
 import { type FitReading } from './context';
@@ -16,7 +16,7 @@ export const foodReading: FitReading = (context) => {
     ...aboutMark(context.mark, context.several),
   };
   if (piece.use.food && !mark.seenThrough) {
-    const remedies: Remedy[] = GROUNDS[piece.ground].clear
+    const remedies: Remedy[] = context.surface.clear
       ? [{ label: 'Put it on the back', patch: setAt(['marks', mark.id, 'seenThrough'], true) }]
       : [];
     remedies.push({ label: 'It is for display only', patch: setAt(['piece', 'use', 'food'], false) });

@@ -1,8 +1,11 @@
 import { CONTACTS, GROUNDS, STICK, TECHNIQUES, type Contact, type GroundId } from '../../facts';
 import { formatTemperature } from '../../units';
+import { surfaceOf } from '../../blanks';
 import { aboutMark, setAt, type Remedy, type Reading, type Verdict } from '../../job';
 import { makeAs } from '../makeAs';
 import { type FitContext, type FitReading } from './context';
+
+const capital = (text: string): string => text.replace(/^./, (c) => c.toUpperCase());
 
 /** Whether film that has to stay holds: by the ground's energy, mN/m, and by the share of it that film touches. */
 function fitForFilm(energy: number, contact: number): { byEnergy: Verdict; byContact: Verdict; worst: Verdict } {
@@ -16,7 +19,8 @@ function fitForFilm(energy: number, contact: number): { byEnergy: Verdict; byCon
 /** Whether a blank is fit for film, before it is bought, in a few words. */
 export function blankForFilm(ground: GroundId, contact: Contact): { verdict: Verdict; why: string } {
   const { byEnergy, byContact, worst } = fitForFilm(GROUNDS[ground].energy.range[0], CONTACTS[contact].share.typical);
-  const sealed = GROUNDS[ground].porous ? ' Sealed first, it does.' : '';
+  // a sealer fills grain, not ribs
+  const sealed = GROUNDS[ground].porous && contact !== 'ribbed' ? ' Sealed first, it does.' : '';
   if (worst === 'fine') return { verdict: 'fine', why: 'Takes film that stays.' };
   if (byEnergy !== 'fine')
     return {
@@ -69,12 +73,10 @@ export const coldReading: FitReading = ({ mark, shop }) =>
       }
     : undefined;
 
-/** Whether film holds on the ground for as long as it has to. */
+/** Whether film holds on what is on top for as long as it has to. */
 export const stickReading: FitReading = (context): Reading | undefined => {
-  const { piece, mark } = context;
-  const ground = GROUNDS[piece.ground];
-  const contact = CONTACTS[piece.contact];
-  const energy = piece.sealedFirst && ground.porous ? GROUNDS.sealedWood.energy.range[0] : ground.energy.range[0];
+  const { piece, mark, surface } = context;
+  const { energy, contact, feel, name } = surface;
   const base = {
     id: `stick:${mark.id}` as const,
     station: 'fit' as const,
@@ -83,38 +85,32 @@ export const stickReading: FitReading = (context): Reading | undefined => {
     value: energy > 100 ? 'over 100 mN/m' : `${Math.round(energy)} mN/m`,
     limit: `${STICK.energyFine} mN/m, contact ${STICK.contactFine}`,
   };
-  const share = contact.share.typical;
   if (!TECHNIQUES[mark.technique].filmStays) {
-    const weak = energy < STICK.energyWatch || share < STICK.contactWatch;
+    const weak = energy < STICK.energyWatch || contact < STICK.contactWatch;
     return {
       ...base,
       verdict: weak ? 'watch' : 'fine',
       why: weak
-        ? `A stencil only has to hold for an hour, but ${contact.name} ${ground.name} hardly lets it: press every edge, and paint nearly dry.`
+        ? `A stencil only has to hold for an hour, but ${feel} ${name} hardly lets it: press every edge, and paint nearly dry.`
         : 'A stencil only has to hold while it is painted.',
       remedies: [],
       advice: weak ? 'Try a corner first, and keep the edges short.' : undefined,
     };
   }
-  const { byEnergy, byContact, worst } = fitForFilm(energy, share);
-  if (worst === 'fine')
-    return {
-      ...base,
-      verdict: 'fine',
-      why: `${ground.name[0]!.toUpperCase()}${ground.name.slice(1)}, ${contact.name}: film holds on it.`,
-      remedies: [],
-    };
+  const { byEnergy, worst } = fitForFilm(energy, contact);
+  if (worst === 'fine') return { ...base, verdict: 'fine', why: `${capital(name)}, ${feel}: film holds well on this.`, remedies: [] };
   const verdict = worst === 'stop' && piece.use.dryShort ? 'watch' : worst;
   const remedies: Remedy[] = [];
-  if (ground.porous && !piece.sealedFirst && byContact === 'fine')
+  const sealed = surfaceOf({ ...piece, sealedFirst: true }, context.shop.paints);
+  if (!piece.sealedFirst && surface.sealable && fitForFilm(sealed.energy, sealed.contact).worst === 'fine')
     remedies.push({ label: 'Seal it first', patch: setAt(['piece', 'sealedFirst'], true) });
-  const stencilHolds = energy >= STICK.energyWatch && share >= STICK.contactWatch;
+  const stencilHolds = energy >= STICK.energyWatch && contact >= STICK.contactWatch;
   const stencil = stencilHolds ? asStencil(context) : undefined;
   if (stencil) remedies.push(stencil);
   const why =
     byEnergy !== 'fine'
-      ? `${ground.name[0]!.toUpperCase()}${ground.name.slice(1)} lets go of film that has to stay.`
-      : `A ${contact.name} surface is touched by only ${Math.round(share * 100)} % of the film.`;
+      ? `${capital(name)} lets go of film that has to stay.`
+      : `A ${feel} surface is touched by only ${Math.round(contact * 100)} % of the film.`;
   return {
     ...base,
     verdict,

@@ -65,6 +65,10 @@ export const piece = record(
     use,
     /** The coat that is put on it in this job before any mark, if any. */
     coat: maybe(coat),
+    /** The paint in stock that it is; the first of its kind where none is named. */
+    coatPaint: maybe(id),
+    /** Whether light passes through the bare piece, where its material leaves that open; as its ground does where it is not said. */
+    seeThrough: maybe(yes),
     /** A clear sealer over the ground or coat, put on in this job before film. */
     sealedFirst: yes,
     /** Handles, seams, holes, fittings: what marks keep off. */

@@ -1,6 +1,6 @@
 import { formatClock, formatDuration } from '@kolleta/core/units';
 import { formatMoment } from '@kolleta/core/schedule';
-import type { Job, Shop } from '@kolleta/core/job';
+import type { Paint, Job, Shop } from '@kolleta/core/job';
 import { diameterAt } from '@kolleta/core/blanks';
 import type { RackItem } from '@kolleta/core/plan';
 import { Link } from 'react-router';
@@ -9,21 +9,21 @@ import { isWood, pieceFill } from '../../drawing/pieceLook';
 const HEIGHT = 84;
 
 /** One piece as it stands on the rack, drawn to its own proportions. */
-function Piece({ job, item, now }: { job: Job; item: RackItem; now: number }) {
+function Piece({ job, item, now, paints }: { job: Job; item: RackItem; now: number; paints: readonly Paint[] }) {
   const { shape } = job.piece;
   const [top, foot] = shape.kind === 'flat' ? [shape.width, shape.width] : [diameterAt(shape, shape.height), diameterAt(shape, 0)];
   const [w, h] = [Math.max(top, foot), shape.height];
   const k = Math.min(HEIGHT / h, 130 / w);
-  const look = pieceFill(job.piece);
+  const look = pieceFill(job.piece, paints);
   const left = (item.until - now) / 60_000;
   const text = left < 60 ? formatClock(left * 60) : formatDuration(left);
   const shown = Math.min(job.count, shape.kind === 'flat' ? 1 : 3);
   const width = Math.max(96, k * w * shown + 10 * (shown - 1));
   const start = (width - (k * w * shown + 10 * (shown - 1))) / 2;
   const hexDark =
-    Number.parseInt(job.piece.colour.slice(1, 3), 16) * 0.3 +
-      Number.parseInt(job.piece.colour.slice(3, 5), 16) * 0.6 +
-      Number.parseInt(job.piece.colour.slice(5, 7), 16) * 0.1 <
+    Number.parseInt(look.fill.slice(1, 3), 16) * 0.3 +
+      Number.parseInt(look.fill.slice(3, 5), 16) * 0.6 +
+      Number.parseInt(look.fill.slice(5, 7), 16) * 0.1 <
       120 && look.opacity === 1;
   return (
     <svg width={width} height={HEIGHT} role="img" aria-label={`${job.piece.name}, ${text}`} className="block">
@@ -114,7 +114,7 @@ export function Rack({ items, jobs, shop, now }: { items: readonly RackItem[]; j
                     {job.name} — {item.what}
                     {item.state === 'open' ? ', window open' : ''}
                   </span>
-                  <Piece job={job} item={item} now={now} />
+                  <Piece paints={shop.paints} job={job} item={item} now={now} />
                 </Link>
               </li>
             ))}

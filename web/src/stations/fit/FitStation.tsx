@@ -82,7 +82,7 @@ export function FitStation({ job, plan, shop, edit, fix, mark, chooseMark }: Sta
           label="The marks in their zones, to scale"
           most={9}
         >
-          <WallDrawing piece={job.piece} zones={job.zones} active={zone.id} system={system} />
+          <WallDrawing piece={job.piece} paints={shop.paints} zones={job.zones} active={zone.id} system={system} />
           {inViewOrder(plan.marks).map((m) => (
             <Movable
               key={m.mark.id}

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { rhoAt, sectorOf, wallBox, wallOf } from '@kolleta/core/blanks';
+import { coatPaint, isClear, rhoAt, sectorOf, surfaceOf, wallBox, wallOf } from '@kolleta/core/blanks';
 import { CONTACTS, GROUNDS, COATS, type CoatId, type Contact, type GroundId } from '@kolleta/core/facts';
 import { growBox } from '@kolleta/core/geometry';
 import { removeAt, setAt, type Scalar } from '@kolleta/core/job';
@@ -55,7 +55,9 @@ export function MeasureStation({ job, plan, shop, edit, fix, mark }: StationProp
   const [onPhoto, setOnPhoto] = useState(false);
   const [chosen, chooseZone] = useState<string>();
   const zone = job.zones.find((z) => z.id === (chosen ?? mark?.zone)) ?? job.zones.find((z) => z.id === mark?.zone) ?? job.zones[0]!;
-  const clear = GROUNDS[piece.ground].clear;
+  const clear = surfaceOf(piece, shop.paints).clear;
+  const maybeClear = ['glass', 'plastic'].includes(GROUNDS[piece.ground].material);
+  const coatPaints = shop.paints.filter((paint) => paint.coat === piece.coat);
   const wall = wallBox(shape);
   const sector = shape.kind === 'taper' ? sectorOf(shape) : undefined;
   const tell = useTell();
@@ -109,7 +111,7 @@ export function MeasureStation({ job, plan, shop, edit, fix, mark }: StationProp
           label="The piece with its zones"
           most={8}
         >
-          <WallDrawing piece={piece} zones={job.zones} active={zone.id} system={system} />
+          <WallDrawing piece={piece} paints={shop.paints} zones={job.zones} active={zone.id} system={system} />
           {(piece.features ?? []).map((feature) => (
             <MovableFeature key={feature.id} piece={piece} feature={feature} edit={edit} />
           ))}
@@ -176,6 +178,18 @@ export function MeasureStation({ job, plan, shop, edit, fix, mark }: StationProp
             value={piece.colour}
             onChange={(event) => set('colour', event.target.value, 'Change the colour')}
           />
+          {maybeClear && (
+            <>
+              ,{' '}
+              <Switch
+                label="See-through"
+                on={isClear(piece)}
+                yes="see-through"
+                no="not see-through"
+                onChange={(on) => set('seeThrough', on, 'Say whether it is see-through')}
+              />
+            </>
+          )}
           {clear && (
             <>
               {' '}
@@ -196,7 +210,19 @@ export function MeasureStation({ job, plan, shop, edit, fix, mark }: StationProp
             value={piece.coat ?? 'none'}
             options={COAT_OPTIONS}
             onChange={(coat) => edit(coat === 'none' ? removeAt(['piece', 'coat']) : setAt(['piece', 'coat'], coat), 'Change the coat')}
-          />{' '}
+          />
+          {coatPaints.length > 0 && (
+            <>
+              {' '}
+              in{' '}
+              <Choice
+                label="Paint of the coat"
+                value={coatPaint(piece, shop.paints)?.id ?? ''}
+                options={coatPaints.map(({ id, name }) => ({ value: id, label: name }))}
+                onChange={(id) => set('coatPaint', id, 'Change the paint')}
+              />
+            </>
+          )}{' '}
           and{' '}
           <Switch
             label="Sealer"

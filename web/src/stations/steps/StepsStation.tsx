@@ -1,10 +1,11 @@
-import { wallBox } from '@kolleta/core/blanks';
-import { capital, careWords } from '@kolleta/core/words';
+import { isWashed, wallBox } from '@kolleta/core/blanks';
+import { now } from '../../storage/clock';
+import { careWords } from '@kolleta/core/words';
 import { COATS, LAYOUT, TECHNIQUES, WITHSTANDS } from '@kolleta/core/facts';
 import { dryingTimes } from '@kolleta/core/finish';
 import { boxCentre, growBox, type Box } from '@kolleta/core/geometry';
 import { setAt, type PullAt, type StationId } from '@kolleta/core/job';
-import { formatMoment } from '@kolleta/core/schedule';
+import { formatDay, formatMoment } from '@kolleta/core/schedule';
 import { formatDuration, formatLength } from '@kolleta/core/units';
 import { Dimension } from '../../drawing/Dimension';
 import { FrontView, inViewOrder } from '../../drawing/FrontView';
@@ -168,7 +169,7 @@ export function StepsStation({ job, plan, shop, edit, fix, mark, station }: Stat
               <rect width="3" height="9" fill="var(--wait)" opacity="0.5" />
             </pattern>
           </defs>
-          <WallDrawing piece={job.piece} zones={job.zones} system={system} words={false} />
+          <WallDrawing piece={job.piece} paints={shop.paints} zones={job.zones} system={system} words={false} />
           <PlaceMarks plan={plan} shop={shop} station={station} />
         </Scaled>
       )}
@@ -213,11 +214,10 @@ export function StepsStation({ job, plan, shop, edit, fix, mark, station }: Stat
         <div className="sheet px-4 py-3">
           <h2 className="text-[0.98rem] font-bold">Goes with the piece</h2>
           <p className="text-[0.95rem]">
-            {[...new Set(job.marks.flatMap((m) => WITHSTANDS[TECHNIQUES[m.technique].withstands] ?? []))].map((words) => `${words} `)}
-            {plan.schedule.care
-              .map((w) => `${capital(careWords(w).then)} not before ${formatMoment(w.until, shop.hours.zone)}: ${careWords(w).what}. `)
-              .join('')}
-            {job.piece.use.food ? '' : 'Not for food.'}
+            {isWashed(job.piece) &&
+              [...new Set(job.marks.flatMap((m) => WITHSTANDS[TECHNIQUES[m.technique].withstands] ?? []))].map((words) => `${words} `)}
+            {`${isWashed(job.piece) ? 'First wash' : 'Water'} not before ${formatDay(Math.max(...plan.schedule.care.map((w) => w.until)), shop.hours.zone, now())}. `}
+            {isWashed(job.piece) && !job.piece.use.food && 'Not for food.'}
           </p>
         </div>
       )}

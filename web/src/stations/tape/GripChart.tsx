@@ -34,7 +34,7 @@ export function GripChart({ layer, shop }: { layer: LayerPlan; shop: Shop }) {
             <rect
               x={low}
               y={40}
-              width={Math.max(0, Math.min(high, x(window.preferred)) - low)}
+              width={Math.max(0, Math.min(high, x(window.careful)) - low)}
               height={height - 76}
               fill="var(--color-success)"
               opacity={0.18}
