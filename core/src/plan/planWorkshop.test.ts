@@ -189,7 +189,7 @@ describe('the demo workshop', () => {
     expect(ids).toEqual({
       'regatta-prizes': 'cut:white-gloss weed:prize:white-gloss tape:prize:white-gloss clean place:prize pack',
       'honour-board':
-        'coat1 seal cut:stencil cut:cream-matt weed:title:stencil tape:title:stencil weed:crew-1:cream-matt tape:crew-1:cream-matt weed:crew-2:cream-matt tape:crew-2:cream-matt clean place:title edge:title paint:title:1 paint:title:2 pull:title place:crew-1 place:crew-2 pack',
+        'sand coat1 seal cut:stencil cut:cream-matt weed:title:stencil tape:title:stencil weed:crew-1:cream-matt tape:crew-1:cream-matt weed:crew-2:cream-matt tape:crew-2:cream-matt clean place:title edge:title paint:title:1 paint:title:2 pull:title place:crew-1 place:crew-2 pack',
       'crew-flasks': 'cut:silver weed:name:silver tape:name:silver clean place:name pack',
       'boat-numbers':
         'cut:white-gloss cut:petrol weed:number:white-gloss tape:number:white-gloss weed:backing:petrol tape:backing:petrol clean place:number place:backing pack',

@@ -40,7 +40,7 @@ export function gripReading(
       return better !== undefined && better.dull === 0;
     };
     const sealed = surfaceOf({ ...job.piece, sealedFirst: true }, paints);
-    if (!job.piece.sealedFirst && works({ ...transfer, surface: sealed }, film.finish))
+    if (surface.sealable && !job.piece.sealedFirst && works({ ...transfer, surface: sealed }, film.finish))
       found.push({ label: 'Seal it first', patch: setAt(['piece', 'sealedFirst'], true) });
     const other = films.find(
       (f) =>
