@@ -27,7 +27,7 @@ test('one layout a film, and an SVG cut file in mm that any reader takes', async
 test('what is seen through is cut mirrored', async ({ page }) => {
   await openStation(page, 'boat-numbers', 'cut');
   await page.getByRole('button', { name: 'Petrol' }).click();
-  await expect(page.getByText('mirrored: they are seen through the piece')).toBeVisible();
+  await expect(page.getByText('mirrored, for they are seen through the piece')).toBeVisible();
 });
 
 test('too little film is a stop that offers another', async ({ page }) => {

@@ -7,7 +7,7 @@ import { boxOf, boxRegion, boxWidth, difference, flatten, regionArea, regionOf }
 import { cutOutline, layoutFilm, machineFor } from './layout';
 import { packBoxes, packingFaults } from './nest/packBoxes';
 import { svgCutFile } from './toolpath/svgCutFile';
-import { smallness, weedingOf } from './weeding';
+import { keptOf, smallness, weedingOf } from './weeding';
 
 const shop = demoShop();
 const white = shop.films[0]!;
@@ -93,15 +93,25 @@ describe('the SVG cut file', () => {
 describe('weeding', () => {
   const piece = (area: number) => ({ area, at: [0, 0] as const });
   it('follows the formula', () => {
-    const w = weedingOf({ shapes: [piece(100)], counters: [piece(50), piece(2)] }, 400, 'permanent', 'decal');
-    expect(w).toMatchObject({ wastePieces: 3, smallPieces: 1, onCarrier: false, off: 'surround and counters' });
+    const w = weedingOf({ shapes: [piece(100)], counters: [piece(50), piece(2)] }, 400, 'permanent', 'shapes');
+    expect(w).toMatchObject({ wastePieces: 3, smallPieces: 1, onCarrier: false, kept: 'shapes' });
     expect(w.minutes).toBeCloseTo(0.4 + 0.06 * 3 + 0.12 + 0.25 * 0.4, 9);
-    expect(weedingOf({ shapes: [piece(100)], counters: [] }, 400, 'permanent', 'stencil').off).toBe('openings');
+    expect(weedingOf({ shapes: [piece(100)], counters: [] }, 400, 'permanent', 'surround').wastePieces).toBe(1);
+  });
+  it('what is kept follows from the technique and from what is wanted of the mark', () => {
+    const plate = [{ id: 'e', kind: 'showGround', plate: 'box', margin: 4 } as const];
+    const backing = [{ id: 'b', kind: 'backing', film: 'petrol', by: 2 } as const];
+    expect(keptOf(textMark('x'), 'white-gloss')).toBe('shapes');
+    expect(keptOf(textMark('x', { edits: plate }), 'white-gloss')).toBe('plate');
+    expect(keptOf(textMark('x', { edits: backing }), 'petrol')).toBe('backing');
+    expect(keptOf(textMark('x', { edits: backing }), 'white-gloss')).toBe('shapes');
+    expect(keptOf(textMark('x', { technique: 'stencil' }), 'white-gloss')).toBe('surround');
+    expect(keptOf(textMark('x', { technique: 'stencil', edits: plate }), 'white-gloss')).toBe('maskShapes');
   });
   it('rises smoothly with smallness and with days, seven at most', () => {
     expect([smallness(20), smallness(15), smallness(4), smallness(1)]).toEqual([0, 0, 1, 1]);
     expect(smallness(9.5)).toBeCloseTo(0.5, 9);
-    const at = (days: number) => weedingOf({ shapes: [], counters: [] }, 100, 'glitter', 'decal', days).minutes;
+    const at = (days: number) => weedingOf({ shapes: [], counters: [] }, 100, 'glitter', 'shapes', days).minutes;
     expect(at(4)).toBeCloseTo(at(0) * 2, 9);
     expect(at(30)).toBe(at(7));
   });

@@ -13,8 +13,6 @@ export interface Technique {
   readonly stays: 'film' | 'paint';
   /** What of the film is kept when it is weeded: the shapes, or what lies around and between them. */
   readonly kept: 'shapes' | 'surround';
-  /** What is pulled off the liner, in words. */
-  readonly off: 'surround and counters' | 'openings';
   /** Film that is cut along around the shapes, mm; 0 where the shapes are all that is cut. */
   readonly border: number;
   /** Whether its cut is mirrored: only where the mark is seen through the piece, or always. */
@@ -41,8 +39,6 @@ export interface Technique {
 
 /** How a technique is spoken of. */
 export interface TechniqueWords {
-  /** What to do with the waste. */
-  readonly weeding: string;
   /** One closed shape, and one hole in it. */
   readonly shape: string;
   readonly counter: string;
@@ -65,7 +61,6 @@ export const TECHNIQUES: Record<TechniqueId, Technique> = {
     name: 'decal',
     stays: 'film',
     kept: 'shapes',
-    off: 'surround and counters',
     border: 0,
     mirrored: 'seenThrough',
     taped: true,
@@ -78,7 +73,6 @@ export const TECHNIQUES: Record<TechniqueId, Technique> = {
     follows: 'calendered',
     order: 2,
     words: {
-      weeding: 'Pull the surround and the counters away; the letters stay.',
       shape: 'part',
       counter: 'counter',
       stroke: 'stroke',
@@ -92,7 +86,6 @@ export const TECHNIQUES: Record<TechniqueId, Technique> = {
     name: 'painted stencil',
     stays: 'paint',
     kept: 'surround',
-    off: 'openings',
     border: 15,
     mirrored: 'seenThrough',
     taped: true,
@@ -105,7 +98,6 @@ export const TECHNIQUES: Record<TechniqueId, Technique> = {
     follows: 'cast',
     order: 1,
     words: {
-      weeding: 'Pull the letters out; the surround and the counters stay as the mask.',
       shape: 'opening',
       counter: 'island',
       stroke: 'strip of film between openings',

@@ -1,3 +1,4 @@
+import type { Kept } from '../cut';
 import type { CautionId, CleaningId, CoatId, Need, StepKind, TechniqueId } from '../facts';
 import type { CutFrom, Id, JobId, PullAt, StationId, StepId } from '../job';
 
@@ -47,7 +48,9 @@ export interface LayerAbout {
 
 /** What is weeded on each piece. */
 export interface WeedingAbout {
-  readonly technique: TechniqueId;
+  readonly kept: Kept;
+  /** It is words, not a drawing. */
+  readonly letters: boolean;
   readonly waste: number;
   readonly small: number;
   readonly onCarrier: boolean;

@@ -1,7 +1,7 @@
 import { filmSurface, type Surface } from '../blanks';
 import { FILM_KINDS, GRIP_LIMITS } from '../facts';
 import { boxAround, boxHeight, boxOf, boxWidth, intersection, regionArea } from '../geometry';
-import { weedingOf, type FilmLayout, type Weeding } from '../cut';
+import { keptOf, weedingOf, type FilmLayout, type Weeding } from '../cut';
 import {
   chooseTape,
   gripReading,
@@ -71,7 +71,7 @@ export function planLayers(job: Job, marks: readonly MarkPlan[], shop: Shop): La
         markName: mark.name,
         film,
         surface,
-        weeding: timesPiece(weedingOf(pieces, edge, film.kind, mark.technique), cutFlat === flat ? perPiece : copies.length + 1),
+        weeding: timesPiece(weedingOf(pieces, edge, film.kind, keptOf(mark, film.id)), cutFlat === flat ? perPiece : copies.length + 1),
         window,
         tapes: shop.tapes.map((tape) => ({ tape: tape.id, uses: tapeUses(tape.kind, window, film.finish) })),
         choice,
@@ -138,8 +138,8 @@ export function planRecipe(
       from: layout.sheet.from,
       weedMinutes: layer.weeding.minutes,
       weeding: {
-        ...{ technique: plan.mark.technique, waste: layer.weeding.wastePieces, small: layer.weeding.smallPieces },
-        onCarrier: layer.weeding.onCarrier,
+        ...{ kept: layer.weeding.kept, letters: plan.mark.artwork.kind === 'text', onCarrier: layer.weeding.onCarrier },
+        ...{ waste: layer.weeding.wastePieces, small: layer.weeding.smallPieces },
       },
       tape: tapeOf(layer),
       perPiece: plan.copies.length + 1,

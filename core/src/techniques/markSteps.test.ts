@@ -10,7 +10,12 @@ const glass = jobs[0]!;
 const climate: Climate = { celsius: 18, humidity: 0.61 };
 const layer = (mark: Mark, film = mark.film, more: Partial<RecipeLayer> = {}): RecipeLayer => ({
   ...{ mark, film: { id: film, name: film }, width: 60, height: 30, area: 600, foot: 40, cutMinutes: 5, taken: 100, filmWidth: 305 },
-  ...{ from: { kind: 'roll' }, weedMinutes: 2, weeding: { technique: mark.technique, waste: 5, small: 1, onCarrier: false }, perPiece: 1 },
+  ...{
+    from: { kind: 'roll' },
+    weedMinutes: 2,
+    weeding: { kept: 'shapes', letters: true, waste: 5, small: 1, onCarrier: false },
+    perPiece: 1,
+  },
   ...more,
 });
 const mark = (id: string, more: Partial<Mark> = {}): Mark => ({ ...textMark('x', more), id, name: `the ${id}` });

@@ -20,7 +20,7 @@ describe('recipes', () => {
     filmWidth: 305,
     from: { kind: 'roll' },
     weedMinutes: 2,
-    weeding: { technique: 'decal', waste: 5, small: 1, onCarrier: false },
+    weeding: { kept: 'shapes', letters: true, waste: 5, small: 1, onCarrier: false },
     perPiece: 1,
   });
   const recipe = (job: (typeof demo.jobs)[number]) =>

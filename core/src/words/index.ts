@@ -1,3 +1,4 @@
 export * from './grammar';
 export * from './stepWords';
 export * from './waitWords';
+export * from './weedWords';

@@ -1,8 +1,9 @@
-import { COATS, TECHNIQUES, type CleaningId, type StepKind } from '../facts';
+import { COATS, type CleaningId, type StepKind } from '../facts';
 import type { LayerAbout, Pieces, StepAbout, WorkStep } from '../finish';
 import { formatDuration, formatLength, inSentence, type LengthSystem } from '../units';
 import { capital, counted, plural, times } from './grammar';
 import { PULL_WORDS } from './waitWords';
+import { weedWords } from './weedWords';
 
 /** What is said of a step. */
 export interface StepWords {
@@ -125,8 +126,12 @@ const STEP_WORDS: { readonly [K in StepKind]: Words<K> } = {
     verb: () => 'Weed',
     rest: ({ layer }) => layerOf(layer),
     short: () => 'weed',
-    text: ({ weeding: { technique, waste, small, onCarrier } }) =>
-      `${TECHNIQUES[technique].words.weeding} ${capital(counted(waste, 'bit'))} to weed out on each piece${small > 0 ? `, ${small} of them tiny` : ''}. ${onCarrier ? 'Keep it flat on the cutting mat while you weed.' : 'Check at the end that no counter is left in.'}`,
+    text: ({ weeding: { kept, letters, waste, small, onCarrier } }) =>
+      [
+        weedWords(kept, letters),
+        `${capital(counted(waste, 'bit'))} to weed out on each piece${small > 0 ? `, ${small} of them tiny` : ''}.`,
+        onCarrier ? 'Keep it flat on the cutting mat while you weed.' : 'Count them at the end: the insides are forgotten most easily.',
+      ].join(' '),
   },
   tape: {
     verb: () => 'Tape',

@@ -1,6 +1,6 @@
 import { beforeEach, expect, it } from '@jest/globals';
 import { filmTaken, marksCut, standing, type Shop } from '@kolleta/core/job';
-import type { WorkStep } from '@kolleta/core/finish';
+import { testStep } from '../../../core/test/steps';
 import type { FilmLayout } from '@kolleta/core/cut';
 import { beginRun, openRun, settleRun } from './cutterRuns';
 import { db } from './db';
@@ -62,7 +62,12 @@ it('a run of which nothing was cut leaves no trace on the roll', async () => {
 });
 it('what was logged by hand while the cutter was at it is not counted again, and the cutter has to end before a hand logs it', async () => {
   const run = await beginRun(layout);
-  const cut = { id: 'a/cut:white', job: 'a', title: 'Cut', hands: 5, takes: { film: 'white', length: 50 } } as unknown as WorkStep;
+  const cut = testStep('a/cut:white', {
+    job: 'a',
+    kind: 'cut',
+    hands: 5,
+    takes: { film: 'white', length: 50, area: 15_000, from: { kind: 'roll' } },
+  });
   await expect(finishStep(cut)).rejects.toThrow(/still at this cut/);
   await db.events.put({ id: 'hand', at: 1, kind: 'done', job: 'a', step: 'a/cut:white', title: 'Cut', planned: 5, actual: 5 });
   await settleRun(run, 6, 80, new Map());

@@ -1,7 +1,8 @@
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
-import { KNIFE, LAYOUT, TECHNIQUES } from '@kolleta/core/facts';
-import { CUT_FILES, type CutFileId, type FilmLayout } from '@kolleta/core/cut';
+import { KNIFE, LAYOUT } from '@kolleta/core/facts';
+import { CUT_FILES, keptOf, type CutFileId, type FilmLayout } from '@kolleta/core/cut';
+import { listed, weedWords } from '@kolleta/core/words';
 import { readingTitle } from '@kolleta/core/job';
 import { inSentence, formatDuration, formatLength, formatWay } from '@kolleta/core/units';
 import { FilmDrawing } from '../../drawing/FilmDrawing';
@@ -135,10 +136,14 @@ export function CutStation({ job, plan, shop, edit, fix, mark }: StationProps) {
             Cut <strong>{layout.parts.length}</strong> {layout.parts.length === 1 ? 'mark' : 'marks'} on the{' '}
             <strong>{layout.machine?.name ?? 'cutter'}</strong>, film colour side up,{' '}
             <strong>
-              {marks.some((m) => m.seenThrough) ? 'mirrored: they are seen through the piece' : 'as they are read, not mirrored'}
+              {marks.every((m) => m.seenThrough)
+                ? 'mirrored, for they are seen through the piece'
+                : marks.some((m) => m.seenThrough)
+                  ? `${listed(marks.filter((m) => m.seenThrough).map((m) => m.name))} mirrored, the others as they are read`
+                  : 'as they are read, not mirrored'}
             </strong>
             {marks.some((m) => m.flip) ? ', flipped as you asked' : ''}.{' '}
-            {[...new Set(marks.map((m) => TECHNIQUES[m.technique].words.weeding))].join(' ')}
+            {[...new Set(marks.map((m) => weedWords(keptOf(m, layout.film.id), m.artwork.kind === 'text')))].join(' ')}
           </p>
           {held.length > 0 && (
             <div className="mt-1 flex items-start gap-2 text-sm" role="status">

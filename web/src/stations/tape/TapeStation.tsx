@@ -1,5 +1,6 @@
 import { GRIP_LIMITS } from '@kolleta/core/facts';
 import { growBox } from '@kolleta/core/geometry';
+import { counted, times } from '@kolleta/core/words';
 import { formatLength } from '@kolleta/core/units';
 import { Dimension } from '../../drawing/Dimension';
 import { MarkShapes } from '../../drawing/MarkShapes';
@@ -74,13 +75,12 @@ export function TapeStation({ job, plan, shop, edit, fix, mark, chooseMark }: St
                 {formatLength(Math.ceil(pieces.width), system, { unit: false })} × {formatLength(Math.ceil(pieces.height), system)}
               </strong>
               {pieces.strips > 1 ? `, laid in ${pieces.strips} strips` : ''},{' '}
-              {pieces.usesEach === 1 ? 'used once' : `used up to ${pieces.usesEach} times each`}. {choice.why}
+              {pieces.usesEach === 1 ? 'used once' : `used up to ${times(pieces.usesEach)} each`}. {choice.why}
             </p>
             <p className="quiet text-sm">
-              A piece works from use {choice.uses.from} to {choice.uses.to}; {formatLength(pieces.length, system, { digits: 0 })} comes off
-              the roll.
-              {choice.dull > 0 ? ` Press it on clean cloth or glass ${choice.dull === 1 ? 'once' : `${choice.dull} times`} first.` : ''} A
-              substitute only as the last resort.
+              One piece does {counted(choice.uses.to! - choice.uses.from! + 1, 'mark')}. Cut{' '}
+              {formatLength(pieces.length, system, { digits: 0 })} off the roll.
+              {choice.dull > 0 ? ` Press it on clean cloth or glass ${times(choice.dull)} first.` : ''}
             </p>
           </div>
         ) : null,

@@ -3,6 +3,7 @@ import { boxRegion, difference, growBox } from '@kolleta/core/geometry';
 import { useMemo } from 'react';
 import { formatDuration } from '@kolleta/core/units';
 import type { MarkPlan } from '@kolleta/core/plan';
+import { counted, weedWords } from '@kolleta/core/words';
 import { regionPath } from '../../drawing/regionPath';
 import { InMm, Scaled, useScale } from '../../drawing/Scaled';
 import { DrawingHead, MarkTabs, Readings, StationLayout, type StationProps } from '../../frame/station';
@@ -75,14 +76,7 @@ export function WeedStation({ job, plan, shop, edit, fix, mark, chooseMark }: St
   const drawing =
     fitted && mark && layers.length > 0 ? (
       <>
-        <DrawingHead
-          title={
-            TECHNIQUES[mark.technique].kept === 'shapes'
-              ? 'Hatched comes off, plain stays'
-              : 'Hatched letters come out, the plain surround stays'
-          }
-          text="ringed pieces are small: hook and tweezers, and count them"
-        />
+        <DrawingHead title="Hatched comes off, plain stays" text="ringed pieces are small: hook and tweezers, and count them" />
         <div className="flex flex-1 flex-col">
           {layers.map((layer) => (
             <Scaled
@@ -110,10 +104,10 @@ export function WeedStation({ job, plan, shop, edit, fix, mark, chooseMark }: St
           <p className="measure my-1 text-2xl font-semibold">{formatDuration(layer.weeding.minutes * job.count)}</p>
           <p className="text-[0.95rem] leading-snug">
             {job.count > 1 ? `${job.count} marks, ${formatDuration(layer.weeding.minutes)} each. ` : ''}
-            {layer.weeding.wastePieces} {layer.weeding.wastePieces === 1 ? 'piece comes' : 'pieces come'} off
-            {layer.weeding.smallPieces > 0 ? `, ${layer.weeding.smallPieces} of them small` : ''}.{' '}
-            {mark ? TECHNIQUES[mark.technique].words.weeding : ''}{' '}
-            {layer.weeding.onCarrier ? 'Weed it while the carrier holds it flat.' : 'Weed it off the carrier.'}
+            Weed out {counted(layer.weeding.wastePieces, 'bit')} per mark
+            {layer.weeding.smallPieces > 0 ? `, ${layer.weeding.smallPieces} of them tiny` : ''}.{' '}
+            {weedWords(layer.weeding.kept, mark?.artwork.kind === 'text')}{' '}
+            {layer.weeding.onCarrier ? 'Keep it flat on the cutting mat while you weed.' : 'Take it off the cutting mat first.'}
           </p>
           <p className="quiet text-sm">Weed on the day of the cut: each day makes it a quarter longer.</p>
         </div>
