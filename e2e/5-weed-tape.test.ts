@@ -26,7 +26,7 @@ test('a stencil holds on raw wood for an hour, with low-tack tape and care; seal
   await page.getByRole('link', { name: /^Tape/ }).click();
   const grip = reading(page, 'Tape for Stencil film');
   await expect(grip).toHaveAccessibleName(/watch/);
-  await expect(page.getByText('Take Paper low').first()).toBeVisible();
+  await expect(page.getByText('Take Low-tack paper').first()).toBeVisible();
   await grip.getByRole('button', { name: 'Seal it first' }).click();
   await expect(grip).toHaveAccessibleName(/fine/);
 });

@@ -11,6 +11,12 @@ const swan: Extract<Artwork, { kind: 'drawing' }> = {
   parts: [{ id: 'p', colour: '#000000', path: [['M', [0, 0]], ['L', [9, 0]], ['L', [9, 9]], ['Z']], fill: 'nonzero' }],
   leftOut: [],
 };
+/** A plate with nothing in it: as stout as it is large. */
+const disc: typeof swan = {
+  ...swan,
+  name: 'plate',
+  parts: [{ id: 'p', colour: '#000000', path: [['M', [0, 0]], ['L', [9, 0]], ['L', [9, 9]], ['L', [0, 9]], ['Z']], fill: 'nonzero' }],
+};
 const plain = plateJob(textMark('x'));
 
 /** Jobs that bring about readings that jobs at random seldom have. */
@@ -20,10 +26,8 @@ export function knownCases(shop: Shop): KnownCase[] {
     piece: { ...plateJob(textMark('x')).piece, shape: { kind: 'bulb', diameter: 160, along: 90, height: 120 } },
     zones: [{ id: 'z', name: 'Belly', x: 0, y: 10, width: 150, height: 100, breathing: 5, lipBand: 0 }],
   });
-  const uneven = { edits: [{ id: 'e', kind: 'frame', plate: 'ellipse', margin: 5, width: 2 }] } satisfies Partial<Mark>;
   return [
-    ['bulb', 'film too long at its edge', () => bowl({})],
-    ['bulb', 'and with a frame', () => bowl(uneven)],
+    ['bulb', 'a part too stout for the belly', () => bowl({ artwork: disc })],
     ['snips', 'tape that has to be snipped', () => bowl({ size: { mode: 'width', width: 70 } })],
     ['rows', 'fewer pieces than rows', () => ({ ...plateJob(textMark('{name}')), count: 2, list: list([['Ada'], ['Finn'], ['Orla']]) })],
     [

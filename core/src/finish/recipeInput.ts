@@ -1,5 +1,5 @@
 import type { Climate, CutFrom, Id, Job, Mark, Paint } from '../job';
-import type { TapeAbout, WeedingAbout } from './workStep';
+import type { SnipsAbout, TapeAbout, WeedingAbout } from './workStep';
 
 /** What earlier stations found out about one layer of one mark. */
 export interface RecipeLayer {
@@ -21,6 +21,8 @@ export interface RecipeLayer {
   readonly weeding: WeedingAbout;
   /** None where no tape in stock works. */
   readonly tape?: TapeAbout;
+  /** On a belly, where the tape does not follow by itself. */
+  readonly snips?: SnipsAbout;
   /** How often the mark goes on a piece. */
   readonly perPiece: number;
 }

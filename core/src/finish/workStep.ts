@@ -56,6 +56,12 @@ export interface WeedingAbout {
   readonly onCarrier: boolean;
 }
 
+/** Cuts in the tape from its edge toward the middle, so that it follows a belly; lengths in mm. */
+export interface SnipsAbout {
+  readonly count: number;
+  readonly length: number;
+}
+
 /** The tape for a layer, mm. */
 export interface TapeAbout {
   readonly name: string;
@@ -65,6 +71,7 @@ export interface TapeAbout {
   readonly usesEach: number;
   /** How often it is pressed on cloth first. */
   readonly dull: number;
+  readonly snips?: SnipsAbout;
 }
 
 /** What a step is about, by its kind: all that its sentences are made from, which `words/` does. */
@@ -91,6 +98,7 @@ export type StepAbout =
       readonly films: number;
       /** Masked beyond the film, mm. */
       readonly mask?: number;
+      readonly snips?: SnipsAbout;
     }
   | { readonly kind: 'edge'; readonly mark: string }
   | {

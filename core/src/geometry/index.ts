@@ -3,6 +3,7 @@ export * from './boolean';
 export * from './box';
 export * from './centre';
 export * from './hull';
+export * from './inscribed';
 export * from './inside';
 export * from './isValidRegion';
 export * from './numbers';

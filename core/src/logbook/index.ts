@@ -1,3 +1,4 @@
+export * from './behind';
 export * from './record';
 export * from './noting';
 export * from './stepFacts';

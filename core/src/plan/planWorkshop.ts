@@ -2,7 +2,7 @@ import type { Faces } from '../artwork';
 import type { FilmLayout } from '../cut';
 import type { Recipe } from '../finish';
 import { cutStepId, filmTaken, marksCut, type Id, type Job, type JobId, type Reading, type Shop, type WorkEvent } from '../job';
-import { stepFacts } from '../logbook';
+import { stepFacts, withBehind } from '../logbook';
 import { HORIZON_DAYS, solveSchedule, workingWindows, type JobSchedule, type Schedule, type Window } from '../schedule';
 import { formatLength, MINUTE_MS } from '../units';
 import { benchOf, type Bench } from './bench';
@@ -172,7 +172,10 @@ export function planWorkshop(
           ...{ job: job.id, name: job.name, priority: job.priority, deadline: wanted(job), createdAt: job.createdAt, steps, care },
         })),
       resources: [{ id: 'hands', calendar: windows }],
-      fixed: facts,
+      fixed: withBehind(
+        facts,
+        some.flatMap(({ recipe }) => recipe.steps),
+      ),
       now,
     }),
   );
@@ -193,7 +196,8 @@ export function planWorkshop(
   const plans = new Map<JobId, JobPlan>();
   for (const { id, marks, film, layers, recipe, placed, readings } of read) {
     // of all its steps: a job that finds no room has work left too
-    const handsLeft = recipe.steps.reduce((sum, step) => sum + (facts.get(step.id)?.doneAt === undefined ? step.hands : 0), 0);
+    const known = withBehind(facts, recipe.steps);
+    const handsLeft = recipe.steps.reduce((sum, step) => sum + (known.get(step.id)?.doneAt === undefined ? step.hands : 0), 0);
     plans.set(id, { job: id, marks, layers, layouts: film.own, recipe, schedule: placed, readings, handsLeft });
   }
   for (const job of open) {

@@ -1,4 +1,4 @@
-import { filmSurface, type Surface } from '../blanks';
+import { bulbSnips, filmSurface, type Surface } from '../blanks';
 import { FILM_KINDS, GRIP_LIMITS } from '../facts';
 import { boxAround, boxHeight, boxOf, boxWidth, intersection, regionArea } from '../geometry';
 import { keptOf, weedingOf, type FilmLayout, type Weeding } from '../cut';
@@ -15,7 +15,7 @@ import {
   type TapeUses,
 } from '../tape';
 import { guarded, type Film, type Id, type Job, type Reading, type Shop } from '../job';
-import type { Recipe, RecipeLayer, TapeAbout } from '../finish';
+import type { Recipe, RecipeLayer, SnipsAbout, TapeAbout } from '../finish';
 import { recipeFor } from '../techniques';
 import type { MarkPlan } from './planMark';
 
@@ -100,10 +100,17 @@ const timesPiece = (weeding: Weeding, times: number): Weeding => ({
   smallPieces: weeding.smallPieces * times,
 });
 
+/** How the tape of a mark has to be snipped on a belly. */
+function snipsOf({ piece }: Job, { width, height }: Pick<LayerPlan, 'width' | 'height'>): SnipsAbout | undefined {
+  const snips = piece.shape.kind === 'bulb' ? bulbSnips(piece.shape, Math.hypot(width, height) / 2 + GRIP_LIMITS.margin) : undefined;
+  return snips && { count: snips.count, length: snips.length };
+}
+
 /** The tape of a layer, as its step is about it. */
-const tapeOf = ({ choice, pieces }: LayerPlan): TapeAbout | undefined =>
+const tapeOf = ({ choice, pieces }: LayerPlan, snips: SnipsAbout | undefined): TapeAbout | undefined =>
   choice &&
   pieces && {
+    ...(snips ? { snips } : {}),
     name: choice.tape.name,
     pieces: pieces.pieces,
     width: pieces.width,
@@ -141,7 +148,8 @@ export function planRecipe(
         ...{ kept: layer.weeding.kept, letters: plan.mark.artwork.kind === 'text', onCarrier: layer.weeding.onCarrier },
         ...{ waste: layer.weeding.wastePieces, small: layer.weeding.smallPieces },
       },
-      tape: tapeOf(layer),
+      tape: tapeOf(layer, snipsOf(job, layer)),
+      snips: snipsOf(job, layer),
       perPiece: plan.copies.length + 1,
     };
   });

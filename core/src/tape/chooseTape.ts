@@ -38,7 +38,7 @@ export function chooseTape(tapes: readonly Tape[], window: GripWindow, finish: F
     dull > 0
       ? 'Only a worn piece is gentle enough here.'
       : first > window.careful
-        ? 'It works, with little to spare: press the film down well, and peel the tape flat and slowly.'
+        ? 'Works with little to spare: press the film down well, and peel the tape flat and slowly.'
         : 'Lifts the film easily and lets go on this surface.';
   return { tape, uses, dull, why };
 }

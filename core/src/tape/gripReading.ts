@@ -1,3 +1,4 @@
+import { inSentence } from '../units';
 import { surfaceOf, type Surface } from '../blanks';
 import { FILM_KINDS, TAPE_KINDS, TECHNIQUES } from '../facts';
 import { setAt, type Remedy, type Film, type Job, type Mark, type Reading, type Shop } from '../job';
@@ -80,7 +81,7 @@ export function gripReading(
       ...base,
       verdict: 'watch',
       value,
-      why: `${name.replace(/^./, (c) => c.toUpperCase())}: ${choice.why}`,
+      why: `${name.replace(/^./, (c) => c.toUpperCase())} ${inSentence(choice.why)}`,
       remedies: remedies(),
       advice: 'Sealing the ground first gives more room.',
     };
@@ -97,7 +98,7 @@ export function gripReading(
     ...base,
     verdict: 'fine',
     value,
-    why: `${name.replace(/^./, (c) => c.toUpperCase())}: ${choice.why} One piece does ${choice.uses.to! - choice.uses.from! + 1} ${choice.uses.to === choice.uses.from ? 'mark' : 'marks'}.`,
+    why: `${name.replace(/^./, (c) => c.toUpperCase())} ${inSentence(choice.why)} One piece does ${choice.uses.to! - choice.uses.from! + 1} ${choice.uses.to === choice.uses.from ? 'mark' : 'marks'}.`,
     remedies: [],
   };
 }

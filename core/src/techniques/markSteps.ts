@@ -41,6 +41,7 @@ export function markSteps(draft: RecipeDraft, taped: ReadonlyMap<Id, readonly La
         ...{ perPiece, slats: piece.slats !== undefined, films: own.length },
         ...(!flat && count > 1 ? { stop: first.foot } : {}),
         ...(placing.mask === undefined ? {} : { mask: placing.mask }),
+        ...(first.snips ? { snips: first.snips } : {}),
       },
       hands: hands + HANDS_ON.dryFit + placing.hands,
       after: [...(taped.get(mark.id) ?? []), ...before],

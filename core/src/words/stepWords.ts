@@ -1,5 +1,5 @@
 import { COATS, type CleaningId, type StepKind } from '../facts';
-import type { LayerAbout, Pieces, StepAbout, WorkStep } from '../finish';
+import type { LayerAbout, Pieces, SnipsAbout, StepAbout, WorkStep } from '../finish';
 import { formatDuration, formatLength, inSentence, type LengthSystem } from '../units';
 import { capital, counted, plural, times } from './grammar';
 import { PULL_WORDS } from './waitWords';
@@ -30,6 +30,10 @@ const all = ({ count, name }: Pieces): string => (count === 1 ? `the ${name}` : 
 
 const layerOf = ({ mark, film, layered, count }: LayerAbout): string =>
   `${count === 1 ? '' : `${count} × `}${layered ? `the ${inSentence(film)} layer of ${mark}` : mark}`;
+
+/** Where tape is snipped: the tape, never the film. */
+const snipped = ({ count, length }: SnipsAbout, say: Say): string =>
+  `Snip it ${times(count)} from its edge toward the middle, ${say(length)} deep, between letters and never into the film.`;
 
 const ORDINALS = ['first', 'second', 'third', 'fourth', 'fifth'];
 
@@ -140,7 +144,7 @@ const STEP_WORDS: { readonly [K in StepKind]: Words<K> } = {
     text: ({ tape }, say) =>
       !tape
         ? 'No tape in stock works here: see the Tape station.'
-        : `${tape.name}: ${tape.pieces === 1 ? 'one piece' : `${tape.pieces} pieces`} of ${say(Math.ceil(tape.width))} × ${say(Math.ceil(tape.height))}, used ${tape.usesEach === 1 ? 'once' : `up to ${times(tape.usesEach)}`} each.${tape.dull > 0 ? ` Press it on clean cloth ${times(tape.dull)} first.` : ''} Burnish both sides; peel the liner away flat.`,
+        : `${tape.name}: ${tape.pieces === 1 ? 'one piece' : `${tape.pieces} pieces`} of ${say(Math.ceil(tape.width))} × ${say(Math.ceil(tape.height))}, used ${tape.usesEach === 1 ? 'once' : `up to ${times(tape.usesEach)}`} each.${tape.dull > 0 ? ` Press it on clean cloth ${times(tape.dull)} first.` : ''}${tape.snips ? ` ${snipped(tape.snips, say)}` : ''} Burnish both sides; peel the liner away flat.`,
   },
   clean: {
     verb: ({ cleaning }) => CLEANING[cleaning].verb,
@@ -152,7 +156,7 @@ const STEP_WORDS: { readonly [K in StepKind]: Words<K> } = {
     verb: ({ mask }) => (mask === undefined ? 'Place' : 'Lay'),
     rest: ({ pieces, mark, mask }) => (mask === undefined ? `${mark} on ${all(pieces)}` : `the stencil of ${mark} and mask around it`),
     short: () => 'place',
-    text: ({ method, stop, perPiece, slats, films, mask }, say) =>
+    text: ({ method, stop, perPiece, slats, films, mask, snips }, say) =>
       [
         'Dry fit first, liner still on.',
         method === 'hinge'
@@ -161,6 +165,7 @@ const STEP_WORDS: { readonly [K in StepKind]: Words<K> } = {
         stop === undefined ? '' : `A stop ${say(stop)} above the foot keeps the mark at one height on every piece.`,
         perPiece > 1 ? `${perPiece} on each piece; mark their places from the jig.` : '',
         slats ? 'Over the gaps between slats, part the film with a sharp blade once it holds.' : '',
+        snips === undefined ? '' : 'Press the middle down first, then let each flap of the snipped tape follow the belly by itself.',
         films > 1 ? 'Lowest and largest film first.' : '',
         mask === undefined ? '' : `Mask ${say(mask)} beyond the film, and press every edge down.`,
       ]

@@ -64,16 +64,32 @@ export function bulbExcess(bulb: Bulb, r: number): number {
   return Math.max(0, 1 - sum / DIRECTIONS / r);
 }
 
-/** The radius at which film is so much too long, mm; by halving. */
+/** So finely the way outward is looked at for where film first is too long. */
+const REACH_STEPS = 48;
+
+/**
+ * How far from the middle of a belly film goes before it is so much too long, mm: where that is first so.
+ *
+ * @returns without end where it never is on this belly
+ */
 export function bulbReach(bulb: Bulb, limit: number): number {
-  let [low, high] = [0, Math.min(bulb.height, bulb.diameter)];
-  if (bulbExcess(bulb, high) <= limit) return high;
-  for (let i = 0; i < 40; i++) {
-    const mid = (low + high) / 2;
-    if (bulbExcess(bulb, mid) <= limit) low = mid;
-    else high = mid;
+  const far = Math.max(bulb.height, bulb.diameter);
+  let before = 0;
+  for (let i = 1; i <= REACH_STEPS; i++) {
+    const r = (far * i) / REACH_STEPS;
+    if (bulbExcess(bulb, r) <= limit) {
+      before = r;
+      continue;
+    }
+    let [low, high] = [before, r];
+    for (let k = 0; k < 30; k++) {
+      const mid = (low + high) / 2;
+      if (bulbExcess(bulb, mid) <= limit) low = mid;
+      else high = mid;
+    }
+    return low;
   }
-  return low;
+  return Infinity;
 }
 
 /** Snips that let paper tape follow a belly. */

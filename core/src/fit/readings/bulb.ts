@@ -3,7 +3,8 @@ import { BULB, GRIP_LIMITS, TECHNIQUES } from '../../facts';
 import { aboutMark, setAt, type Remedy } from '../../job';
 import { formatLength } from '../../units';
 import { reshapes } from '../../artwork';
-import { boxAround, boxHeight, boxOf, boxWidth } from '../../geometry';
+import { boxAround, boxHeight, boxOf, boxWidth, largestInscribed } from '../../geometry';
+import { keptFilm } from '../inspectMark';
 import { makeAs } from '../makeAs';
 import { hullShapes } from '../shapeMark';
 import { type FitContext, type FitReading } from './context';
@@ -11,32 +12,45 @@ import { staysWhole } from './smaller';
 
 const percent = (share: number) => `${(share * 100).toFixed(1)} %`;
 
-/** The mark made so small that its corners lie within a radius. */
-function smaller(context: FitContext, reach: number): Remedy[] {
-  const { mark, fitted, shop, drawn } = context;
+/** The mark made so many times as large: so small that it follows the belly. */
+function smaller(context: FitContext, share: number): Remedy[] {
+  const { mark, fitted, shop } = context;
+  if (!(share > 0) || share >= 1) return [];
+  const width = Math.floor(fitted.width * share * 0.995 * 10) / 10;
+  if (width <= 5 || !staysWhole(context, width)) return [];
+  const label = `Make it ${formatLength(width, shop.lengths)} wide`;
+  return [{ label, patch: setAt(['marks', mark.id, 'size'], { mode: 'width', width }) }];
+}
+
+/** How much smaller a mark has to be so that its corners lie within a radius, mm; frames and backings keep their widths, which is tried out. */
+function shareWithin({ mark, drawn, fitted }: FitContext, reach: number): number {
+  const own = Math.hypot(fitted.width, fitted.height) / 2;
+  if (!reshapes(mark.edits)) return reach / own;
   const shapeAt = hullShapes(drawn, mark);
-  const sizeAt = (scale: number) => {
+  const halfAt = (scale: number) => {
     const box = boxAround(
       shapeAt(scale)
         .filter((l) => l.region.length > 0)
         .map((l) => boxOf(l.region)),
     );
-    return { width: boxWidth(box), half: Math.hypot(boxWidth(box), boxHeight(box)) / 2 };
+    return { half: Math.hypot(boxWidth(box), boxHeight(box)) / 2, width: boxWidth(box) };
   };
-  // frames and backings do not shrink with the mark: its size is tried out where there are any
   let [low, high] = [0, fitted.scale];
-  if (!reshapes(mark.edits)) low = (fitted.scale * reach) / (Math.hypot(fitted.width, fitted.height) / 2);
-  else
-    for (let i = 0; i < 14; i++) {
-      const scale = (low + high) / 2;
-      if (sizeAt(scale).half <= reach) low = scale;
-      else high = scale;
-    }
-  const width = Math.floor(sizeAt(low).width * 0.995 * 10) / 10;
-  if (low <= 0 || width <= 5 || !staysWhole(context, width)) return [];
-  const label = `Make it ${formatLength(width, shop.lengths)} wide`;
-  return [{ label, patch: setAt(['marks', mark.id, 'size'], { mode: 'width', width }) }];
+  for (let i = 0; i < 14; i++) {
+    const scale = (low + high) / 2;
+    if (halfAt(scale).half <= reach) low = scale;
+    else high = scale;
+  }
+  return low > 0 ? halfAt(low).width / fitted.width : 0;
 }
+
+/** The radius of the largest circle within the film of one connected part, mm: what thin strokes and rings do not have, bends. */
+const stoutest = ({ shaped, mark }: FitContext): number =>
+  shaped.reduce(
+    (most, { region }) =>
+      Math.max(most, largestInscribed(TECHNIQUES[mark.technique].kept === 'shapes' ? region : keptFilm(region, mark))?.radius ?? 0),
+    0,
+  );
 
 /** A stencil, whose film only has to lie tight while it is painted. */
 const asStencil = ({ mark, shop, behind }: FitContext): Remedy[] => {
@@ -49,10 +63,11 @@ const bellyOf = ({ piece, drawn }: FitContext): Bulb | undefined =>
 
 /** On a belly: whether flat film can follow it. A stencil only has to lie tight at its openings, and may wrinkle as much as the softest film. */
 export const bulbReading: FitReading = (context) => {
-  const { mark, fitted } = context;
+  const { mark } = context;
   const bulb = bellyOf(context);
   if (!bulb) return undefined;
-  const excess = bulbExcess(bulb, Math.hypot(fitted.width, fitted.height) / 2);
+  const radius = stoutest(context);
+  const excess = bulbExcess(bulb, radius);
   const { follows, filmStays, words } = TECHNIQUES[mark.technique];
   const limit = BULB[follows];
   const base = {
@@ -60,16 +75,19 @@ export const bulbReading: FitReading = (context) => {
     station: 'fit' as const,
     title: 'On the belly',
     ...aboutMark(context.mark, context.several),
-    value: `${percent(excess)} too long at its edge`,
+    value: `${percent(excess)} too long at the edge of its stoutest part`,
     limit: `${percent(limit)}, the film's`,
   };
   if (excess <= limit)
-    return { ...base, verdict: 'fine', why: 'The film follows the curve when it is pressed down from the middle.', remedies: [] };
+    return { ...base, verdict: 'fine', why: 'No part of it is too stout for the curve: press each down from its middle.', remedies: [] };
   return {
     ...base,
     verdict: filmStays ? 'stop' : 'watch',
     why: words.folds,
-    remedies: [...smaller(context, bulbReach(bulb, limit)), ...(follows === 'cast' || excess > BULB.cast ? [] : asStencil(context))],
+    remedies: [
+      ...smaller(context, bulbReach(bulb, limit) / radius),
+      ...(follows === 'cast' || excess > BULB.cast ? [] : asStencil(context)),
+    ],
     advice: 'Or part it into several smaller marks, each with a middle of its own.',
   };
 };
@@ -94,7 +112,7 @@ export const snipsReading: FitReading = (context) => {
     ...base,
     verdict: 'watch',
     value: `${snips.count} snips, ${say(snips.length)} long`,
-    why: `Snip the tape, never the film, from its edge toward the middle, between letters; each snip ends ${say(snips.from)} from the middle. It is the tape that does not follow further.`,
-    remedies: smaller(context, bulbReach(bulb, BULB.paperTape) - GRIP_LIMITS.margin),
+    why: `Snip the tape, never the film, from its edge toward the middle, between letters; each snip ends ${say(snips.from)} from the middle. Beyond that the tape would wrinkle.`,
+    remedies: smaller(context, shareWithin(context, bulbReach(bulb, BULB.paperTape) - GRIP_LIMITS.margin)),
   };
 };

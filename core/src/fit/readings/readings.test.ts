@@ -172,3 +172,41 @@ describe('drawing', () => {
     expect(read('kind', plate())).toBeUndefined();
   });
 });
+
+describe('on a belly', () => {
+  /** A stemless glass: 90 mm at its widest, the wall curved with a radius of 60. */
+  const glass = (mark: Partial<Mark>, word = 'TERN'): Job => {
+    const job = plate(mark, { ground: 'glass', shape: { kind: 'bulb', diameter: 90, along: 60, height: 90 } }, word);
+    return { ...job, zones: [{ ...job.zones[0]!, y: 5, width: 130, height: 80, breathing: 5 }] };
+  };
+  const square = {
+    kind: 'drawing',
+    name: 'tile',
+    parts: [{ id: 'p', colour: '#000000', path: [['M', [0, 0]], ['L', [9, 0]], ['L', [9, 9]], ['L', [0, 9]], ['Z']], fill: 'nonzero' }],
+    leftOut: [],
+  };
+  it('letters 50 mm high follow with snipped tape; a solid piece of that size does not', () => {
+    const letters = glass({ size: { mode: 'height', height: 50 } }, 'TE');
+    expect(read('bulb', letters)!.verdict).toBe('fine');
+    const snips = read('snips', letters)!;
+    expect(snips.verdict).toBe('watch');
+    expect(snips.value).toMatch(/^\d+ snips, /);
+    const tile = glass({ size: { mode: 'height', height: 50 }, artwork: square as unknown as Mark['artwork'] });
+    const stop = read('bulb', tile)!;
+    expect(stop.verdict).toBe('stop');
+    for (const { label } of stop.remedies.filter(({ label: words }) => words.startsWith('Make it') && /wide$/.test(words)))
+      expect(Number(/([\d.]+) mm/.exec(label)![1])).toBeLessThan(50);
+  });
+  it('the snips stand in the steps of tape and place, and nothing of them where none are needed', () => {
+    const about = (job: Job, kind: string) => {
+      const { about: told } = planWorkshop([job], shop, [], DEMO_START, faces, memo)
+        .jobs.get('j')!
+        .recipe.steps.find((step) => step.kind === kind)!;
+      return told.kind === 'place' ? told.snips : told.kind === 'tape' ? told.tape?.snips : undefined;
+    };
+    const large = glass({ size: { mode: 'height', height: 50 } }, 'TE');
+    expect(about(large, 'tape')).toMatchObject({ count: expect.any(Number), length: expect.any(Number) });
+    expect(about(large, 'place')).toEqual(about(large, 'tape'));
+    expect(about(glass({ size: { mode: 'height', height: 5 } }, 'T'), 'tape')).toBeUndefined();
+  });
+});

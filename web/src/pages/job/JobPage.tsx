@@ -1,7 +1,8 @@
 import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
+import { isWashed } from '@kolleta/core/blanks';
 import { formatDuration } from '@kolleta/core/units';
-import { formatMoment } from '@kolleta/core/schedule';
+import { formatDay, formatMoment } from '@kolleta/core/schedule';
 import { removeAt, setAt, type StationId } from '@kolleta/core/job';
 import { download, fileName } from '../../storage/download';
 import { editJob } from '../../storage/editJob';
@@ -130,7 +131,7 @@ export function JobPage() {
               {formatDuration(plan.handsLeft)} of hands-on work
               {plan.schedule.latestStart ? ` · start by ${formatMoment(plan.schedule.latestStart, zone)}` : ''}
               {plan.schedule.slack !== undefined ? ` · ${formatDuration(plan.schedule.slack)} of slack` : ''}
-              {wash ? ` · first wash ${formatMoment(wash.until, zone)}` : ''}
+              {wash && whole ? ` · ${isWashed(job.piece) ? 'first wash' : 'water'} from ${formatDay(wash.until, zone, whole.at)}` : ''}
             </p>
           )}
         </div>

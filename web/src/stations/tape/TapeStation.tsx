@@ -20,7 +20,7 @@ export function TapeStation({ job, plan, shop, edit, fix, mark, chooseMark }: St
       <>
         <DrawingHead
           title="The grip window"
-          text="Green is the grip that lifts the film off its liner and still lets go of it on the piece. Each dot is one use of a piece of tape, the first the largest; deep green is preferred."
+          text="Green is the grip that lifts the film off its liner and still lets go of it on the piece. Each dot is one use of a piece of tape."
         />
         <div className="px-3">
           {layers.map((layer) => (
