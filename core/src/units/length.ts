@@ -16,7 +16,6 @@ const UNIT_MM: Record<string, number> = {
   inch: MM_PER_INCH,
   inches: MM_PER_INCH,
   '"': MM_PER_INCH,
-  '″': MM_PER_INCH,
   ft: 304.8,
   "'": 304.8,
 };
@@ -30,10 +29,34 @@ const VULGAR: Record<string, string> = {
   '⅞': '7/8',
   '⅓': '1/3',
   '⅔': '2/3',
+  '⅙': '1/6',
+  '⅚': '5/6',
+  '⅕': '1/5',
+  '⅖': '2/5',
+  '⅗': '3/5',
+  '⅘': '4/5',
 };
+const VULGARS = new RegExp(`[${Object.keys(VULGAR).join('')}]`, 'g');
+
+/** What people type, in the letters that are read: typographic quotes and fractions, a comma for a point, "3-1/2", double marks for inches. */
+const plainly = (text: string): string =>
+  text
+    .trim()
+    .toLowerCase()
+    .replace(VULGARS, (mark) => ` ${VULGAR[mark]}`)
+    .replaceAll('⁄', '/')
+    .replace(/[“”„‟″]|''|’’/g, '"')
+    .replace(/[‘’‛′]/g, "'")
+    .replace(/(\d)\s*[-‐‑–]\s*(\d+\/\d)/g, '$1 $2')
+    .replace(/(^|\D),(\d)/g, '$1.$2')
+    .replace(/(\d),(\d)/g, '$1.$2')
+    .trim();
+
+/** Feet and inches, of which each is a length of its own. */
+const FEET = /^(\d+(?:\.\d+)?)\s*(?:'|ft|feet)\s*(\S.*)$/;
 
 /**
- * Reads a length that a person typed: "3 1/2", "3.5in", "9 cm", "1½″", "12,5".
+ * Reads a length that a person typed: "3 1/2", "3-1/2", "3.5in", "9 cm", "1½″", "12,5", "1' 2 3/8".
  *
  * @param text what was typed
  * @param system which unit a bare number is in
@@ -42,14 +65,15 @@ const VULGAR: Record<string, string> = {
  * @returns mm; a problem for anything that is not a length, is negative, or is absurd
  */
 export function parseLength(text: string, system: LengthSystem, where: string, least = 0): Result<number> {
-  const cleaned = text
-    .trim()
-    .toLowerCase()
-    .replace(/[½¼¾⅛⅜⅝⅞⅓⅔]/g, (mark) => ` ${VULGAR[mark]}`)
-    .replace(/(\d),(\d)/g, '$1.$2')
-    .trim();
+  const cleaned = plainly(text);
   const example = system === 'mm' ? '"90", "9 cm" or "3 1/2 in"' : '"3 1/2", "3.5" or "90 mm"';
-  const match = /^([-−+])?\s*(?:(\d+(?:\.\d+)?|\.\d+)(?:\s+(\d+)\/(\d+))?|(\d+)\/(\d+))\s*(mm|cm|m|inches|inch|in|ft|"|″|')?\.?$/.exec(
+  const feet = FEET.exec(cleaned);
+  if (feet) {
+    const rest = parseLength(/["a-z]/.test(feet[2]!) ? feet[2]! : `${feet[2]!}"`, 'inch', where);
+    if (rest.ok && rest.value < UNIT_MM.ft!)
+      return parseLength(`${Number(feet[1]) * 12 * MM_PER_INCH + rest.value} mm`, system, where, least);
+  }
+  const match = /^([-−+])?\s*(?:(\d+(?:\.\d+)?|\.\d+)(?:\s+(\d+)\/(\d+))?|(\d+)\/(\d+))\s*(mm|cm|m|inches|inch|in|ft|"|')?\.?$/.exec(
     cleaned,
   );
   if (!match) return refused(`"${text}" is not a length.`, `a length such as ${example}`, where, `Type a length such as ${example}.`);
@@ -79,8 +103,11 @@ function lowestTerms(top: number, bottom: number): [number, number] {
   return [top / a, bottom / a];
 }
 
+/** Under this a length in inches is written in thousandths, unless it is a 32nd. */
+const FINE_INCHES = 1 / 8;
+
 /**
- * Writes a length for a person: "74.0 mm", or inches to the nearest 1/32, "2 29/32 in".
+ * Writes a length for a person: "74.0 mm", or inches to the nearest 1/32, "2 29/32 in"; fine ones in thousandths, "0.024 in".
  *
  * @param mm length in mm
  * @param system the unit to show
@@ -90,10 +117,17 @@ export function formatLength(mm: number, system: LengthSystem, options: { unit?:
   const tail = options.unit === false ? '' : system === 'mm' ? ' mm' : ' in';
   if (system === 'mm') {
     const digits = options.digits ?? 1;
-    const text = mm.toFixed(digits);
-    return (digits > 0 ? text.replace(/\.?0+$/, '') : text).replace(/^-0$/, '0') + tail;
+    // what is not nought never reads as nought
+    const fine = mm !== 0 && Math.abs(mm) < 0.5 * 10 ** -digits ? Math.min(4, Math.ceil(-Math.log10(Math.abs(mm)))) : digits;
+    const text = mm.toFixed(fine);
+    return (fine > 0 ? text.replace(/\.?0+$/, '') : text).replace(/^-0$/, '0') + tail;
   }
   const sign = mm < 0 ? '−' : '';
+  const inches = Math.abs(mm) / MM_PER_INCH;
+  // strokes and gaps: what is not nought never reads as nought, and no such measure is taken in 32nds
+  const nearest = Math.round(inches * 32);
+  if (inches > 0 && inches < FINE_INCHES && (nearest === 0 || Math.abs(inches * 32 - nearest) > 0.005))
+    return `${sign}${inches < 0.0005 ? 'under 0.001' : Number(inches.toFixed(3))}${tail}`;
   const parts = Math.round((Math.abs(mm) / MM_PER_INCH) * 32);
   const whole = Math.floor(parts / 32);
   const [top, bottom] = lowestTerms(parts % 32, 32);
