@@ -21,10 +21,10 @@ const job = (more: Partial<Job> = {}): Job =>
     name: 'Honour board',
     count: 1,
     marks: [],
-    piece: { name: 'board', shape: { kind: 'flat', width: 600, height: 400 }, ground: 'stainedWood', colour: '#6d4a2c', behind: '#000000' },
+    piece: { ...plateJob(textMark('x')).piece, name: 'board', shape: { kind: 'flat', width: 600, height: 400 }, ground: 'stainedWood' },
     ...more,
   }) as unknown as Job;
-const shop = { hours: { zone: 'Europe/Dublin', week: [] }, films: [], tapes: [] } as unknown as Shop;
+const shop = { hours: { zone: 'Europe/Dublin', week: [] }, films: [], tapes: [], paints: [] } as unknown as Shop;
 
 describe('the drying rack', () => {
   const item = (more: Partial<RackItem>): RackItem => ({
