@@ -15,13 +15,14 @@ import { markReadings } from './markReadings';
 import type { Memo } from './memo';
 import { fitMarks, type FittingWork } from './planMark';
 import { soundRemedies } from './soundRemedies';
-import { tapeReadings } from './steps';
+import { tapeReadings, type LayerPlan } from './steps';
 
 /** A job with all that was planned of it, for its readings. */
 export interface ReadWork {
   readonly job: Job;
   readonly works: readonly FittingWork[];
   readonly film: FilmWork;
+  readonly layers: readonly LayerPlan[];
   readonly inputs: readonly RecipeLayer[];
   readonly schedule: JobSchedule;
 }
@@ -59,7 +60,7 @@ function ofMarks(job: Job, works: readonly FittingWork[], { shop, faces, filmLef
 }
 
 /** Every reading of a job, in the order in which makers work, with remedies that hold. */
-export function jobReadings({ job, works, film, inputs, schedule }: ReadWork, around: ReadAround, memo: Memo): Reading[] {
+export function jobReadings({ job, works, film, layers, inputs, schedule }: ReadWork, around: ReadAround, memo: Memo): Reading[] {
   const { shop, faces, shared, filmLeft, isCut, hours, quick } = around;
   const { paints, climate, lengths, temperatures, machines } = shop;
   const marks = works.map((work) => work.plan);
@@ -84,7 +85,7 @@ export function jobReadings({ job, works, film, inputs, schedule }: ReadWork, ar
         cutReadings(job, together, layout, shop, left, needed, lengths),
       );
     }),
-    ...tapeReadings(job, marks, shop),
+    ...tapeReadings(job, layers, shop),
     ...guarded('cure', 'finish', job.id, 'Drying and paint', () => finishReadings(climate, temperatures)),
     ...guarded('paint', 'technique', job.id, 'How the marks are made', () => techniqueReadings(job, inputs, { paints })),
     ...(inputs.length > 0
@@ -93,7 +94,7 @@ export function jobReadings({ job, works, film, inputs, schedule }: ReadWork, ar
   ];
   // tried out on the marks alone, which is what they change
   const after = (changed: Job) => ofMarks(changed, fitMarks(changed, shop, faces, memo, quick), around, memo);
-  return soundRemedies(job, all, marks, shop, quick ? undefined : after);
+  return soundRemedies(job, all, marks, layers, shop, quick ? undefined : after);
 }
 
 /** Readings with what the user answered for, and with remedies that know what they saw. */

@@ -154,7 +154,7 @@ export function planWorkshop(
 
   // steps
   const stepped = each(filmed, ({ job, marks, film }) => {
-    const layers = planLayers(job, marks, shop);
+    const layers = planLayers(job, marks, shop, memo);
     return { layers, ...planRecipe(job, marks, layers, film.own, shop) };
   });
 

@@ -72,26 +72,26 @@ describe('the law of remedies', () => {
   });
   it('a remedy that cannot be tried out is not offered, and takes neither the reading nor the job along', () => {
     const job = plateJob(textMark('Tern', { size: { mode: 'width', width: 260 } }));
-    const { readings, marks } = planOf(job);
+    const { readings, marks, layers } = planOf(job);
     const size = readings.find((r) => kindOf(r) === 'size')!;
     expect(size.remedies.length).toBeGreaterThan(0);
     const fail = () => {
       throw new Error('no');
     };
-    const after = soundRemedies(job, readings, marks, shop, fail);
+    const after = soundRemedies(job, readings, marks, layers, shop, fail);
     expect(after.map((r) => r.id)).toEqual(readings.map((r) => r.id));
     expect(after.find((r) => kindOf(r) === 'size')).toMatchObject({ verdict: 'stop', remedies: [] });
     // what is gone from the job meanwhile is no remedy either
     const gone = [
       { ...size, remedies: [{ label: 'Gone', patch: [{ op: 'set' as const, path: ['marks', 'nobody', 'film', 'x'], value: 1 }] }] },
     ];
-    expect(soundRemedies(job, gone, marks, shop)[0]!.remedies).toEqual([]);
+    expect(soundRemedies(job, gone, marks, layers, shop)[0]!.remedies).toEqual([]);
   });
   it('where none holds, it is said what the first would meet; nothing is said of what was not tried out', () => {
     const job = plateJob(textMark('Tern', { size: { mode: 'width', width: 260 } }));
-    const { readings, marks } = planOf(job);
+    const { readings, marks, layers } = planOf(job);
     const met: Reading = { ...readings.find((r) => kindOf(r) === 'size')!, id: 'thin:m', title: 'Thin parts', verdict: 'stop' };
-    const size = (after?: () => Reading[]) => soundRemedies(job, readings, marks, shop, after).find((r) => kindOf(r) === 'size')!;
+    const size = (after?: () => Reading[]) => soundRemedies(job, readings, marks, layers, shop, after).find((r) => kindOf(r) === 'size')!;
     expect(size(() => [met]).advice).toMatch(/^“As large as fits.*would be stopped by “Thin parts”. Say less/);
     expect(size()).toMatchObject({ remedies: [], advice: undefined });
   });

@@ -5,7 +5,7 @@ import { contrastOf } from '../fit';
 import { applyPatch, kindOf, type Remedy, type Id, type Job, type Mark, type Reading, type Shop } from '../job';
 import { gripReading } from '../tape';
 import type { MarkPlan } from './planMark';
-import { surfaceUnder } from './steps';
+import type { LayerPlan } from './steps';
 
 /** Every film that a mark may be cut from, as far as it says so itself. */
 const filmsOf = (mark: Mark): Set<Id> =>
@@ -16,14 +16,21 @@ const filmsOf = (mark: Mark): Set<Id> =>
   ]);
 
 /** The stop of contrast or tape that a mark meets with another film, paint or technique and did not have, by name. */
-function stopOfFilm(before: Job, after: Job, plan: MarkPlan, stops: ReadonlySet<string>, shop: Shop): string | undefined {
+function stopOfFilm(
+  before: Job,
+  after: Job,
+  plan: MarkPlan,
+  layers: readonly LayerPlan[],
+  stops: ReadonlySet<string>,
+  shop: Shop,
+): string | undefined {
   const [was, is] = [before, after].map((job) => job.marks.find((mark) => mark.id === plan.mark.id));
   if (!was || !is) return undefined;
   const { painted, taped } = TECHNIQUES[is.technique];
   const known = filmsOf(was);
   const fresh = [...filmsOf(is)].flatMap((id) => (known.has(id) ? [] : (shop.films.find((film) => film.id === id) ?? [])));
   // where a mark has several layers it is not known which of them it takes: on the piece and on film it has to hold
-  const under = [surfaceOf(after.piece, shop.paints), ...plan.inspections.map(({ film }) => surfaceUnder(plan, film.id))];
+  const under = [surfaceOf(after.piece, shop.paints), ...layers.filter(({ mark }) => mark === plan.mark.id).map(({ surface }) => surface)];
   const surfaces = plan.inspections.length > 1 ? [...new Set(under)] : under.slice(0, 1);
   const grips = fresh
     .filter((film) => taped && !stops.has(`grip:${is.id}:${film.id}`))
@@ -75,6 +82,7 @@ export function soundRemedies(
   job: Job,
   readings: readonly Reading[],
   marks: readonly MarkPlan[],
+  layers: readonly LayerPlan[],
   shop: Shop,
   after?: (changed: Job) => readonly Reading[],
 ): Reading[] {
@@ -83,7 +91,7 @@ export function soundRemedies(
   const against = (reading: Reading, { patch }: Remedy): string | undefined => {
     try {
       const { document } = applyPatch(job, patch);
-      const ofFilm = marks.flatMap((plan) => stopOfFilm(job, document, plan, stops, shop) ?? [])[0];
+      const ofFilm = marks.flatMap((plan) => stopOfFilm(job, document, plan, layers, stops, shop) ?? [])[0];
       if (ofFilm !== undefined || reading.verdict === 'fine' || !isTried(job, reading, patch)) return ofFilm;
       if (!after) return UNTRIED;
       const then = after(document);

@@ -17,6 +17,7 @@ import {
 import { guarded, type Film, type Id, type Job, type Reading, type Shop } from '../job';
 import type { Recipe, RecipeLayer, SnipsAbout, TapeAbout } from '../finish';
 import { recipeFor } from '../techniques';
+import type { Memo } from './memo';
 import type { MarkPlan } from './planMark';
 
 /** One layer through weeding and tape. */
@@ -38,20 +39,29 @@ export interface LayerPlan {
 /** A layer that lies on so much of another lies on its film. */
 const ON_FILM = 0.6;
 
-/** What a layer of a mark comes on: the piece, or the layer of the same mark that lies under it. */
-export function surfaceUnder({ fitted, inspections, surface, mark }: MarkPlan, film: Id): Surface {
-  const at = fitted.layers.findIndex((layer) => layer.film === film);
-  const own = fitted.layers[at];
-  if (!own || own.region.length === 0) return surface;
+type Layers = MarkPlan['fitted']['layers'];
+
+/** The film of the layer that lies under another of the same mark, if any does. */
+function underStage({ layers, film, seenThrough }: { layers: Layers; film: Id; seenThrough: boolean }): { film?: Id } {
+  const at = layers.findIndex((layer) => layer.film === film);
+  const own = layers[at];
+  if (!own || own.region.length === 0) return {};
   // what is seen through the piece is put on its back: the first to be seen goes down first
-  const lower = mark.seenThrough ? fitted.layers.slice(at + 1) : fitted.layers.slice(0, at).toReversed();
+  const lower = seenThrough ? layers.slice(at + 1) : layers.slice(0, at).toReversed();
   const under = lower.find((layer) => regionArea(intersection(layer.region, own.region)) > ON_FILM * regionArea(own.region));
-  const below = under && inspections.find((i) => i.film.id === under.film)?.film;
+  return under ? { film: under.film } : {};
+}
+
+/** What a layer of a mark comes on: the piece, or the layer of the same mark that lies under it. */
+export function surfaceUnder({ fitted, inspections, surface, mark }: MarkPlan, film: Id, memo: Memo): Surface {
+  if (fitted.layers.length < 2) return surface;
+  const under = memo.stage('under', { layers: fitted.layers, film, seenThrough: mark.seenThrough }, underStage);
+  const below = inspections.find((i) => i.film.id === under.film)?.film;
   return below ? filmSurface(surface, below, FILM_KINDS[below.kind].bond.typical * GRIP_LIMITS.atOnce) : surface;
 }
 
 /** Weeding and tape of every layer. */
-export function planLayers(job: Job, marks: readonly MarkPlan[], shop: Shop): LayerPlan[] {
+export function planLayers(job: Job, marks: readonly MarkPlan[], shop: Shop, memo: Memo): LayerPlan[] {
   return marks.flatMap((plan) => {
     const { mark, flat, copies, cutFlat, inspections, perPiece, variants } = plan;
     // tape lies on the film as it is cut, bent on a taper; one piece serves the widest of different words
@@ -63,7 +73,7 @@ export function planLayers(job: Job, marks: readonly MarkPlan[], shop: Shop): La
         : { width: Math.max(...variants.map((v) => v.fitted.width)), height: Math.max(...variants.map((v) => v.fitted.height)) };
     const lifts = job.count * perPiece;
     return inspections.map(({ film, pieces, edge }): LayerPlan => {
-      const surface = surfaceUnder(plan, film.id);
+      const surface = surfaceUnder(plan, film.id, memo);
       const window = gripWindow(transferOf(mark, film, surface));
       const choice = chooseTape(shop.tapes, window, film.finish);
       return {
@@ -83,14 +93,11 @@ export function planLayers(job: Job, marks: readonly MarkPlan[], shop: Shop): La
 }
 
 /** What the tape of every layer tells. */
-export const tapeReadings = (job: Job, marks: readonly MarkPlan[], shop: Shop): Reading[] =>
-  marks.flatMap((plan) =>
-    plan.inspections.flatMap(({ film }) =>
-      guarded('tape', 'grip', `${plan.mark.id}:${film.id}`, 'Tape', () => [
-        gripReading(job, plan.mark, film, surfaceUnder(plan, film.id), shop),
-      ]),
-    ),
-  );
+export const tapeReadings = (job: Job, layers: readonly LayerPlan[], shop: Shop): Reading[] =>
+  layers.flatMap(({ mark: id, film, surface }) => {
+    const mark = job.marks.find((one) => one.id === id);
+    return mark ? guarded('tape', 'grip', `${id}:${film.id}`, 'Tape', () => [gripReading(job, mark, film, surface, shop)]) : [];
+  });
 
 /** What is weeded on one piece when the mark goes on it several times. */
 const timesPiece = (weeding: Weeding, times: number): Weeding => ({
@@ -132,6 +139,7 @@ export function planRecipe(
     const plan = marks.find((m) => m.mark.id === layer.mark)!;
     const layout = layouts.find((l) => l.film.id === layer.film.id)!;
     const region = plan.fitted.layers.find((l) => l.film === layer.film.id)!.region;
+    const snips = snipsOf(job, layer);
     return {
       mark: plan.mark,
       film: layer.film,
@@ -148,8 +156,8 @@ export function planRecipe(
         ...{ kept: layer.weeding.kept, letters: plan.mark.artwork.kind === 'text', onCarrier: layer.weeding.onCarrier },
         ...{ waste: layer.weeding.wastePieces, small: layer.weeding.smallPieces },
       },
-      tape: tapeOf(layer, snipsOf(job, layer)),
-      snips: snipsOf(job, layer),
+      tape: tapeOf(layer, snips),
+      snips,
       perPiece: plan.copies.length + 1,
     };
   });

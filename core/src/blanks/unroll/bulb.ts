@@ -67,12 +67,24 @@ export function bulbExcess(bulb: Bulb, r: number): number {
 /** So finely the way outward is looked at for where film first is too long. */
 const REACH_STEPS = 48;
 
+/** What was found out of the last bellies: they are asked about again and again. */
+const reaches = new Map<string, number>();
+const MOST_REACHES = 64;
+
 /**
  * How far from the middle of a belly film goes before it is so much too long, mm: where that is first so.
  *
  * @returns without end where it never is on this belly
  */
 export function bulbReach(bulb: Bulb, limit: number): number {
+  const key = `${bulb.diameter} ${bulb.along} ${bulb.height} ${limit}`;
+  const known = reaches.get(key) ?? firstBeyond(bulb, limit);
+  if (reaches.size > MOST_REACHES) reaches.clear();
+  reaches.set(key, known);
+  return known;
+}
+
+function firstBeyond(bulb: Bulb, limit: number): number {
   const far = Math.max(bulb.height, bulb.diameter);
   let before = 0;
   for (let i = 1; i <= REACH_STEPS; i++) {

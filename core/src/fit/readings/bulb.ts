@@ -75,7 +75,7 @@ export const bulbReading: FitReading = (context) => {
     station: 'fit' as const,
     title: 'On the belly',
     ...aboutMark(context.mark, context.several),
-    value: `${percent(excess)} too long at the edge of its stoutest part`,
+    value: `${percent(excess)} at its stoutest part`,
     limit: `${percent(limit)}, the film's`,
   };
   if (excess <= limit)
