@@ -53,7 +53,7 @@ function underStage({ layers, film, seenThrough }: { layers: Layers; film: Id; s
 }
 
 /** What a layer of a mark comes on: the piece, or the layer of the same mark that lies under it. */
-export function surfaceUnder({ fitted, inspections, surface, mark }: MarkPlan, film: Id, memo: Memo): Surface {
+function surfaceUnder({ fitted, inspections, surface, mark }: MarkPlan, film: Id, memo: Memo): Surface {
   if (fitted.layers.length < 2) return surface;
   const under = memo.stage('under', { layers: fitted.layers, film, seenThrough: mark.seenThrough }, underStage);
   const below = inspections.find((i) => i.film.id === under.film)?.film;
