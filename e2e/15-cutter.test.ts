@@ -111,7 +111,7 @@ test('a stop keeps film from the knife until it is answered for, and the log kee
   await expect(page.getByRole('button', { name: /Save the cut file/ })).toBeDisabled();
   await page.getByText('Not ready to cut').getByRole('link').first().click();
   const food = reading(page, 'Food');
-  await food.getByRole('button', { name: 'Go on against it…' }).click();
+  await food.getByRole('button', { name: 'Go ahead anyway…' }).click();
   await expect(food.getByRole('button', { name: 'Go on', exact: true })).toBeDisabled();
   await food.getByRole('textbox').fill('For the wall, never for eating');
   await food.getByRole('button', { name: 'Go on', exact: true }).click();
@@ -136,7 +136,7 @@ test('a job longer than the film in the cutter is refused with the length, and n
   await openStation(page, 'regatta-prizes', 'cut');
   const film = reading(page, 'White gloss');
   await expect(film).toHaveAccessibleName(/stop/);
-  await film.getByRole('button', { name: 'Go on against it…' }).click();
+  await film.getByRole('button', { name: 'Go ahead anyway…' }).click();
   await film.getByRole('textbox').fill('An offcut lies ready');
   await film.getByRole('button', { name: 'Go on', exact: true }).click();
   await page.getByRole('button', { name: 'Send it to the cutter' }).click();

@@ -53,7 +53,7 @@ test('it is silent unless something speaks against it', async ({ page }) => {
   await page.goto('/#/quick');
   await page.getByLabel('Word').fill('Tide');
   await page.getByLabel('Face').selectOption('archivo-black');
-  await expect(page.getByText('Nothing speaks against it', { exact: false })).toBeVisible();
+  await expect(page.getByText('Ready to cut', { exact: false })).toBeVisible();
   await page.getByLabel('Size', { exact: true }).selectOption('width');
   await page.getByLabel('Width of the mark').fill('9');
   await page.getByLabel('Width of the mark').press('Enter');

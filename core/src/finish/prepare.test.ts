@@ -25,6 +25,7 @@ describe('recipes as rows', () => {
       expect(one.steps).toHaveLength(1);
       expect(clean.step).toBe(one.steps[0]!.id);
       expect(clean.most !== undefined).toBe(wiped);
+      expect(clean.why).toBe(!wiped ? 'dustedOff' : ['acrylic', 'polystyrene'].includes(ground) ? 'washed' : 'alcohol');
       const { about } = one.steps[0]!;
       const cleaning = about.kind === 'clean' ? about.cleaning : undefined;
       const { porous, material, wear } = GROUNDS[ground];

@@ -124,5 +124,8 @@ export function cleanSteps(draft: RecipeDraft, ground: Lag | undefined, rows?: r
   const { id, step } = added;
   const most = step.within ? { most: WAITS[step.within] } : {};
   const lag = afterStep(step, id, undefined, undefined, draft);
-  return { clean: { ...lag, ...most, why: step.puts === 'alcohol' ? 'alcohol' : 'dustedOff' }, wiped: step.within !== undefined };
+  return {
+    clean: { ...lag, ...most, why: step.puts === 'alcohol' ? 'alcohol' : step.cleaning === 'soap' ? 'washed' : 'dustedOff' },
+    wiped: step.within !== undefined,
+  };
 }

@@ -11,6 +11,7 @@ export type WaitFor =
   | 'beforeFilm'
   | 'alcohol'
   | 'dustedOff'
+  | 'washed'
   | 'weedSoon'
   | 'weeded'
   | 'taped'
@@ -95,7 +96,8 @@ export type StepAbout =
       /** How often it goes on a piece. */
       readonly perPiece: number;
       readonly slats: boolean;
-      readonly films: number;
+      /** Its films, in the order in which they go down. */
+      readonly films: readonly string[];
       /** Masked beyond the film, mm. */
       readonly mask?: number;
       readonly snips?: SnipsAbout;

@@ -1,4 +1,5 @@
-import { isTimed, standing, type Id, type JobId, type WorkEvent } from '../job';
+import { isTimed, kindOf, standing, type Id, type JobId, type ReadingId, type WorkEvent } from '../job';
+import { wentAhead } from '../words';
 
 /** One line of the log: what was done, how long it was to take and took, and how it came out. */
 export interface LogRecord {
@@ -22,7 +23,7 @@ export function logOf(events: readonly WorkEvent[], job?: JobId): LogRecord[] {
     .flatMap((event): LogRecord[] => {
       if (event.kind === 'overridden' && (job === undefined || event.job === job)) {
         const { id, at, reason } = event;
-        const title = `Went on against a stop: ${event.reading.split(':')[0]}`;
+        const title = wentAhead(kindOf({ id: event.reading as ReadingId }));
         return [{ event: id, at, job: event.job, title, planned: 0, actual: 0, timed: false, outcome: 'overridden', note: reason }];
       }
       if ((event.kind !== 'done' && event.kind !== 'wrong') || (job !== undefined && event.job !== job)) return [];

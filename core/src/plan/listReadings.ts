@@ -16,7 +16,7 @@ export function listReadings(job: Job): Reading[] {
       id: 'rows:list',
       station: 'draw',
       verdict: same ? 'fine' : 'watch',
-      title: 'One row a piece',
+      title: 'One row for each piece',
       value: `${rows} ${rows === 1 ? 'row' : 'rows'}, ${job.count} ${job.count === 1 ? 'piece' : 'pieces'}`,
       limit: 'as many rows as pieces',
       why: same

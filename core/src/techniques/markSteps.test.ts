@@ -50,7 +50,7 @@ describe('placing marks', () => {
       about: {
         method: 'hinge',
         perPiece: 1,
-        films: 1,
+        films: ['white-gloss'],
         slats: false,
         technique: 'decal',
         mark: 'the m',
@@ -108,7 +108,7 @@ describe('placing marks', () => {
     });
     expect(at('place:m')).toMatchObject({
       hands: minutesFor(HANDS_ON.hinge, 6, size) * 2 + HANDS_ON.dryFit,
-      about: { perPiece: 3, films: 2, slats: true },
+      about: { perPiece: 3, films: ['petrol', 'white-gloss'], slats: true },
     });
     expect(at('place:m').after.map(({ step }) => step)).toEqual(['j/tape:m:petrol', 'j/tape:m:white-gloss', 'j/clean']);
     expect(at('weed:m:petrol').about).toMatchObject({ layer: { layered: true, film: 'petrol', count: 2 } });

@@ -29,6 +29,7 @@ export function markSteps(draft: RecipeDraft, taped: ReadonlyMap<Id, readonly La
     const size = (first.width * first.height) / 1e6;
     const place = id(`place:${mark.id}`);
     const { perPiece } = first;
+    const films = own.map(({ film }) => film.name);
     const hands = minutesFor(flat ? HANDS_ON.hinge : HANDS_ON.centreOut, count * perPiece, size) * own.length;
     const making = makingOf(mark);
     const way = wayOf(making);
@@ -38,7 +39,7 @@ export function markSteps(draft: RecipeDraft, taped: ReadonlyMap<Id, readonly La
       id: place,
       about: {
         ...{ kind: 'place', pieces, mark: mark.name, technique: mark.technique, method: flat ? 'hinge' : 'centreOut' },
-        ...{ perPiece, slats: piece.slats !== undefined, films: own.length },
+        ...{ perPiece, slats: piece.slats !== undefined, films: mark.seenThrough ? films.toReversed() : films },
         ...(!flat && count > 1 ? { stop: first.foot } : {}),
         ...(placing.mask === undefined ? {} : { mask: placing.mask }),
         ...(first.snips ? { snips: first.snips } : {}),

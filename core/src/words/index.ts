@@ -1,3 +1,4 @@
+export * from './aheadWords';
 export * from './grammar';
 export * from './stepWords';
 export * from './waitWords';

@@ -49,6 +49,7 @@ describe('the words of waits', () => {
     'beforeFilm',
     'alcohol',
     'dustedOff',
+    'washed',
     'weedSoon',
     'weeded',
     'taped',

@@ -1,7 +1,7 @@
 import { COATS, type CleaningId, type StepKind } from '../facts';
 import type { LayerAbout, Pieces, SnipsAbout, StepAbout, WorkStep } from '../finish';
 import { formatDuration, formatLength, inSentence, type LengthSystem } from '../units';
-import { capital, counted, plural, times } from './grammar';
+import { capital, counted, listed, plural, times } from './grammar';
 import { PULL_WORDS } from './waitWords';
 import { weedWords } from './weedWords';
 
@@ -166,7 +166,7 @@ const STEP_WORDS: { readonly [K in StepKind]: Words<K> } = {
         perPiece > 1 ? `${perPiece} on each piece; mark their places from the jig.` : '',
         slats ? 'Over the gaps between slats, part the film with a sharp blade once it holds.' : '',
         snips === undefined ? '' : 'Press the middle down first, then let each flap of the snipped tape follow the belly by itself.',
-        films > 1 ? 'Lowest and largest film first.' : '',
+        films.length > 1 ? `In this order: ${listed(films.map(inSentence))}, each pressed down before the next.` : '',
         mask === undefined ? '' : `Mask ${say(mask)} beyond the film, and press every edge down.`,
       ]
         .filter(Boolean)

@@ -16,6 +16,7 @@ const WAIT_WORDS: Record<WaitFor, (coat: string) => string> = {
   beforeFilm: (coat) => `${coat} dries before film`,
   alcohol: () => 'alcohol dries',
   dustedOff: () => 'dusted off',
+  washed: () => 'washed and dry',
   weedSoon: () => 'weed within a day',
   weeded: () => 'weeded',
   taped: () => 'taped',

@@ -309,7 +309,7 @@ describe('the job’s time', () => {
     const job = demo.jobs.find((j) => j.id === id)!;
     render(<JobRibbon job={job} plan={plan.jobs.get(id)!} whole={plan} shop={demo.shop} />);
     expect(screen.getByRole('img').getAttribute('aria-label')).toMatch(
-      new RegExp(`^Time of ${job.name}: .* of hands left, packed \\w+ \\d+ Dec \\d\\d:\\d\\d`),
+      new RegExp(`^Time of ${job.name}: .* of work left, packed \\w+ \\d+ Dec \\d\\d:\\d\\d`),
     );
   });
 });

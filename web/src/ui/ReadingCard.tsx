@@ -105,7 +105,7 @@ export function ReadingCard({ reading, onRemedy, onShow, shown, onOverride, prev
               )}
               {open && !asking && (
                 <button type="button" className="btn btn-sm btn-ghost border-base-300" onClick={() => setAsking(true)}>
-                  Go on against it…
+                  Go ahead anyway…
                 </button>
               )}
               {onOverride && reading.overridden && (

@@ -128,7 +128,7 @@ export function JobPage() {
           </p>
           {plan && !plan.aside && (
             <p className="quiet text-[0.86rem]">
-              {formatDuration(plan.handsLeft)} of hands-on work
+              {formatDuration(plan.handsLeft)} of work
               {plan.schedule.latestStart ? ` · start by ${formatMoment(plan.schedule.latestStart, zone)}` : ''}
               {plan.schedule.slack !== undefined ? ` · ${formatDuration(plan.schedule.slack)} of slack` : ''}
               {wash && whole ? ` · ${isWashed(job.piece) ? 'first wash' : 'water'} from ${formatDay(wash.until, zone, whole.at)}` : ''}

@@ -60,7 +60,7 @@ export function JobRibbon({ job, plan, whole, shop }: { job: Job; plan: JobPlan;
       now={whole.at}
       deadline={job.deadline}
       dayName={dayName}
-      label={`Time of ${job.name}: ${hands} of hands left, packed ${plan.schedule.packed === undefined ? 'never' : formatMoment(plan.schedule.packed, zone)}${job.deadline ? `, wanted ${formatMoment(job.deadline, zone)}` : ''}`}
+      label={`Time of ${job.name}: ${hands} of work left, packed ${plan.schedule.packed === undefined ? 'never' : formatMoment(plan.schedule.packed, zone)}${job.deadline ? `, wanted ${formatMoment(job.deadline, zone)}` : ''}`}
     />
   );
 }

@@ -136,7 +136,7 @@ export function JobsPage() {
                     )}
                     {next && (
                       <p className="quiet text-sm">
-                        next: {inSentence(stepTitle(next.step))} · {formatDuration(own!.handsLeft)} of hands left
+                        next: {inSentence(stepTitle(next.step))} · {formatDuration(own!.handsLeft)} of work left
                       </p>
                     )}
                   </div>

@@ -20,7 +20,7 @@ export function LogbookPage() {
           <p>
             {records.length} {records.length === 1 ? 'step' : 'steps'}, {totals.timed} of them timed
             {totals.timed > 0
-              ? `: ${formatDuration(totals.actual)} of hands where ${formatDuration(totals.planned)} were planned`
+              ? `: ${formatDuration(totals.actual)} of work where ${formatDuration(totals.planned)} were planned`
               : ''}; {totals.wrong === 0 ? 'nothing went wrong' : `${totals.wrong} went wrong`}.
           </p>
           <LogList records={records.slice(0, 200)} shop={shop} jobName={(id) => jobs.find((j) => j.id === id)?.name} />

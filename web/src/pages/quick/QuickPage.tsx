@@ -181,7 +181,7 @@ export function QuickPage() {
           {plan && fitted && layout && (
             <span className="quiet">
               {formatLength(fitted.width, system, { unit: false })} × {formatLength(fitted.height, system)} ·{' '}
-              {formatLength(layout.taken, system, { digits: 0 })} of film · {formatDuration(plan.handsLeft)} of hands
+              {formatLength(layout.taken, system, { digits: 0 })} of film · {formatDuration(plan.handsLeft)} of work
             </span>
           )}
         </div>
@@ -198,7 +198,7 @@ export function QuickPage() {
       </section>
       <section aria-label="What speaks against it" className="flex flex-col gap-2.5">
         {words.trim() && plan && speaking.length === 0 && (
-          <p className="sheet px-4 py-3">Nothing speaks against it. Cut it colour side up, weed the surround, then tape it over.</p>
+          <p className="sheet px-4 py-3">Ready to cut. Colour side up, weed the surround, then tape it over.</p>
         )}
         {words.trim() &&
           speaking.map((reading) => (

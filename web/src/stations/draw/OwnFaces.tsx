@@ -57,7 +57,7 @@ export function OwnFaces() {
         className="btn btn-sm btn-ghost border-base-300"
         onFile={(file) => void take(file)}
       >
-        Bring a face of your own
+        Add a font of yours
       </FileButton>
       {problem && (
         <p role="alert" className="bg-error text-error-content w-full rounded px-2 py-1 text-sm">

@@ -125,7 +125,7 @@ export function FitStation({ job, plan, shop, edit, fix, mark, chooseMark }: Sta
           )}
           {chosen && round && (
             <p className="quiet text-[0.8rem] leading-snug">
-              Foot stop {formatLength(chosen.fitted.box.minY, system)}
+              {formatLength(chosen.fitted.box.minY, system)} from the bottom edge
               {job.count > 1 ? `, the same on all ${job.count}` : ''}. The wrap is {formatLength(wallOf(job.piece.shape).width, system)}.
             </p>
           )}
@@ -136,7 +136,7 @@ export function FitStation({ job, plan, shop, edit, fix, mark, chooseMark }: Sta
                 className="btn btn-sm btn-outline btn-primary"
                 onClick={() => sizing({ mode: 'width', width: handy }, 'Next size down')}
               >
-                Next down: {formatLength(handy, system)}
+                Round down to {formatLength(handy, system)}
               </button>
               <button
                 type="button"

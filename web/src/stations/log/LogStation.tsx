@@ -30,14 +30,14 @@ export function LogStation({ job, plan, shop }: StationProps) {
         <p className="measure text-2xl font-semibold">{totals.timed > 0 ? formatDuration(totals.actual) : 'not timed'}</p>
         <p>
           {totals.timed > 0
-            ? `of hands in ${totals.timed === 1 ? 'the step' : `the ${totals.timed} steps`} that ran with a timer; ${formatDuration(totals.planned)} were planned (×${(totals.actual / Math.max(0.1, totals.planned)).toFixed(2)}).`
+            ? `of work in ${totals.timed === 1 ? 'the step' : `the ${totals.timed} steps`} that ran with a timer; ${formatDuration(totals.planned)} were planned (×${(totals.actual / Math.max(0.1, totals.planned)).toFixed(2)}).`
             : 'No step has run with a timer yet: Start begins one.'}{' '}
           {totals.wrong === 0 ? 'Nothing went wrong.' : totals.wrong === 1 ? 'One step went wrong.' : `${totals.wrong} steps went wrong.`}
         </p>
         <p className="quiet text-sm">
           {left === 0
             ? 'Every step is done: the job can be closed.'
-            : `${left} steps and ${formatDuration(plan.handsLeft)} of hands are left.`}
+            : `${left} steps and ${formatDuration(plan.handsLeft)} of work are left.`}
         </p>
       </div>
     </StationLayout>

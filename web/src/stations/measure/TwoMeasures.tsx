@@ -13,7 +13,7 @@ export function TwoMeasures({
 }) {
   return (
     <p className="quiet text-sm leading-7">
-      Measured a wrap as well? String says{' '}
+      Or measure around it with string:{' '}
       <LengthWord
         label="Wrap by string"
         value={Math.PI * diameter}
