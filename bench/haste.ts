@@ -1,3 +1,4 @@
+// Longer than 300 lines: the four faults of haste share how they type, press and look at what was saved.
 import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
 import { inBrowser } from './inBrowser';

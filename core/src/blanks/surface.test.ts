@@ -1,6 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import { plateJob, textMark } from '../../test/sampleJobs';
-import { COAT_SURFACES, CONTACTS, GROUNDS, type CoatId, type Contact, type GroundId } from '../facts';
+import { COAT_SURFACES, CONTACTS, GRIP_LIMITS, GROUNDS, type CoatId, type Contact, type GroundId } from '../facts';
 import type { Paint, Piece } from '../job';
 import { coatPaint, filmSurface, isClear, surfaceOf, type CoatAge } from './surface';
 
@@ -55,7 +55,7 @@ describe('the topmost layer counts', () => {
         const sealed = surfaceOf(piece({ ground, coat, sealedFirst: true }), paints);
         expect(sealed.name).toBe('clear sealer');
         expect(sealed.colour).toBe(open.colour);
-        expect(sealed.strength).toBeGreaterThanOrEqual(Math.max(open.strength, 4));
+        if (sealed.peels === undefined) expect(sealed.strength).toBeGreaterThanOrEqual(Math.max(open.strength, 4));
         expect(sealed.hold).toBeGreaterThanOrEqual(open.hold);
         expect(sealed.contact).toBeGreaterThanOrEqual(open.contact);
         expect(sealed.sealable).toBe(false);
@@ -80,10 +80,24 @@ describe('the topmost layer counts', () => {
   it('film on film is smooth, and stands less than what it lies on', () => {
     for (const ground of grounds) {
       const below = surfaceOf(piece({ ground }), []);
-      const film = filmSurface(below, { id: 'w', name: 'White gloss', colour: '#ffffff' }, 15 * 0.65);
-      expect(film).toMatchObject({ energy: 38, hold: 0.8, contact: 1, colour: '#ffffff', clear: false, weakest: 'White gloss' });
+      const film = filmSurface(below, { name: 'White gloss', kind: 'permanent', colour: '#ffffff' });
+      expect(film).toMatchObject({ energy: 38, hold: 0.8, contact: 1, colour: '#ffffff', clear: false, weakest: 'film below' });
       expect(film.strength).toBeLessThanOrEqual(below.strength);
-      expect(film.strength).toBeCloseTo(Math.min(below.strength, 0.7 * 15 * 0.65 * below.hold * below.contact), 9);
+      expect(film.strength).toBeCloseTo(Math.min(below.strength, 0.7 * 15 * GRIP_LIMITS.atOnce * below.hold * below.contact), 9);
+    }
+  });
+  it('no coat holds on wax and on plastics that refuse everything, and a film on it comes off with it', () => {
+    for (const ground of grounds) {
+      const refusing = ['polyethylene', 'polypropylene', 'silicone', 'waxedWood'].includes(ground);
+      for (const coat of coats) {
+        const coated = surfaceOf(piece({ ground, coat }), []);
+        expect([ground, coated.peels]).toEqual([ground, refusing ? GROUNDS[ground].name : undefined]);
+        if (refusing) expect(coated.strength).toBeLessThan(1);
+        expect(filmSurface(coated, { name: 'x', kind: 'permanent', colour: '#ffffff' }).peels).toBe(coated.peels);
+        expect(surfaceOf(piece({ ground, coat, waxed: true }), []).peels).toBe(`waxed ${GROUNDS[ground].name}`);
+      }
+      expect(surfaceOf(piece({ ground, sealedFirst: true }), []).peels !== undefined).toBe(refusing);
+      expect(surfaceOf(piece({ ground }), []).peels).toBeUndefined();
     }
   });
 });

@@ -3,14 +3,16 @@ import {
   COATINGS,
   COATS,
   CONTACTS,
+  FILM_KINDS,
   FILM_SURFACE,
   GRIP_LIMITS,
   GROUNDS,
+  STICK,
   type CoatId,
   type CoatSurface,
   type GroundId,
 } from '../facts';
-import type { Id, Paint, Piece } from '../job';
+import type { Film, Paint, Piece } from '../job';
 
 /** What film meets: the topmost layer of a piece, at the moment at which film comes on it. */
 export interface Surface {
@@ -31,6 +33,8 @@ export interface Surface {
   /** Seen colour, #rrggbb; where it is clear, light passes through it. */
   readonly colour: string;
   readonly clear: boolean;
+  /** A ground on which no coat holds, under one: everything on it comes off with it. */
+  readonly peels?: string;
   /** Whether a sealer would make it better to put film on. */
   readonly sealable: boolean;
 }
@@ -63,8 +67,12 @@ function layersOf(piece: Piece, paints: readonly Paint[]): Layer[] {
   return layers;
 }
 
+/** Grounds on which no coat holds: waxed ones, and plastics that refuse everything. */
+const refuses = ({ ground, waxed }: Pick<Piece, 'ground' | 'waxed'>): boolean =>
+  waxed || GROUNDS[ground].waxed === true || GROUNDS[ground].energy.typical < STICK.energyWatch;
+
 /** Grounds on which a coat holds only half: bare, smooth and hard. */
-const lets = (ground: GroundId): boolean => {
+const slippery = (ground: GroundId): boolean => {
   const { porous, coating, material } = GROUNDS[ground];
   return !porous && coating === undefined && material !== 'masonry';
 };
@@ -72,8 +80,15 @@ const lets = (ground: GroundId): boolean => {
 /** Whether light passes through the bare piece: as its ground does, unless it was said. */
 export const isClear = (piece: Pick<Piece, 'ground' | 'seeThrough'>): boolean => piece.seeThrough ?? GROUNDS[piece.ground].clear;
 
+/** A sealer holds together what lies under it; on what is bare and slippery it is one more thing that comes off. */
+const sealedStrength = (under: number, own: number, sound: boolean): number => {
+  if (under < Infinity) return Math.max(under, own);
+  return sound ? Infinity : own;
+};
+
 /**
- * The surface of a piece as film finds it: its ground with what this job puts on it before. The top layer decides how film holds, how tape wears and what is seen;
+ * The surface of a piece as film finds it: its ground with what this job puts on it before. The top layer decides how film holds, how tape
+ * wears and what is seen;
  * the weakest of all of them what tape may pull at.
  *
  * @param paints in stock: coats have their colours
@@ -93,21 +108,18 @@ export function surfaceOf(piece: Piece, paints: readonly Paint[], age: CoatAge =
     ...(coating ? { weakest: coating.name } : {}),
     colour: piece.colour,
     clear: isClear(piece),
-    sealable: ground.porous || ground.wear === 'raw',
+    sealable: (ground.porous || ground.wear === 'raw') && !refuses(piece),
   };
+  const peels = refuses(piece);
   for (const { coat, row, colour } of layersOf(piece, paints)) {
-    const sound = !lets(piece.ground) || surface.name !== ground.name;
-    const strengthOf =
-      age === 'cured' ? row.strength.cured.typical : row.strength.fresh.typical * (age === 'sameDay' ? GRIP_LIMITS.sameDay : 1);
-    const own = strengthOf * (sound ? 1 : GRIP_LIMITS.bareSmooth);
-    // a sealer holds together what lies under it
-    const strength =
-      coat === 'sealer'
-        ? surface.strength === Infinity
-          ? sound
-            ? Infinity
-            : own
-          : Math.max(surface.strength, own)
+    const bare = surface.name === ground.name;
+    const sound = !slippery(piece.ground) || !bare;
+    const atAge = age === 'cured' ? row.strength.cured.typical : row.strength.fresh.typical * (age === 'sameDay' ? GRIP_LIMITS.sameDay : 1);
+    const own = atAge * (sound ? 1 : GRIP_LIMITS.bareSmooth) * (peels ? ground.hold.typical : 1);
+    const strength = peels
+      ? Math.min(surface.strength, own)
+      : coat === 'sealer'
+        ? sealedStrength(surface.strength, own, sound)
         : Math.min(surface.strength, own);
     const rough = surface.contact < CONTACTS.satin.share.typical && piece.contact === 'openGrain';
     surface = {
@@ -122,27 +134,28 @@ export function surfaceOf(piece: Piece, paints: readonly Paint[], age: CoatAge =
       ...(strength === Infinity ? {} : { weakest: strength === own ? COATS[coat].name : (surface.weakest ?? COATS[coat].name) }),
       colour: row.hides && colour ? colour : surface.colour,
       clear: surface.clear && !row.hides,
-      sealable: coat !== 'sealer' && row.wear === 'raw',
+      sealable: coat !== 'sealer' && row.wear === 'raw' && !peels,
+      ...(peels ? { peels: piece.waxed ? `waxed ${ground.name}` : ground.name } : {}),
     };
   }
   return surface;
 }
 
-/** A film that lies on a surface, as a ground for the next: gentler treatment than what it lies on. */
-export const filmSurface = (
-  below: Surface,
-  film: { readonly id: Id; readonly name: string; readonly colour: string },
-  bond: number,
-): Surface => ({
+/** A film that lies on a surface, as a ground for the next: it is to be treated more gently than what it lies on. */
+export const filmSurface = (below: Surface, film: Pick<Film, 'name' | 'kind' | 'colour'>): Surface => ({
   name: film.name,
   energy: FILM_SURFACE.energy,
   contact: CONTACTS.smooth.share.typical,
   feel: CONTACTS.smooth.name,
   hold: FILM_SURFACE.hold,
   wear: 'hard',
-  strength: Math.min(below.strength, FILM_SURFACE.strength * bond * below.hold * below.contact),
-  weakest: film.name,
+  strength: Math.min(
+    below.strength,
+    FILM_SURFACE.strength * FILM_KINDS[film.kind].bond.typical * GRIP_LIMITS.atOnce * below.hold * below.contact,
+  ),
+  weakest: 'film below',
   colour: film.colour,
   clear: false,
   sealable: false,
+  ...(below.peels ? { peels: below.peels } : {}),
 });

@@ -3,7 +3,8 @@ import type { CutPieces } from '../artwork';
 import type { Id, Mark } from '../job';
 
 /**
- * What of the film is kept: the shapes; a plate out of which they are taken; the whole of what lies behind them; or, of a mask, what lies around them, or they
+ * What of the film is kept: the shapes; a plate out of which they are taken; the whole of what lies behind them; or, of a mask, what lies
+ * around them, or they
  * themselves.
  */
 export type Kept = 'shapes' | 'plate' | 'backing' | 'surround' | 'maskShapes';

@@ -1,3 +1,4 @@
+// Longer than 300 lines: it is one table, a row a blank.
 import type { Contact, GroundId } from './grounds';
 
 /** An ordinary blank to start from; the piece itself is measured all the same. */

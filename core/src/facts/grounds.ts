@@ -38,10 +38,24 @@ export type GroundId =
   | 'pileMat';
 export type Contact = 'smooth' | 'satin' | 'openGrain' | 'ribbed';
 
+/** What pieces are made of: whether water may come on it, and whether it is made see-through as well as not. */
+export const MATERIALS = {
+  glass: { getsWet: true, maybeClear: true },
+  ceramic: { getsWet: true, maybeClear: false },
+  metal: { getsWet: true, maybeClear: false },
+  plastic: { getsWet: true, maybeClear: true },
+  wood: { getsWet: false, maybeClear: false },
+  paper: { getsWet: false, maybeClear: false },
+  masonry: { getsWet: false, maybeClear: false },
+  cloth: { getsWet: false, maybeClear: false },
+  mat: { getsWet: false, maybeClear: false },
+} as const;
+export type MaterialId = keyof typeof MATERIALS;
+
 /** A ground that film may be put on. */
 export interface Ground {
   readonly name: string;
-  readonly material: 'glass' | 'ceramic' | 'metal' | 'plastic' | 'wood' | 'paper' | 'masonry' | 'cloth' | 'mat';
+  readonly material: MaterialId;
   /** Holds wax or oil, on which nothing sticks until it is off. */
   readonly waxed?: boolean;
   /** Surface energy, mN/m. */

@@ -26,6 +26,8 @@ export const LIMITS = {
   listOutlier: 0.7,
   /** Where more than this share of a mark's parts is dropped as small, words go and not only specks. */
   droppedShare: 0.2,
+  /** What lies on so much of another film lies on it, and is seen against it. */
+  onFilm: 0.6,
   /** A straight line on a taper may leave the level by so much at its ends, mm. */
   sag: 1,
 } as const;

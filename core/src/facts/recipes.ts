@@ -1,6 +1,6 @@
 import type { CautionId } from './cautions';
 import type { CoatId } from './drying';
-import type { Ground, GroundId } from './grounds';
+import type { GroundId, MaterialId } from './grounds';
 import type { HANDS_ON, WAITS } from './handsOn';
 import type { StepKind } from './stepKinds';
 
@@ -17,7 +17,7 @@ export interface RecipeCondition {
   readonly sealed?: boolean;
   readonly ground?: readonly GroundId[];
   /** Of these materials. */
-  readonly material?: readonly Ground['material'][];
+  readonly material?: readonly MaterialId[];
 }
 
 /** One step of a row. */
@@ -55,7 +55,7 @@ const wipe = (cleaning: CleaningId, key = 'clean'): RecipeStep => ({
 });
 const dust = (cleaning: CleaningId, key = 'clean'): RecipeStep => ({ key, kind: 'clean', rate: 'dustOff', share: 1 / 3, cleaning });
 const SAND: RecipeStep = { key: 'sand', kind: 'sand', rate: 'sand', cautions: ['dust'] };
-const CLOTH: readonly Ground['material'][] = ['cloth', 'mat'];
+const CLOTH: readonly MaterialId[] = ['cloth', 'mat'];
 
 /** How pieces are made ready for film. Of each part the first row that fits is used. */
 export const RECIPES: readonly RecipeRow[] = [

@@ -27,7 +27,8 @@ function depth([x, y]: Point, { outer, holes }: Part): number {
 }
 
 /**
- * The largest circle that lies within one connected part of a region, by halving squares that may still hold a larger one (Garcia-Castellanos and Lombardo, 2007,
+ * The largest circle that lies within one connected part of a region, by halving squares that may still hold a larger one
+ * (Garcia-Castellanos and Lombardo, 2007,
  * Poles of inaccessibility, for the question; the search is branch and bound).
  *
  * @param within the radius is found to within so many mm

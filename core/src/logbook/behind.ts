@@ -1,9 +1,11 @@
 import type { WorkStep } from '../finish';
 import type { StepId } from '../job';
 import type { StepFact } from '../schedule';
+import { MINUTE_MS } from '../units';
 
 /**
- * What is known of steps, with what follows from it: whoever has stained a board will not sand it any more. A step that makes the piece ready, and that another waited
+ * What is known of steps, with what follows from it: whoever has stained a board will not sand it any more. A step that makes the piece
+ * ready, and that another waited
  * for which has begun, is behind: it counts as done when that one began. Film that was not noted stays to be cut.
  *
  * @param steps of one job, each after those that it waits for
@@ -18,8 +20,8 @@ export function withBehind(facts: ReadonlyMap<StepId, StepFact>, steps: readonly
     for (const lag of after) {
       const before = byId.get(lag.step);
       if (before?.station !== 'prepare' || found.get(before.id)?.doneAt !== undefined) continue;
-      const at = began - lag.least * 60_000;
-      found.set(before.id, { startedAt: found.get(before.id)?.startedAt ?? at - before.hands * 60_000, doneAt: at });
+      const at = began - lag.least * MINUTE_MS;
+      found.set(before.id, { startedAt: found.get(before.id)?.startedAt ?? at - before.hands * MINUTE_MS, doneAt: at });
     }
   }
   return found;

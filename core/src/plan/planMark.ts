@@ -1,8 +1,8 @@
 import { inSentence } from '../units';
 import { columnsIn, fillIn, isPersonal, type DrawnMark, type Faces, type Layer } from '../artwork';
-import { surfaceOf, type Surface, type Usable } from '../blanks';
+import { filmSurface, surfaceOf, type Surface, type Usable } from '../blanks';
 import { boxRegion, intersection, regionArea, type Box, type Point, type Region } from '../geometry';
-import { TECHNIQUES } from '../facts';
+import { LIMITS, TECHNIQUES } from '../facts';
 import type { Artwork, Id, Job, Mark, PieceList, Shop, Zone } from '../job';
 import { contrastOf, scatteredCopies, type Behind, type FittedMark, type LayerInspection, type ScatteredCopies, type Sizing } from '../fit';
 import type { Memo } from './memo';
@@ -215,12 +215,9 @@ const wordsOf = (artwork: Mark['artwork']): string =>
         .join(' · ')
     : artwork.name;
 
-/** A mark that lies on so much of what another covers is seen against that one. */
-const COVERED = 0.6;
-
 /** Whether a region covers most of a box. */
 const coversStage = ({ box, region }: { box: Box; region: Region }): boolean =>
-  regionArea(intersection(boxRegion(box), region)) > COVERED * regionArea(boxRegion(box));
+  regionArea(intersection(boxRegion(box), region)) > LIMITS.onFilm * regionArea(boxRegion(box));
 
 /** Marks seen in front of others are judged against those. */
 function seenAgainst(works: readonly FittingWork[], shop: Shop, memo: Memo): FittingWork[] {
@@ -233,8 +230,12 @@ function seenAgainst(works: readonly FittingWork[], shop: Shop, memo: Memo): Fit
     for (const other of mark.seenThrough ? cover : cover.toReversed()) {
       for (const layer of other.plan.fitted.layers) {
         const film = shop.films.find((f) => f.id === layer.film);
-        if (film && layer.film !== mark.film && memo.stage('covers', { box: fitted.box, region: layer.region }, coversStage))
-          return { ...work, plan: { ...work.plan, behind: { colour: film.colour, colours: [film.colour], name: film.name } } };
+        if (film && layer.film !== mark.film && memo.stage('covers', { box: fitted.box, region: layer.region }, coversStage)) {
+          const behind = { colour: film.colour, colours: [film.colour], name: film.name };
+          // what is seen through the piece went down before what it is seen against
+          const surface = mark.seenThrough ? work.plan.surface : filmSurface(work.plan.surface, film);
+          return { ...work, plan: { ...work.plan, behind, surface } };
+        }
       }
     }
     return work;

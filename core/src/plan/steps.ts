@@ -1,5 +1,5 @@
 import { bulbSnips, filmSurface, type Surface } from '../blanks';
-import { FILM_KINDS, GRIP_LIMITS } from '../facts';
+import { GRIP_LIMITS, LIMITS } from '../facts';
 import { boxAround, boxHeight, boxOf, boxWidth, intersection, regionArea } from '../geometry';
 import { keptOf, weedingOf, type FilmLayout, type Weeding } from '../cut';
 import {
@@ -36,9 +36,6 @@ export interface LayerPlan {
   readonly height: number;
 }
 
-/** A layer that lies on so much of another lies on its film. */
-const ON_FILM = 0.6;
-
 type Layers = MarkPlan['fitted']['layers'];
 
 /** The film of the layer that lies under another of the same mark, if any does. */
@@ -48,7 +45,7 @@ function underStage({ layers, film, seenThrough }: { layers: Layers; film: Id; s
   if (!own || own.region.length === 0) return {};
   // what is seen through the piece is put on its back: the first to be seen goes down first
   const lower = seenThrough ? layers.slice(at + 1) : layers.slice(0, at).toReversed();
-  const under = lower.find((layer) => regionArea(intersection(layer.region, own.region)) > ON_FILM * regionArea(own.region));
+  const under = lower.find((layer) => regionArea(intersection(layer.region, own.region)) > LIMITS.onFilm * regionArea(own.region));
   return under ? { film: under.film } : {};
 }
 
@@ -57,7 +54,7 @@ function surfaceUnder({ fitted, inspections, surface, mark }: MarkPlan, film: Id
   if (fitted.layers.length < 2) return surface;
   const under = memo.stage('under', { layers: fitted.layers, film, seenThrough: mark.seenThrough }, underStage);
   const below = inspections.find((i) => i.film.id === under.film)?.film;
-  return below ? filmSurface(surface, below, FILM_KINDS[below.kind].bond.typical * GRIP_LIMITS.atOnce) : surface;
+  return below ? filmSurface(surface, below) : surface;
 }
 
 /** Weeding and tape of every layer. */

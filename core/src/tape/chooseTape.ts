@@ -12,7 +12,8 @@ export interface TapeChoice {
 }
 
 /**
- * Chooses among the shop's tapes that work: one whose first use lies nearest to the middle of the window, counted in times, where it may be used at once; else the
+ * Chooses among the shop's tapes that work: one whose first use lies nearest to the middle of the window, counted in times, where it may be
+ * used at once; else the
  * one that needs least dulling. Substitutes come last.
  *
  * @returns nothing when no tape works

@@ -49,8 +49,10 @@ const MOST_USES = 40;
 /**
  * The grip window of a transfer.
  *
- * Peel adds up like this: the tape must hold film twice as hard as the liner does, and at most 0.7 of what the piece holds at once; a stencil, which is one sheet
- * held by its border, up to all of it. Beside the film it touches the coating itself, of which it may pull at 0.7. The finish does not enter here: it weakens
+ * Peel adds up like this: the tape must hold film twice as hard as the liner does, and at most 0.7 of what the piece holds at once; a
+ * stencil, which is one sheet
+ * held by its border, up to all of it. Beside the film it touches the coating itself, of which it may pull at 0.7. The finish does not
+ * enter here: it weakens
  * the tape. Values are typical of the trade; the logbook corrects them.
  */
 export function gripWindow({ kind, surface, sheet, daysCut }: Transfer): GripWindow {

@@ -1,4 +1,4 @@
-import { inSentence } from '../units';
+import { capital, inSentence } from '../units';
 import { surfaceOf, type Surface } from '../blanks';
 import { FILM_KINDS, TAPE_KINDS, TECHNIQUES } from '../facts';
 import { setAt, type Remedy, type Film, type Job, type Mark, type Reading, type Shop } from '../job';
@@ -70,20 +70,21 @@ export function gripReading(
       remedies: found,
       advice: window.open
         ? `${tapes.length === 0 ? 'Put your tapes into Stock, or buy one' : 'Buy a tape'} whose grip lies in the window.`
-        : 'Wait until the ground is a day older, seal it, or paint the mark through a stencil.',
+        : window.limitedBy === 'coating'
+          ? `Try on a hidden spot whether the ${surface.weakest ?? 'coating'} holds, let it cure for some days, or place the mark by hand without tape.`
+          : 'Choose another film or another way to make the mark, or place it by hand without tape.',
     };
   }
   const name = TAPE_KINDS[choice.tape.kind].name;
-  const value = newton(choice.uses.grips[choice.uses.from! - 1]!);
   const first = choice.uses.grips[choice.uses.from! - 1]!;
+  const value = newton(first);
   if (choice.dull === 0 && first > window.careful)
     return {
       ...base,
       verdict: 'watch',
       value,
-      why: `${name.replace(/^./, (c) => c.toUpperCase())} ${inSentence(choice.why)}`,
+      why: `${capital(name)} ${inSentence(choice.why)}`,
       remedies: remedies(),
-      advice: 'Sealing the ground first gives more room.',
     };
   if (choice.dull > 0) {
     return {
@@ -98,7 +99,7 @@ export function gripReading(
     ...base,
     verdict: 'fine',
     value,
-    why: `${name.replace(/^./, (c) => c.toUpperCase())} ${inSentence(choice.why)} One piece does ${choice.uses.to! - choice.uses.from! + 1} ${choice.uses.to === choice.uses.from ? 'mark' : 'marks'}.`,
+    why: `${capital(name)} ${inSentence(choice.why)} One piece does ${choice.uses.to! - choice.uses.from! + 1} ${choice.uses.to === choice.uses.from ? 'mark' : 'marks'}.`,
     remedies: [],
   };
 }

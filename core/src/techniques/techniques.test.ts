@@ -22,8 +22,6 @@ describe('how a mark is made', () => {
     const draft = draftFor({ job: board, layers: [], climate: demo.shop.climate, paints: demo.shop.paints });
     const making = makingOf(mark);
     const laid = { mark, making, place: draft.id('place:m'), size: 0.01, area: 900 };
-    const placing = wayOf(making).placing(draft, laid, board.piece);
-    expect(placing.hands).toBeGreaterThanOrEqual(0);
     const { ready, firm, care } = wayOf(making).after(draft, laid, true);
     const steps = new Set([laid.place, ...draft.steps.map((step) => step.id)]);
     for (const lag of [ready, firm, ...draft.steps.flatMap((step) => step.after)]) expect(steps).toContain(lag.step);

@@ -1,6 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import { BLANKS, COATS, FEATURES, FILM_KINDS, GROUNDS, TAPE_KINDS, TECHNIQUES } from '../facts';
-import { aOrAn, capital, counted, listed, plural, times } from './grammar';
+import { capital } from '../units';
+import { aOrAn, counted, listed, plural, times } from './grammar';
 
 describe('grammar', () => {
   const nouns = [

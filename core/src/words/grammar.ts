@@ -43,6 +43,3 @@ export const times = (count: number): string => (count === 1 ? 'once' : count ==
 /** Things one after the other: "a", "a and b", "a, b and c". */
 export const listed = (things: readonly string[]): string =>
   things.length < 2 ? (things[0] ?? '') : `${things.slice(0, -1).join(', ')} and ${things.at(-1)!}`;
-
-/** With its first letter large, for the beginning of a sentence. */
-export const capital = (text: string): string => text.replace(/^./u, (first) => first.toUpperCase());

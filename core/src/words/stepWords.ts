@@ -1,7 +1,7 @@
 import { COATS, type CleaningId, type StepKind } from '../facts';
 import type { LayerAbout, Pieces, SnipsAbout, StepAbout, WorkStep } from '../finish';
-import { formatDuration, formatLength, inSentence, type LengthSystem } from '../units';
-import { capital, counted, listed, plural, times } from './grammar';
+import { capital, formatDuration, formatLength, inSentence, type LengthSystem } from '../units';
+import { counted, listed, plural, times } from './grammar';
 import { PULL_WORDS } from './waitWords';
 import { weedWords } from './weedWords';
 

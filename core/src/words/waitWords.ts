@@ -10,7 +10,7 @@ const coatName = (coat: CoatId | undefined): string => (coat === undefined ? 'it
 
 const WAIT_WORDS: Record<WaitFor, (coat: string) => string> = {
   bare: () => 'made ready',
-  recoatSoon: (coat) => `${coat} takes its next coat within the hour, or after two days`,
+  recoatSoon: (coat) => `${coat} takes its next coat, else only after two days`,
   recoat: (coat) => `${coat} dries to recoat`,
   beforeSealer: (coat) => `${coat} dries before the sealer`,
   beforeFilm: (coat) => `${coat} dries before film`,

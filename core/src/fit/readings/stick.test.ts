@@ -35,13 +35,22 @@ describe('whether film holds', () => {
     ['ribs', { ground: 'glass', contact: 'ribbed' }, 'stop'],
     ['ribs, painted', { ground: 'rawWood', contact: 'ribbed', coat: 'acrylic' }, 'stop'],
     ['a painted wall', { ground: 'paintedWall', contact: 'satin' }, 'fine'],
-    ['polypropylene under paint', { ground: 'polypropylene', coat: 'acrylic' }, 'fine'],
+    ['polypropylene under paint', { ground: 'polypropylene', coat: 'acrylic' }, 'stop'],
+    ['silicone under chalk-like paint', { ground: 'silicone', coat: 'chalkPaint' }, 'stop'],
+    ['silicone, sealed', { ground: 'silicone', sealedFirst: true }, 'stop'],
+    ['waxed wood under paint', { ground: 'waxedWood', coat: 'acrylic' }, 'stop'],
   ])('%s', (_what, piece, verdict) => expect(stick(piece).verdict).toBe(verdict));
   it('dry, unhandled and short turns a stop into a watch, and says so; a watch stays one', () => {
     const short = { use: { ...use, dryShort: true } };
     expect(stick({ ground: 'silicone', ...short })).toMatchObject({ verdict: 'watch', why: expect.stringMatching(/Kept dry, unhandled/) });
     expect(stick({ ground: 'rawWood', contact: 'openGrain', ...short }).verdict).toBe('watch');
     expect(stick({ ground: 'silicone' }).why).not.toMatch(/Kept dry/);
+  });
+  it('a coat that nothing holds is said, of every technique; dry and short it is a watch', () => {
+    const peeling = { ground: 'silicone', coat: 'acrylic' } as const;
+    expect(stick(peeling).why).toMatch(/^No coat holds on silicone/);
+    expect(stick(peeling, { technique: 'stencil' }).verdict).toBe('stop');
+    expect(stick({ ...peeling, use: { ...use, dryShort: true } }).verdict).toBe('watch');
   });
   it('says what is on top, the figure, and the limit', () => {
     expect(stick({ ground: 'glass' })).toMatchObject({
@@ -89,6 +98,11 @@ describe('wax, cold and blanks', () => {
   it('wax is a stop until it is off', () => {
     expect(waxReading(context({ waxed: true }))).toMatchObject({ verdict: 'stop', mark: 'm', id: 'wax:m' });
     expect(waxReading(context({}))).toBeUndefined();
+    expect(waxReading(context({ ground: 'waxedWood', coat: 'acrylic' }))).toMatchObject({
+      verdict: 'stop',
+      remedies: [],
+      advice: expect.stringContaining('raw wood'),
+    });
     const [remedy] = waxReading(context({ waxed: true }))!.remedies;
     expect(applyPatch({ ...plateJob(textMark('x')), piece: context({ waxed: true }).piece }, remedy!.patch).document.piece.waxed).toBe(
       false,

@@ -1,11 +1,9 @@
 import { CONTACTS, GROUNDS, STICK, TECHNIQUES, type Contact, type GroundId } from '../../facts';
-import { formatTemperature } from '../../units';
+import { capital, formatTemperature } from '../../units';
 import { surfaceOf } from '../../blanks';
 import { aboutMark, setAt, type Remedy, type Reading, type Verdict } from '../../job';
 import { makeAs } from '../makeAs';
 import { type FitContext, type FitReading } from './context';
-
-const capital = (text: string): string => text.replace(/^./, (c) => c.toUpperCase());
 
 /** Whether film that has to stay holds: by the ground's energy, mN/m, and by the share of it that film touches. */
 function fitForFilm(energy: number, contact: number): { byEnergy: Verdict; byContact: Verdict; worst: Verdict } {
@@ -39,22 +37,23 @@ function asStencil({ mark, shop, behind }: FitContext): Remedy | undefined {
   return patch ? { label: 'Paint it through a stencil', patch } : undefined;
 }
 
-/** Wax and oil keep film off whatever it lies on. */
-export const waxReading: FitReading = ({ piece, mark }) =>
-  piece.waxed
-    ? {
-        id: `wax:${mark.id}` as const,
-        station: 'fit',
-        verdict: 'stop',
-        title: 'Wax or oil',
-        mark: mark.id,
-        value: 'waxed',
-        limit: 'none',
-        why: 'Wax or oil keeps film from holding at all.',
-        remedies: [{ label: 'The wax is off', patch: setAt(['piece', 'waxed'], false) }],
-        advice: 'Take it off with the remover that its maker names, and let it dry.',
-      }
-    : undefined;
+/** Wax and oil keep film, and paint, off whatever they lie on. */
+export const waxReading: FitReading = ({ piece, mark }) => {
+  const ofWax = GROUNDS[piece.ground].waxed === true;
+  if (!piece.waxed && !ofWax) return undefined;
+  return {
+    id: `wax:${mark.id}` as const,
+    station: 'fit',
+    verdict: 'stop',
+    title: 'Wax or oil',
+    mark: mark.id,
+    value: 'waxed',
+    limit: 'none',
+    why: 'Wax or oil keeps film from holding at all, and paint too.',
+    remedies: ofWax ? [] : [{ label: 'The wax is off', patch: setAt(['piece', 'waxed'], false) }],
+    advice: `Take it off with the remover that its maker names, and let it dry.${ofWax ? ' Then say in Measure what is left: raw wood, as a rule.' : ''}`,
+  };
+};
 
 /** Cold keeps adhesive from wetting the ground. */
 export const coldReading: FitReading = ({ mark, shop }) =>
@@ -85,6 +84,16 @@ export const stickReading: FitReading = (context): Reading | undefined => {
     value: energy > 100 ? 'over 100 mN/m' : `${Math.round(energy)} mN/m`,
     limit: `${STICK.energyFine} mN/m, contact ${STICK.contactFine}`,
   };
+  if (surface.peels !== undefined)
+    return {
+      ...base,
+      verdict: piece.use.dryShort ? 'watch' : 'stop',
+      value: 'the coat comes off',
+      limit: 'a ground that paint holds on',
+      why: `No coat holds on ${surface.peels}: whatever is on it comes off with it.`,
+      remedies: [],
+      advice: 'Try a primer that is made for it on a hidden spot, tie on a card or tag with the mark, or choose another piece.',
+    };
   if (!TECHNIQUES[mark.technique].filmStays) {
     const weak = energy < STICK.energyWatch || contact < STICK.contactWatch;
     return {

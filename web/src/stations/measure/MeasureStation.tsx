@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { coatPaint, isClear, rhoAt, sectorOf, surfaceOf, wallBox, wallOf } from '@kolleta/core/blanks';
-import { CONTACTS, GROUNDS, COATS, type CoatId, type Contact, type GroundId } from '@kolleta/core/facts';
+import { CONTACTS, GROUNDS, MATERIALS, COATS, type CoatId, type Contact, type GroundId } from '@kolleta/core/facts';
 import { growBox } from '@kolleta/core/geometry';
 import { removeAt, setAt, type Scalar } from '@kolleta/core/job';
 import { formatLength } from '@kolleta/core/units';
@@ -56,7 +56,7 @@ export function MeasureStation({ job, plan, shop, edit, fix, mark }: StationProp
   const [chosen, chooseZone] = useState<string>();
   const zone = job.zones.find((z) => z.id === (chosen ?? mark?.zone)) ?? job.zones.find((z) => z.id === mark?.zone) ?? job.zones[0]!;
   const clear = surfaceOf(piece, shop.paints).clear;
-  const maybeClear = ['glass', 'plastic'].includes(GROUNDS[piece.ground].material);
+  const maybeClear = MATERIALS[GROUNDS[piece.ground].material].maybeClear;
   const coatPaints = shop.paints.filter((paint) => paint.coat === piece.coat);
   const wall = wallBox(shape);
   const sector = shape.kind === 'taper' ? sectorOf(shape) : undefined;
