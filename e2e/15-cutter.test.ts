@@ -115,7 +115,7 @@ test('a stop keeps film from the knife until it is answered for, and the log kee
   await expect(food.getByRole('button', { name: 'Go on', exact: true })).toBeDisabled();
   await food.getByRole('textbox').fill('For the wall, never for eating');
   await food.getByRole('button', { name: 'Go on', exact: true }).click();
-  await expect(food).toContainText('Gone on against it: “For the wall, never for eating”');
+  await expect(food).toContainText('You went ahead: “For the wall, never for eating”');
   await openStation(page, 'regatta-prizes', 'cut');
   await expect(page.getByRole('button', { name: 'Send it to the cutter' })).toBeEnabled();
   const download = page.waitForEvent('download');

@@ -28,7 +28,7 @@ export function knownCases(shop: Shop): KnownCase[] {
   });
   return [
     ['bulb', 'a part too stout for the belly', () => bowl({ artwork: disc })],
-    ['snips', 'tape that has to be snipped', () => bowl({ size: { mode: 'width', width: 70 } })],
+    ['snips', 'tape that has to be snipped', () => bowl({ size: { mode: 'width', width: 30 } })],
     ['rows', 'fewer pieces than rows', () => ({ ...plateJob(textMark('{name}')), count: 2, list: list([['Ada'], ['Finn'], ['Orla']]) })],
     [
       'names',

@@ -12,7 +12,7 @@ export type { Behind, FitContext, Tried } from './readings/context';
 export { droppedParts } from './readings/droppedParts';
 export { thinnest } from './readings/thinness';
 export { thinnestRow } from './readings/thin';
-export { thinRemedies } from './readings/thinRemedies';
+export { rowKeepsStrokes, thinRemedies, type ThinRow } from './readings/thinRemedies';
 export * from './jig/jig';
 export * from './jig/svgJig';
 export * from './jig/tiles';

@@ -7,7 +7,6 @@ import {
   offset,
   regionArea,
   regionCentre,
-  signedArea,
   simplifyRing,
   type Point,
   type Region,
@@ -47,8 +46,16 @@ export interface MarkScale {
   readonly largestWidth: number;
 }
 
-/** A convex zone is rounded off by so little, mm. */
+/** A convex zone is rounded off by so little, mm, and what is hollow by no more counts as convex. */
 const CONVEX_FINE_MM = 0.05;
+
+/** How far a point lies within a convex ring that runs counter-clockwise, mm; below 0 outside. */
+const depthIn = ([x, y]: Point, ring: Ring): number =>
+  ring.reduce((least, [ax, ay], i) => {
+    const [bx, by] = ring[(i + 1) % ring.length]!;
+    const length = Math.hypot(bx - ax, by - ay);
+    return length > 0 ? Math.min(least, ((bx - ax) * (y - ay) - (by - ay) * (x - ax)) / length) : least;
+  }, Infinity);
 
 /** A zone shrunk once more, with its ring where it is convex. */
 export function zoneFor(usable: Usable, margin: number): { region: Region; convex?: Ring } | undefined {
@@ -58,8 +65,8 @@ export function zoneFor(usable: Usable, margin: number): { region: Region; conve
   if (only && others.length === 0 && only.holes.length === 0) {
     // corners taken off lie inside: what fits still does
     const hull = simplifyRing(convexHull(only.outer), CONVEX_FINE_MM);
-    if (Math.abs(Math.abs(signedArea(hull)) - Math.abs(signedArea(only.outer))) < 2e-3 * Math.abs(signedArea(hull)))
-      return { region, convex: hull };
+    // a notch costs room however small its share of the zone is
+    if (only.outer.every((p) => depthIn(p, hull) <= CONVEX_FINE_MM)) return { region, convex: hull };
   }
   const shrunk = margin > 0 ? offset(region, -margin) : region;
   return shrunk.length > 0 ? { region: shrunk } : undefined;

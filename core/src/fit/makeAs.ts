@@ -26,10 +26,9 @@ export function makeAs(
   seenAgainst: string,
 ): Patch | undefined {
   const film = usualFilmFor(technique, shop.films);
-  const own = shop.paints.find((paint) => paint.id === mark.paint);
-  const best = shop.paints
-    .filter(isMarkPaint)
-    .toSorted((a, b) => contrastOf(b.colour, seenAgainst).ratio - contrastOf(a.colour, seenAgainst).ratio)[0];
+  const against = (paint: Paint) => contrastOf(paint.colour, seenAgainst);
+  const own = shop.paints.find((paint) => paint.id === mark.paint && against(paint).verdict !== 'stop');
+  const best = shop.paints.filter(isMarkPaint).toSorted((a, b) => against(b).ratio - against(a).ratio)[0];
   const paint = own ?? best;
   const { painted } = TECHNIQUES[technique];
   if (!film || (painted && !paint)) return undefined;

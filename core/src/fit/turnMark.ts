@@ -11,11 +11,11 @@ import {
   rotation,
   translation,
   type Point,
-  type Ring,
 } from '../geometry';
 import { largestFit } from './largestFit';
 import { largestFitAnywhere } from './largestFitAnywhere';
-import { zoneFor } from './largestIn';
+import { largestIn, zoneFor } from './largestIn';
+import { outerRings, outlinePoints } from './shapeMark';
 
 /** A drawn mark turned counter-clockwise, radians, around its own middle again. */
 export function turnDrawn(drawn: DrawnMark, angle: number): DrawnMark {
@@ -31,18 +31,28 @@ export function turnDrawn(drawn: DrawnMark, angle: number): DrawnMark {
   };
 }
 
+/** Places from which a mark that may be turned is tried in a zone that is not convex. */
+const STARTS = 160;
 /** Turns looked at when any is allowed. */
 const TURNS = 90;
 
 /**
  * The turn at which a mark becomes largest, radians; upright where that is as good.
  *
- * @param outline from `outlinePoints`
+ * @param outline from `outlinePoints` of the drawn mark
  */
-export function bestTurn(outline: readonly Point[], rings: readonly Ring[], usable: Usable): number {
+export function bestTurn(outline: readonly Point[], drawn: DrawnMark, usable: Usable): number {
   const zone = usable.inner && zoneFor(usable, 0);
   if (!zone || outline.length < 3) return 0;
-  if (!zone.convex) return largestFitAnywhere(rings, zone.region, { turn: true, starts: 120 }).turn;
+  if (!zone.convex) {
+    const found = largestFitAnywhere(outerRings(drawn.layers), zone.region, { turn: true, starts: STARTS }).turn;
+    // the search may end beside the best: upright, a quarter round and what it found are sized as the mark will be
+    const sized = [0, Math.PI / 2, found].map((turn) => {
+      const turned = turnDrawn(drawn, turn);
+      return { turn, scale: largestIn(outlinePoints(turned), turned.layers, usable, 0).scale };
+    });
+    return sized.reduce((best, one) => (one.scale > best.scale * (1 + 1e-6) ? one : best)).turn;
+  }
   const scaleAt = (turn: number) =>
     largestFit(
       outline.map((p) => applyToPoint(rotation(turn), p)),

@@ -3,6 +3,7 @@ import { CLIPPER_PER_MM } from '../units';
 import type { Part, Point, Region, Ring } from './point';
 import { ringsOf } from './point';
 import { regionArea, signedArea } from './area';
+import { boxOf } from './box';
 
 /*
  * The only door to the polygon library. Everything crosses it as integers, a thousandth of a mm each. The library never
@@ -90,13 +91,9 @@ const pointsIn = (...paths: Paths64[]): number => paths.flat().reduce((sum, path
 const sameArea = (a: number, b: number, points: number): boolean => Math.abs(a - b) <= 0.02 + 0.0005 * Math.sqrt(Math.abs(a) * points);
 
 /** The operation done on the turned plane, and turned back. */
-function attempt({ there, back }: (typeof TURNS)[number], type: ClipType, subject: Paths64, fill: Fill): Region {
-  const found = run(
-    type,
-    subject.map((path) => path.map(there) as Path64),
-    null,
-    fill,
-  );
+function attempt({ there, back }: (typeof TURNS)[number], type: ClipType, subject: Paths64, fill: Fill, clip?: Paths64): Region {
+  const turned = (paths: Paths64): Paths64 => paths.map((path) => path.map(there) as Path64);
+  const found = run(type, turned(subject), clip ? turned(clip) : null, fill);
   return found.map((part) => ({ outer: part.outer.map(back), holes: part.holes.map((hole) => hole.map(back)) }));
 }
 
@@ -162,10 +159,34 @@ export function clipperUnion(regions: readonly Region[], once = false): Region {
   return sameArea(regionArea(found), wanted, points) ? found : unionByDifferences(regions);
 }
 
+/**
+ * What lies in `a`, and in `b` or not. The area is checked against |A| = |A ∩ B| + |A \ B|; where that does not hold, the turn of the plane
+ * on which it does has the answer.
+ */
+function checkedAgainst(type: ClipType.Intersection | ClipType.Difference, a: Region, b: Region): Region {
+  const [subject, clip] = [toPaths(ringsOf(a)), toPaths(ringsOf(b))];
+  const found = run(type, subject, clip, 'nonzero');
+  const points = pointsIn(subject, clip);
+  if (points > CHECKED_POINTS || clip.length === 0) return found;
+  const other = type === ClipType.Intersection ? ClipType.Difference : ClipType.Intersection;
+  const whole = regionArea(a);
+  const holds = (region: Region, rest: Region) => sameArea(regionArea(region) + regionArea(rest), whole, points);
+  if (holds(found, run(other, subject, clip, 'nonzero'))) return found;
+  for (const turn of TURNS.slice(1)) {
+    const again = attempt(turn, type, subject, 'nonzero', clip);
+    if (holds(again, attempt(turn, other, subject, 'nonzero', clip))) return again;
+  }
+  return found;
+}
+
+const apart = (a: Region, b: Region): boolean => {
+  const [p, q] = [boxOf(a), boxOf(b)];
+  return p.maxX < q.minX || q.maxX < p.minX || p.maxY < q.minY || q.maxY < p.minY;
+};
+
 export const clipperIntersect = (a: Region, b: Region): Region =>
-  a.length && b.length ? run(ClipType.Intersection, toPaths(ringsOf(a)), toPaths(ringsOf(b)), 'nonzero') : [];
-export const clipperDifference = (a: Region, b: Region): Region =>
-  a.length ? run(ClipType.Difference, toPaths(ringsOf(a)), toPaths(ringsOf(b)), 'nonzero') : [];
+  a.length && b.length && !apart(a, b) ? checkedAgainst(ClipType.Intersection, a, b) : [];
+export const clipperDifference = (a: Region, b: Region): Region => (a.length ? checkedAgainst(ClipType.Difference, a, b) : []);
 
 /** Moves every edge outward by `by` mm (inward when negative) with round corners kept to 0.01 mm. */
 export function clipperOffset(region: Region, by: number): Region {

@@ -1,5 +1,6 @@
 import { boxOfPoints } from './box';
 import { partArea } from './area';
+import { gridOfEdges, type EdgeGrid } from './edgeGrid';
 import { edgeLength, ringLength } from './perimeter';
 import { distance, type Part, type Point, type Region, type Ring } from './point';
 
@@ -9,228 +10,204 @@ export interface ThinPlace {
   readonly width: number;
 }
 
+/** A pointed end: a place in it, mm, the least width measured there, and over how much of it that it is thin, mm. */
+export interface Tip extends ThinPlace {
+  readonly length: number;
+}
+
 /** The least stroke width of a region, with its places. */
 export interface Thickness {
   /** The least width found, mm; `Infinity` when nothing narrows. */
   readonly least: number;
   /** One place a thin stroke, narrowest first. */
   readonly places: readonly ThinPlace[];
+  /** Ends that are thin over less than 2 mm, longest first: they are no strokes. */
+  readonly tips: readonly Tip[];
 }
 
 /** Feet further apart than this (seen from the middle) stand on opposite sides; corners give less. */
 const OPPOSITE_COS = Math.cos((137 / 180) * Math.PI);
-/** The way along the edge from one foot to the other is longer than this many radii in a stroke, two and a half times as long as wide. */
-const WAY_ROUND_TIP = 12;
-/** The samples of one part are at most so many. */
-const MOST_SAMPLES = 40_000;
+/** Thin over so many mm from its end, it is a stroke that tapers; over less, a tip. */
+const TIP_MM = 2;
+/** A part that is small as a whole has no tips longer than this share of the way round it. */
+const TIP_SHARE = 0.2;
+/** Edges are looked at every such share of the width that is of interest: widths are exact at each look. */
+const LOOKS = 5;
+/** The looks at one part are at most so many. */
+const MOST_LOOKS = 40_000;
+/** A corner that turns outwards is looked from in directions so far apart, radians; flatter ones are seen from their edges. */
+const FAN = (15 / 180) * Math.PI;
 
-/** Points along every edge of a part, with the direction into it. */
-interface Samples {
-  readonly n: number;
-  readonly x: Float64Array;
-  readonly y: Float64Array;
-  /** Unit normal into the part. */
-  readonly nx: Float64Array;
-  readonly ny: Float64Array;
-  readonly ring: Int32Array;
-  /** How far along its ring, mm. */
-  readonly along: Float64Array;
+/** What was found at one look. */
+interface Found extends ThinPlace {
+  /** Thin over so many mm up to the end, along its edge; `Infinity` between two rings. */
+  readonly tail: number;
+  /** A tail longer than this is a stroke's. */
+  readonly most: number;
 }
 
-/** @param wanted the places along a ring that are of interest; all when left out */
-function sample(rings: readonly Ring[], step: number, wanted: (ring: number, along: number) => boolean = () => true): Samples {
-  const [x, y, nx, ny, ring, along]: number[][] = [[], [], [], [], [], []];
-  rings.forEach((points, r) => {
-    let from = 0;
+/** The largest empty circle that touches the edge at a place, where its two feet are on opposite sides. */
+function look(
+  grid: EdgeGrid,
+  lengths: readonly number[],
+  under: number,
+  from: { ring: number; along: number; p: Point; n: Point; own: readonly number[] },
+): Found | undefined {
+  const { p, n, own } = from;
+  const touch = grid.touch(p, n, under / 2, own);
+  if (!touch) return undefined;
+  const { r, at: q } = touch;
+  const [cx, cy] = [p[0] + r * n[0], p[1] + r * n[1]];
+  const cos = ((p[0] - cx) * (q[0] - cx) + (p[1] - cy) * (q[1] - cy)) / (r * r);
+  if (!(cos <= OPPOSITE_COS)) return undefined;
+  const found = { at: [cx, cy] as const, width: 2 * r };
+  if (touch.ring !== from.ring) return { ...found, tail: Infinity, most: TIP_MM };
+  const round = lengths[from.ring]!;
+  const apart = Math.abs(from.along - touch.along);
+  return { ...found, tail: Math.min(apart, round - apart) / 2, most: Math.min(TIP_MM, TIP_SHARE * round) };
+}
+
+/** Directions into the part at a corner that turns outwards, from the normal of the edge before to that of the edge after. */
+function fan(before: Point, after: Point): Point[] {
+  const turn = Math.atan2(before[0] * after[1] - before[1] * after[0], before[0] * after[0] + before[1] * after[1]);
+  // a part lies to the left of its edges: at an outward corner they turn right
+  const looks = turn < -FAN ? Math.ceil(-turn / FAN) : 0;
+  const start = Math.atan2(before[1], before[0]);
+  return Array.from({ length: looks }, (_, k) => {
+    const angle = start + (turn * (k + 0.5)) / looks;
+    return [Math.cos(angle), Math.sin(angle)] as const;
+  });
+}
+
+/** Thin places of one part. */
+function placesOfPart(part: Part, step: number, under: number): Found[] {
+  const rings: readonly Ring[] = [part.outer, ...part.holes];
+  const lengths = rings.map(ringLength);
+  const grid = gridOfEdges(rings, under);
+  const found: Found[] = [];
+  const add = (one: Found | undefined) => {
+    if (one) found.push(one);
+  };
+  let first = 0;
+  rings.forEach((points, ring) => {
+    let along = 0;
+    const normals = points.map((a, i): Point => {
+      const b = points[(i + 1) % points.length]!;
+      const length = distance(a, b);
+      return length > 0 ? [-(b[1] - a[1]) / length, (b[0] - a[0]) / length] : [0, 0];
+    });
     points.forEach((a, i) => {
       const b = points[(i + 1) % points.length]!;
       const length = distance(a, b);
+      const n = normals[i]!;
+      const own = [first + i];
       const pieces = Math.max(1, Math.ceil(length / step));
-      // outer rings run counter-clockwise and holes clockwise: the part lies to the left of both
-      const [ux, uy] = length > 0 ? [-(b[1] - a[1]) / length, (b[0] - a[0]) / length] : [0, 0];
-      for (let k = 0; k < pieces; k++) {
+      for (let k = 0; k < pieces && length > 0; k++) {
         // in the middle of its piece: a corner has no one normal
         const t = (k + 0.5) / pieces;
-        if (!wanted(r, from + length * t)) continue;
-        x!.push(a[0] + (b[0] - a[0]) * t);
-        y!.push(a[1] + (b[1] - a[1]) * t);
-        nx!.push(ux);
-        ny!.push(uy);
-        ring!.push(r);
-        along!.push(from + length * t);
+        const p: Point = [a[0] + (b[0] - a[0]) * t, a[1] + (b[1] - a[1]) * t];
+        add(look(grid, lengths, under, { ring, along: along + length * t, p, n, own }));
       }
-      from += length;
+      const before = (i + points.length - 1) % points.length;
+      const both = [first + before, first + i];
+      for (const into of fan(normals[before]!, n)) add(look(grid, lengths, under, { ring, along, p: a, n: into, own: both }));
+      along += length;
     });
+    first += points.length;
   });
-  return {
-    n: x!.length,
-    x: Float64Array.from(x!),
-    y: Float64Array.from(y!),
-    nx: Float64Array.from(nx!),
-    ny: Float64Array.from(ny!),
-    ring: Int32Array.from(ring!),
-    along: Float64Array.from(along!),
-  };
-}
-
-/** The most cells of the grid that samples are sorted into. */
-const MOST_CELLS = 1_000_000;
-
-/** Samples sorted into square cells, for finding neighbours no further than `reach` away. */
-function sortIntoCells(s: Samples, reach: number) {
-  let [minX, minY, maxX, maxY] = [Infinity, Infinity, -Infinity, -Infinity];
-  for (let i = 0; i < s.n; i++) {
-    minX = Math.min(minX, s.x[i]!);
-    maxX = Math.max(maxX, s.x[i]!);
-    minY = Math.min(minY, s.y[i]!);
-    maxY = Math.max(maxY, s.y[i]!);
-  }
-  const cell = Math.max(reach, Math.sqrt(((maxX - minX) * (maxY - minY)) / MOST_CELLS), (maxX - minX + maxY - minY) / MOST_CELLS);
-  const [columns, rows] = [Math.floor((maxX - minX) / cell) + 1, Math.floor((maxY - minY) / cell) + 1];
-  const cellOf = (x: number, y: number) => Math.floor((y - minY) / cell) * columns + Math.floor((x - minX) / cell);
-  const starts = new Int32Array(columns * rows + 1);
-  for (let i = 0; i < s.n; i++) starts[cellOf(s.x[i]!, s.y[i]!) + 1]!++;
-  for (let i = 0; i < columns * rows; i++) starts[i + 1]! += starts[i]!;
-  const sorted = new Int32Array(s.n);
-  const next = starts.slice();
-  for (let i = 0; i < s.n; i++) sorted[next[cellOf(s.x[i]!, s.y[i]!)]!++] = i;
-  /** The sample nearest to a place and closer than `within`, other than `not`; -1 when there is none. */
-  return (x: number, y: number, within: number, not: number): number => {
-    let best = -1;
-    let least = within * within;
-    const [cx, cy] = [Math.floor((x - minX) / cell), Math.floor((y - minY) / cell)];
-    const [left, right] = [Math.max(0, cx - 1), Math.min(columns - 1, cx + 1)];
-    for (let j = Math.max(0, cy - 1); j <= Math.min(rows - 1, cy + 1); j++) {
-      for (let at = starts[j * columns + left]!; at < starts[j * columns + right + 1]!; at++) {
-        const k = sorted[at]!;
-        const d = (s.x[k]! - x) ** 2 + (s.y[k]! - y) ** 2;
-        if (d < least && k !== not) {
-          best = k;
-          least = d;
-        }
-      }
-    }
-    return best;
-  };
-}
-
-/** A first look is taken at steps of this share of the width that is of interest, and a little beyond that width. */
-const COARSER = 4;
-const BEYOND = 1.12;
-
-/**
- * Where an edge may be one side of something thin: where the circle that touches it there, a little larger than is of interest, holds
- * another sample of a coarse look. Most of a
- * stout letter is ruled out so, and only the rest is sampled finely.
- */
-function suspicious(rings: readonly Ring[], lengths: readonly number[], under: number): (ring: number, along: number) => boolean {
-  const step = under / COARSER;
-  const r = (under / 2) * BEYOND;
-  const s = sample(rings, step);
-  const nearest = sortIntoCells(s, r);
-  const flags = lengths.map((length) => new Uint8Array(Math.max(1, Math.ceil(length / step))));
-  for (let i = 0; i < s.n; i++) {
-    if (nearest(s.x[i]! + r * s.nx[i]!, s.y[i]! + r * s.ny[i]!, r * (1 - 1e-6), i) === -1) continue;
-    const own = flags[s.ring[i]!]!;
-    const at = Math.min(own.length - 1, Math.floor(s.along[i]! / step));
-    for (let d = -2; d <= 2; d++) own[(at + d + own.length) % own.length] = 1;
-  }
-  return (ring, along) => flags[ring]![Math.min(flags[ring]!.length - 1, Math.floor(along / step))] === 1;
-}
-
-/** Thin places of one part: at each sample, the largest circle that touches the edge there and holds no other sample. */
-function thinPlacesOfPart(part: Part, step: number, under: number): ThinPlace[] {
-  const rings = [part.outer, ...part.holes];
-  const lengths = rings.map(ringLength);
-  const largest = under / 2;
-  const wanted = step < under / COARSER ? suspicious(rings, lengths, under) : () => true;
-  const s = sample(rings, step, wanted);
-  if (s.n === 0) return [];
-  const nearest = sortIntoCells(s, largest);
-  const found: ThinPlace[] = [];
-  for (let i = 0; i < s.n; i++) {
-    const [px, py, nx, ny] = [s.x[i]!, s.y[i]!, s.nx[i]!, s.ny[i]!];
-    let r = largest;
-    let foot = -1;
-    for (let turn = 0; turn < 12; turn++) {
-      const q = nearest(px + r * nx, py + r * ny, r * (1 - 1e-6), i);
-      if (q === -1) break;
-      const [dx, dy] = [px - s.x[q]!, py - s.y[q]!];
-      const towards = -(nx * dx + ny * dy);
-      if (towards <= 1e-12) break;
-      r = (dx * dx + dy * dy) / (2 * towards);
-      foot = q;
-    }
-    if (foot === -1 || r <= step) continue;
-    const [cx, cy] = [px + r * nx, py + r * ny];
-    const cos = ((px - cx) * (s.x[foot]! - cx) + (py - cy) * (s.y[foot]! - cy)) / (r * r);
-    if (cos > OPPOSITE_COS) continue;
-    if (s.ring[i] === s.ring[foot]) {
-      // the two sides of a tip are opposite too, but close along the edge: the way round the tip is no stroke
-      const apart = Math.abs(s.along[i]! - s.along[foot]!);
-      if (Math.min(apart, lengths[s.ring[i]!]! - apart) <= WAY_ROUND_TIP * r) continue;
-    }
-    found.push({ at: [cx, cy], width: 2 * r });
-  }
   return found;
 }
 
-/** Parts of one number of points, area, edge and box are one shape: a letter that comes again is not measured again. */
-function shapeOf(part: Part, edge: number): { key: string; at: Point } {
-  const box = boxOfPoints(part.outer);
-  const points = part.holes.reduce((sum, hole) => sum + hole.length, part.outer.length);
-  const sizes = [partArea(part), edge, box.maxX - box.minX, box.maxY - box.minY].map((n) => n.toPrecision(4));
-  return { key: `${points} ${part.holes.length} ${sizes.join(' ')}`, at: [box.minX, box.minY] };
+/** Points no further from another's than this, mm, are the same: outlines are kept in thousandths of a mm. */
+const SAME_MM = 0.003;
+
+/** Whether two rings are the same shape, one moved against the other. */
+const sameRing = (a: Ring, b: Ring, dx: number, dy: number): boolean =>
+  a.length === b.length && a.every((p, i) => Math.abs(b[i]![0] - p[0] - dx) <= SAME_MM && Math.abs(b[i]![1] - p[1] - dy) <= SAME_MM);
+
+/** How far a part is moved against one of the same shape; undefined where they differ, mirrored ones too. */
+function movedBy(known: Part, part: Part): Point | undefined {
+  if (known.holes.length !== part.holes.length || known.outer.length !== part.outer.length) return undefined;
+  const [dx, dy] = [part.outer[0]![0] - known.outer[0]![0], part.outer[0]![1] - known.outer[0]![1]];
+  const same = sameRing(known.outer, part.outer, dx, dy) && known.holes.every((hole, i) => sameRing(hole, part.holes[i]!, dx, dy));
+  return same ? [dx, dy] : undefined;
 }
 
-/** Every thin place, in no order. */
-function everyThinPlace(region: Region, under: number): ThinPlace[] {
-  const known = new Map<string, { at: Point; places: ThinPlace[] }>();
+/** Parts of one number of points and one size may be one shape. */
+function sizeKey(part: Part): string {
+  const box = boxOfPoints(part.outer);
+  return `${part.outer.length} ${part.holes.length} ${(box.maxX - box.minX).toFixed(1)}`;
+}
+
+/** Every thin place, in no order: a letter that comes again is not measured again. */
+function everyThinPlace(region: Region, under: number): Found[] {
+  const known = new Map<string, { part: Part; places: Found[] }[]>();
   return region.flatMap((part) => {
+    // a part that is slim as a whole is looked at oftener: its hairs may be short
     const edge = edgeLength([part]);
-    const { key, at } = shapeOf(part, edge);
-    const same = known.get(key);
-    if (same) {
-      const [dx, dy] = [at[0] - same.at[0], at[1] - same.at[1]];
-      return same.places.map((place) => ({ ...place, at: [place.at[0] + dx, place.at[1] + dy] as const }));
+    const step = Math.max(edge / MOST_LOOKS, 0.004, Math.min(under / LOOKS, partArea(part) / edge));
+    const key = sizeKey(part);
+    const alike = known.get(key) ?? [];
+    for (const one of alike) {
+      const by = movedBy(one.part, part);
+      if (by) return one.places.map((place) => ({ ...place, at: [place.at[0] + by[0], place.at[1] + by[1]] as const }));
     }
-    // a part that is slim as a whole is sampled finer, or nothing of it would be measured
-    const own = Math.max(edge / MOST_SAMPLES, 0.004, Math.min(under / 12, partArea(part) / edge / 3));
-    const places = thinPlacesOfPart(part, own, under);
-    known.set(key, { at, places });
+    const places = placesOfPart(part, step, under);
+    known.set(key, [...alike, { part, places }]);
     return places;
   });
 }
+
+const isStroke = ({ tail, most }: Found): boolean => tail >= most;
 
 /** Thin places for a drawing: so many that strokes show, no two nearer than a third of `under`. */
 export function thinPlaces(region: Region, under: number): ThinPlace[] {
   const cell = under / 3;
   const kept = new Map<string, ThinPlace>();
   for (const place of everyThinPlace(region, under)) {
+    if (!isStroke(place)) continue;
     const key = `${Math.round(place.at[0] / cell)} ${Math.round(place.at[1] / cell)}`;
     const before = kept.get(key);
-    if (!before || place.width < before.width) kept.set(key, place);
+    if (!before || place.width < before.width) kept.set(key, { at: place.at, width: place.width });
   }
   return [...kept.values()];
 }
 
+/** No more places than this are told apart. */
+const MOST_PLACES = 24;
+
+/** The first of a list that stand further apart than `reach`, mm, in the order of the list. */
+function apart<P extends ThinPlace>(list: readonly P[], reach: number): P[] {
+  const kept: P[] = [];
+  for (const place of list) {
+    if (kept.length >= MOST_PLACES) break;
+    if (kept.every((other) => distance(other.at, place.at) > reach)) kept.push(place);
+  }
+  return kept;
+}
+
 /**
- * The least local stroke width: at points along the edge, the largest circle inside that touches there (the shrinking ball method; Ma, Bae and
- * Choi, 2012). Corners, and tips of more than about 20°, do not count as strokes.
+ * The least local stroke width: at places along the edge, the largest circle inside that touches there (the shrinking ball method of Ma, Bae and
+ * Choi, 2012, with edges instead of samples, so that a width is exact where it is taken). A stroke that tapers counts down to 2 mm from its
+ * end; what is thin over less is a tip.
  *
  * @param region mm
  * @param under widths at or above this, mm, are not of interest
- * @returns least width and its places, one a stroke, narrowest first; right within 2 %. A part is sampled by its own mean
- *   width, so a part that is all hair is measured; a hair narrower than an eighth of `under` within a stout part may be passed over
- *   between its thicker ends.
+ * @returns least width and its places, one a stroke, narrowest first, and tips; right within 2 %
  */
 export function thickness(region: Region, under: number): Thickness {
   const all = everyThinPlace(region, under);
-  all.sort((a, b) => a.width - b.width);
-  const places: ThinPlace[] = [];
-  for (const place of all) {
-    if (places.length >= 24) break;
-    if (places.every((other) => distance(other.at, place.at) > Math.max(under * 3, 2))) places.push(place);
-  }
-  return { least: places[0]?.width ?? Infinity, places };
+  const strokes = all.filter(isStroke).toSorted((a, b) => a.width - b.width);
+  const places = apart(
+    strokes.map(({ at, width }) => ({ at, width })),
+    Math.max(under * 3, 2),
+  );
+  const ends = all.filter((found) => !isStroke(found)).toSorted((a, b) => b.tail - a.tail);
+  // a tapering stroke's end belongs to the stroke
+  const own = ends.filter((end) => strokes.every((stroke) => distance(stroke.at, end.at) > TIP_MM * 1.5));
+  const tips = apart(
+    own.map(({ at, width, tail }) => ({ at, width, length: tail })),
+    TIP_MM * 1.5,
+  );
+  return { least: places[0]?.width ?? Infinity, places, tips };
 }

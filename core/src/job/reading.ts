@@ -10,6 +10,8 @@ export type Verdict = 'fine' | 'watch' | 'stop';
 export interface Remedy {
   label: string;
   patch: Patch;
+  /** It leaves out something that the maker drew or wrote: never the first thing that is offered to the eye. */
+  takesAway?: true;
   /** What stood in the fields that it changes when it was worked out. */
   saw?: readonly { path: readonly Step[]; value: unknown }[];
 }

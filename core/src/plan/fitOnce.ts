@@ -17,7 +17,6 @@ import type { Artwork, Film, Job, Mark, Shape, Shop, Zone } from '../job';
 import {
   bestTurn,
   inspectMark,
-  outerRings,
   outlinePoints,
   placeMark,
   scaleMark,
@@ -79,7 +78,7 @@ const drawStage = ({ reference, faces, quick, ...mark }: DrawInput): DrawnMark =
 const outlineStage = ({ drawn }: { drawn: DrawnMark }): Point[] => outlinePoints(drawn);
 
 const bestTurnStage = ({ drawn, outline, usable }: { drawn: DrawnMark; outline: readonly Point[]; usable: Usable }): number =>
-  bestTurn(outline, outerRings(drawn.layers), usable);
+  bestTurn(outline, drawn, usable);
 
 const turnStage = ({ drawn, turn }: { drawn: DrawnMark; turn: number }): DrawnMark => turnDrawn(drawn, turn);
 

@@ -1,5 +1,15 @@
 import { TECHNIQUES } from '../facts';
-import { droppedParts, fitReadings, thinnest, thinnestRow, thinRemedies, type FitContext, type Tried } from '../fit';
+import {
+  droppedParts,
+  fitReadings,
+  thinnest,
+  rowKeepsStrokes,
+  thinnestRow,
+  thinRemedies,
+  type FitContext,
+  type ThinRow,
+  type Tried,
+} from '../fit';
 import type { Film, Job, Reading } from '../job';
 import type { Memo } from './memo';
 import type { FittingWork, RowWork } from './planMark';
@@ -40,6 +50,12 @@ function measured(context: FitContext, work: Pick<RowWork, 'drawn' | 'shaped' | 
 /** Rows of a list are thickened by so much more, mm a side: what the tightest of them loses in size the others lose too. */
 const FOR_ALL_ROWS = 0.05;
 
+/** What of a row its strokes depend on. */
+const asThinRow = ({ drawn, outline, usable, shop, fitted, mark }: FitContext): ThinRow => {
+  const { edits, size, optical, technique, offset } = mark;
+  return { drawn, outline, usable, films: shop.films, scale: fitted.scale, mark: { edits, size, optical, technique, offset } };
+};
+
 /** What would make a mark stout enough, where it or one of its rows is not: what the thinnest of them needs. */
 function remediesOf(all: FitContext, memo: Memo): Pick<FitContext, 'thinRemedies'> {
   if (all.inspections.length === 0 || !all.thinness?.ok || all.rows.some(({ thinness }) => thinness && !thinness.ok)) return {};
@@ -61,8 +77,16 @@ function remediesOf(all: FitContext, memo: Memo): Pick<FitContext, 'thinRemedies
   };
   const found = tried(() => memo.stage('thin remedies', input, thinRemedies));
   if (!found.ok || found.value.thicken === undefined || all.rows.length === 0) return { thinRemedies: found };
-  const more = TECHNIQUES[technique].thickening === 'stouter' ? FOR_ALL_ROWS : -FOR_ALL_ROWS;
-  return { thinRemedies: { ok: true, value: { thicken: Math.round((found.value.thicken + more) * 100) / 100 } } };
+  const { thicken } = found.value;
+  const sign = TECHNIQUES[technique].thickening === 'stouter' ? 1 : -1;
+  const rowsKeep = (by: number) => all.rows.every((row) => memo.stage('thin row', { row: asThinRow(row), by }, rowKeepsStrokes));
+  for (let tries = 0; tries < 3; tries++) {
+    const by = Math.round((thicken + sign * FOR_ALL_ROWS * (1 + 2 * tries)) * 100) / 100;
+    const keeps = tried(() => rowsKeep(by));
+    if (!keeps.ok) return { thinRemedies: keeps };
+    if (keeps.value) return { thinRemedies: { ok: true, value: { thicken: by } } };
+  }
+  return { thinRemedies: { ok: true, value: {} } };
 }
 
 /** Readings of one fitted mark; a mark with nothing to cut has none. */

@@ -50,7 +50,7 @@ function stopOfFilm(
  * Kinds of readings whose remedies change a mark's size, shape or technique: whether they hold is seen only by trying them out. So it is
  * for a mark that goes to another place.
  */
-const TRIED: ReadonlySet<string> = new Set(['size', 'seen', 'bulb', 'snips', 'food', 'names', 'stick', 'empty']);
+const TRIED: ReadonlySet<string> = new Set(['size', 'small', 'seen', 'bulb', 'snips', 'food', 'names', 'stick', 'empty']);
 
 /**
  * Whether a remedy has to be tried out. Of a thickening the strokes were measured when it was looked for, but for marks whose changes move
@@ -63,6 +63,22 @@ function isTried(job: Job, reading: Reading, patch: Remedy['patch']): boolean {
   if (kind !== 'thin') return TRIED.has(kind);
   return ofMarks.some(({ path }) => reshapes(job.marks.find((mark) => mark.id === path[1])?.edits ?? []));
 }
+
+/** A mark that would be narrower than this share of what it is has lost what its maker wanted. */
+const LEAST_SHARE = 0.4;
+/** Kinds of readings that say that a mark is larger than its place: it has to be smaller, however much. */
+const FITS_ITS_PLACE: ReadonlySet<string> = new Set(['size', 'names', 'food', 'scatter', 'spread', 'wide']);
+
+/** Whether a change makes a mark that has a typed size much smaller. */
+const shrinksBadly = (marks: readonly MarkPlan[], patch: Remedy['patch']): boolean =>
+  patch.some(({ op, path, ...rest }) => {
+    const size =
+      op === 'set' && path[0] === 'marks' && path[2] === 'size' && path.length === 3 ? (rest as { value: Mark['size'] }).value : undefined;
+    const plan = marks.find(({ mark }) => mark.id === path[1]);
+    if (!size || !plan || size.mode === 'height') return false;
+    const width = size.mode === 'width' ? size.width : plan.fitted.largestWidth;
+    return width < plan.fitted.width * LEAST_SHARE;
+  });
 
 /** In the place of a name: it was not tried out. */
 const UNTRIED = '';
@@ -91,6 +107,7 @@ export function soundRemedies(
   const against = (reading: Reading, { patch }: Remedy): string | undefined => {
     try {
       const { document } = applyPatch(job, patch);
+      if (!FITS_ITS_PLACE.has(kindOf(reading)) && shrinksBadly(marks, patch)) return 'Size';
       const ofFilm = marks.flatMap((plan) => stopOfFilm(job, document, plan, layers, stops, shop) ?? [])[0];
       if (ofFilm !== undefined || reading.verdict === 'fine' || !isTried(job, reading, patch)) return ofFilm;
       if (!after) return UNTRIED;

@@ -74,7 +74,7 @@ export function ReadingCard({ reading, onRemedy, onShow, shown, onOverride, prev
             {reading.why}
             {!quiet && <span> Limit: {reading.limit}.</span>}
           </p>
-          {reading.overridden && <p className="text-[0.85rem]">Gone on against it: “{reading.overridden}”</p>}
+          {reading.overridden && <p className="text-[0.85rem]">You went ahead: “{reading.overridden}”</p>}
           {reading.advice && <p className="text-[0.85rem] leading-snug">{reading.advice}</p>}
           {(reading.remedies.length > 0 || (reading.places?.length ?? 0) > 0 || open || (onOverride && reading.overridden)) && (
             <div className="mt-1.5 flex flex-wrap gap-1.5">
@@ -82,7 +82,7 @@ export function ReadingCard({ reading, onRemedy, onShow, shown, onOverride, prev
                 <button
                   key={remedy.label}
                   type="button"
-                  className={`btn btn-sm h-auto min-h-8 py-1 text-left leading-tight whitespace-normal ${i === 0 ? 'btn-primary' : 'btn-outline'}`}
+                  className={`btn btn-sm h-auto min-h-8 py-1 text-left leading-tight whitespace-normal ${i === 0 && !remedy.takesAway ? 'btn-primary' : 'btn-outline'}`}
                   onClick={() => onRemedy(remedy)}
                 >
                   {remedy.label}

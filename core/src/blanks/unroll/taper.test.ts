@@ -119,6 +119,37 @@ describe('the ring that a taper unrolls to', () => {
     // what lies at one height is stretched by ρ/ρ(at): symmetric about it, so the area stays
     expect(regionArea(bendRegion(box, glass, at)) / regionArea(box)).toBeCloseTo(1, 4);
   });
+  it('law: no chord of a bent edge, however it runs, leaves its curve by more than 0.01 mm', () => {
+    const size = fc.double({ min: 30, max: 250, noNaN: true });
+    const across = fc.double({ min: -120, max: 120, noNaN: true });
+    const share = fc.double({ min: 0, max: 1, noNaN: true });
+    const corner = fc.tuple(across, share);
+    fc.assert(
+      fc.property(size, size, size, share, fc.tuple(corner, corner, corner), (rim, foot, height, at, corners) => {
+        const taper: Taper = { kind: 'taper', rim, foot, height };
+        fc.pre(checkTaper(taper).ok && sectorOf(taper) !== undefined);
+        const edge = corners.map(([x, y]): Point => [x, y * height]);
+        const bent = bendRegion([{ outer: edge, holes: [] }], taper, at * height)[0]!.outer;
+        const bend = bendAt(taper, at * height);
+        let k = 0;
+        edge.forEach((a, i) => {
+          const b = edge[(i + 1) % 3]!;
+          const end = bend(b);
+          const from = k;
+          do k++;
+          while (k < bent.length && Math.hypot(bent[k]![0] - end[0], bent[k]![1] - end[1]) > 1e-9);
+          for (let piece = from; piece < k; piece++) {
+            const t = (piece - from + 0.5) / (k - from);
+            const [x, y] = bend([a[0] + (b[0] - a[0]) * t, a[1] + (b[1] - a[1]) * t]);
+            const [p, q] = [bent[piece]!, bent[(piece + 1) % bent.length]!];
+            const length = Math.hypot(q[0] - p[0], q[1] - p[1]);
+            const off = length > 0 ? Math.abs((q[0] - p[0]) * (y - p[1]) - (q[1] - p[1]) * (x - p[0])) / length : 0;
+            expect(off).toBeLessThan(0.0105);
+          }
+        });
+      }),
+    );
+  });
   it('refuses a wall too short to reach', () => {
     const bad = checkTaper({ kind: 'taper', rim: 88, foot: 61, height: 13 });
     expect(bad.ok ? '' : bad.problem.found).toMatch(/13\.0 mm cannot reach from 61\.0 mm .* to 88\.0 mm/);

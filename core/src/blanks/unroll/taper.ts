@@ -96,23 +96,30 @@ export function bendAt(shape: Shape, at: number): (point: Point) => Point {
   };
 }
 
-function bendRing(ring: Ring, bend: (point: Point) => Point, rho: number): Ring {
-  const most = Math.sqrt(8 * rho * CHORD_MM);
-  return ring.flatMap((a, i) => {
-    const b = ring[(i + 1) % ring.length]!;
-    const pieces = Math.max(1, Math.ceil(Math.abs(b[0] - a[0]) / most));
-    return Array.from({ length: pieces }, (_, k): Point =>
-      bend([a[0] + ((b[0] - a[0]) * k) / pieces, a[1] + ((b[1] - a[1]) * k) / pieces]),
-    );
-  });
+/**
+ * Into how many pieces a straight edge of the wall is parted, so that no chord leaves the curve that it becomes by more than `CHORD_MM`. The
+ * curve's second derivative over the edge is at most ρ·Δu²/ρ₀² towards the apex and 2·Δu·Δv/ρ₀ along the arc; a chord leaves it by an eighth.
+ */
+function piecesOf([u, v]: Point, [u1, v1]: Point, sector: Sector, own: number, at: number): number {
+  const [du, dv] = [Math.abs(u1 - u), Math.abs(v1 - v)];
+  const rho = own + Math.max(sector.up * (v - at), sector.up * (v1 - at));
+  const second = Math.hypot((rho * du * du) / (own * own), (2 * du * dv) / own);
+  return Math.max(1, Math.ceil(Math.sqrt(second / (8 * CHORD_MM))));
 }
 
-/** Bends a region of the wall for the film laid flat; edges across are parted finely enough to become arcs. */
+/** Bends a region of the wall for the film laid flat; edges are parted finely enough to become arcs. */
 export function bendRegion(region: Region, shape: Shape, at: number): Region {
   const sector = shape.kind === 'taper' ? sectorOf(shape) : undefined;
   if (!sector || shape.kind !== 'taper') return region;
   const bend = bendAt(shape, at);
-  // the shortest radius that the mark reaches asks for the finest parting
-  const rho = Math.min(rhoAt(sector, shape, 0), rhoAt(sector, shape, shape.height));
-  return region.map(({ outer, holes }) => ({ outer: bendRing(outer, bend, rho), holes: holes.map((hole) => bendRing(hole, bend, rho)) }));
+  const own = rhoAt(sector, shape, at);
+  const bendRing = (ring: Ring): Ring =>
+    ring.flatMap((a, i) => {
+      const b = ring[(i + 1) % ring.length]!;
+      const pieces = piecesOf(a, b, sector, own, at);
+      return Array.from({ length: pieces }, (_, k): Point =>
+        bend([a[0] + ((b[0] - a[0]) * k) / pieces, a[1] + ((b[1] - a[1]) * k) / pieces]),
+      );
+    });
+  return region.map(({ outer, holes }) => ({ outer: bendRing(outer), holes: holes.map(bendRing) }));
 }

@@ -16,8 +16,15 @@ function seenColours({ mark, inspections, shop }: FitContext): { colour: string;
 const leftOf = ({ filmLeft }: FitContext, film: string): number => filmLeft[film] ?? 0;
 
 /** How a colour stands out from all that a mark is seen against: the worst of it counts. */
-const against = (colour: string, { behind }: FitContext): Contrast =>
-  behind.colours.map((ground) => contrastOf(colour, ground)).reduce((worst, one) => (one.ratio < worst.ratio ? one : worst));
+const against = (colour: string, { behind }: FitContext): Contrast => worstOf(behind.colours.map((ground) => contrastOf(colour, ground)));
+
+/** The one that stands out least: by its verdict first, for colours of one lightness may differ. */
+function worstOf<C extends Contrast>(all: readonly C[]): C {
+  const grave = { stop: 2, watch: 1, fine: 0 };
+  return all.reduce((worst, one) =>
+    grave[one.verdict] - grave[worst.verdict] > 0 || (one.verdict === worst.verdict && one.ratio < worst.ratio) ? one : worst,
+  );
+}
 
 function remedies(context: FitContext, worst: { name: string; film?: string }): Remedy[] {
   const { mark, shop } = context;
@@ -81,10 +88,10 @@ export const contrastReading: FitReading = (context) => {
   const ground = back && seen.find((one) => one.film === back.film);
   const judged = (ground ? seen.filter((one) => one !== ground) : seen).map((one) => ({
     ...one,
-    ...contrastOf(one.colour, ground?.colour ?? behind.colour),
+    ...(ground ? contrastOf(one.colour, ground.colour) : against(one.colour, context)),
   }));
   if (judged.length === 0) return undefined;
-  const worst = judged.reduce((low, next) => (next.ratio < low.ratio ? next : low));
+  const worst = worstOf(judged);
   const base = {
     id: `contrast:${mark.id}` as const,
     station: 'fit' as const,
@@ -94,8 +101,7 @@ export const contrastReading: FitReading = (context) => {
     limit: '3 : 1',
   };
   if (mark.subtle) return { ...base, verdict: 'fine', why: `${worst.name} on ${behind.name} is subtle on purpose.`, remedies: [] };
-  const verdicts = judged.map((j) => j.verdict);
-  const verdict = verdicts.includes('stop') ? 'stop' : verdicts.includes('watch') ? 'watch' : 'fine';
+  const { verdict } = worst;
   if (verdict === 'fine')
     return { ...base, verdict, why: `${worst.name} stands out from ${ground ? `${ground.name} behind it` : behind.name}.`, remedies: [] };
   return {

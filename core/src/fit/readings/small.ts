@@ -1,6 +1,12 @@
+import { thickenedBy } from '../../artwork';
 import { LIMITS, TECHNIQUES, type TechniqueId } from '../../facts';
 import { aboutMark, removeAt, setAt, type Remedy } from '../../job';
+import { formatLength } from '../../units';
 import { ofRow, worstRow, type FitContext, type FitReading } from './context';
+import { thicken } from './thin';
+
+/** More than this a side, mm, is another font. */
+const MOST_THICKENING = 0.5;
 
 /** Limits of what is kept and of what must come out, for a technique. */
 const limitsFor = (technique: TechniqueId) =>
@@ -43,19 +49,18 @@ export const smallReading: FitReading = (all) => {
     return { ...base, verdict: 'fine', why: `The smallest ${shape} or ${counter} can be held and weeded.`, remedies: [] };
   const count = (n: number, word: string) => (n === 0 ? '' : `${n} ${word}${n > 1 ? 's' : ''}`);
   const remedies: Remedy[] = [];
-  const ratio = fitted.largestWidth / fitted.width;
-  const enough =
-    shapes.every((p) => p.area * ratio * ratio * 0.98 >= limit.shape) &&
-    counters.every((p) => p.area * ratio * ratio * 0.98 >= limit.counter);
-  if (all.rows.length === 0 && mark.size.mode !== 'largest' && ratio > 1.01 && enough && mark.edits.length === 0) {
-    remedies.push({
-      label: 'As large as fits',
-      patch: [
-        { op: 'set', path: ['marks', mark.id, 'size'], value: { mode: 'largest' } },
-        { op: 'set', path: ['marks', mark.id, 'offset'], value: { x: 0, y: 0 } },
-      ],
-    });
-  }
+  const say = (mm: number, digits?: number) => formatLength(mm, all.shop.lengths, digits === undefined ? {} : { digits });
+  const short = [...shapes.map((p) => limit.shape / p.area), ...counters.map((p) => limit.counter / p.area)];
+  const width = Math.ceil(fitted.width * Math.sqrt(Math.max(...short)) * 1.01 * 10) / 10;
+  if (all.rows.length === 0 && mark.size.mode !== 'largest' && width <= fitted.largestWidth && mark.edits.length === 0)
+    remedies.push({ label: `Enlarge to ${say(width)} wide`, patch: setAt(['marks', mark.id, 'size'], { mode: 'width', width }) });
+  // a dot that is made stouter grows on all sides
+  const { kept, words } = TECHNIQUES[mark.technique];
+  const radius = (area: number) => Math.sqrt(area / Math.PI);
+  const least = Math.min(...shapes.map((p) => p.area));
+  const by = Math.ceil((radius(limit.shape * 1.02) - radius(least)) * 20) / 20;
+  if (kept === 'shapes' && shapes.length > 0 && counters.length === 0 && all.rows.length === 0 && by <= MOST_THICKENING)
+    remedies.push({ label: `${words.stouten} by ${say(by, 2)} a side`, patch: thicken(mark, thickenedBy(mark.edits) + by) });
   const drop = [
     ...mark.edits.filter((edit) => edit.kind === 'dropSmall').flatMap((edit) => removeAt(['marks', mark.id, 'edits', edit.id])),
     ...setAt(['marks', mark.id, 'edits', 'dropSmall'], {
@@ -73,6 +78,8 @@ export const smallReading: FitReading = (all) => {
         .join(', ')
         .replace(/^f/, 'F'),
       patch: drop,
+      // the dots of an i are part of the word; specks of a drawing are not
+      ...(mark.artwork.kind === 'text' && shapes.length > 0 ? { takesAway: true as const } : {}),
     });
   const lost = [count(shapes.length, shape), count(counters.length, counter)].filter(Boolean).join(' and ');
   return {

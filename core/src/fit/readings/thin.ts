@@ -7,7 +7,7 @@ import { thickening } from './thinRemedies';
 import type { Thinness } from './thinness';
 
 /** The change that gives a mark another thickening, before whatever else is wanted of it. */
-const thicken = (mark: Mark, by: number): Patch => [
+export const thicken = (mark: Mark, by: number): Patch => [
   ...mark.edits.filter((edit) => edit.kind === 'thicken').flatMap((edit) => removeAt(['marks', mark.id, 'edits', edit.id])),
   ...(by === 0 ? [] : [{ op: 'set' as const, path: ['marks', mark.id, 'edits', 'thicken'], value: thickening(by), first: true as const }]),
 ];

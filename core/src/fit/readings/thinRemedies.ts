@@ -51,7 +51,11 @@ const withThickness = (mark: Tried, by: number): Tried => {
 /** Whether a changed mark keeps all its strokes, looking at it as the plan will. */
 function keepsStrokes({ drawn, outline, usable, films }: ThinRemediesInput, mark: Tried, known?: number): boolean {
   const scale = known ?? sizeMark(drawn, outline, mark, usable).scale;
-  if (scale <= 0.001) return false;
+  return scale > 0.001 && keepsAt({ drawn, films }, mark, scale);
+}
+
+/** The same, at a scale. */
+function keepsAt({ drawn, films }: Pick<ThinRemediesInput, 'drawn' | 'films'>, mark: Tried, scale: number): boolean {
   // copies are turned, and rounded as they are
   const measured = measureStrokes({ drawn, scale, mark, films });
   // nothing left is nothing kept
@@ -60,10 +64,10 @@ function keepsStrokes({ drawn, outline, usable, films }: ThinRemediesInput, mark
 
 /** The least change of thickness that keeps every stroke, mm per side; a stencil is slimmed, so that the film between grows. */
 function thickenBy(input: ThinRemediesInput): number | undefined {
-  const { drawn, outline, mark, usable, scale, least, limit } = input;
+  const { drawn, outline, mark, usable, scale, limit } = input;
   const sign = TECHNIQUES[mark.technique].thickening === 'stouter' ? 1 : -1;
   const now = thickenedBy(mark.edits);
-  const bare = least - 2 * sign * now;
+  const bare = input.least - 2 * sign * now;
   // what the mark loses in size to its thickening is known without drawing it: only promising changes are looked at
   const scaleWith = (by: number) => (reshapes(mark.edits) ? scale : sizeMark(drawn, outline, withThickness(mark, by), usable).scale);
   const promising = (by: number) => (bare * scaleWith(by)) / scale + 2 * sign * by >= limit * 1.01;
@@ -77,7 +81,10 @@ function thickenBy(input: ThinRemediesInput): number | undefined {
     const by = Math.round((now + sign * more) * 100) / 100;
     if (!promising(by)) continue;
     tries += 1;
-    if (keepsStrokes(input, withThickness(mark, by), surely(by))) return by;
+    const least = surely(by);
+    const tried = withThickness(mark, by);
+    // what is a tip when small may be a tapering stroke when larger
+    if (keepsStrokes(input, tried, least) && (least === undefined || keepsStrokes(input, tried))) return by;
     more += STEP * tries;
   }
   return undefined;
@@ -93,3 +100,14 @@ function growTo(input: ThinRemediesInput): number | undefined {
 
 /** Looks for what makes a mark stout enough. */
 export const thinRemedies = (input: ThinRemediesInput): ThinRemedies => ({ width: growTo(input), thicken: thickenBy(input) });
+
+/** A row of a list, as far as its strokes are concerned. */
+export type ThinRow = Pick<ThinRemediesInput, 'drawn' | 'outline' | 'mark' | 'usable' | 'films' | 'scale'>;
+
+/** Whether a row keeps all its strokes with another thickening, as large as it is now and as small as thickening can make it. */
+export function rowKeepsStrokes({ row, by }: { row: ThinRow; by: number }): boolean {
+  const { drawn, mark, films, scale } = row;
+  const tried = withThickness(mark, by);
+  const shrunk = scale - (SHRINKS * Math.abs(by - thickenedBy(mark.edits))) / Math.min(drawn.width, drawn.height);
+  return [scale, shrunk].every((at) => at > 0.001 && keepsAt({ drawn, films }, tried, at));
+}

@@ -1,0 +1,138 @@
+import { boxOfPoints } from './box';
+import type { Point, Ring } from './point';
+
+/** Where a growing circle first meets an edge. */
+export interface Touch {
+  /** Its radius then, mm. */
+  readonly r: number;
+  readonly at: Point;
+  readonly ring: number;
+  /** How far along its ring, mm. */
+  readonly along: number;
+}
+
+/** Edges of rings, sorted into square cells. */
+export interface EdgeGrid {
+  /**
+   * The circle that touches the edge at a place and grows into the part, until it meets another edge.
+   *
+   * @param p on an edge, mm
+   * @param n unit direction in which its middle moves
+   * @param most radius at which it stops, mm; no more than half a cell
+   * @param own edges that it starts from, numbered through all rings
+   * @returns undefined when nothing is met
+   */
+  touch(p: Point, n: Point, most: number, own: readonly number[]): Touch | undefined;
+}
+
+/** The most cells of a grid. */
+const MOST_CELLS = 1_000_000;
+/** Slighter slopes than this towards an edge's end are rounding. */
+const LEVEL = 1e-9;
+
+/**
+ * Sorts the edges of rings into cells.
+ *
+ * @param wanted side of a cell, mm; larger where there would be too many
+ */
+export function gridOfEdges(rings: readonly Ring[], wanted: number): EdgeGrid {
+  const n = rings.reduce((sum, ring) => sum + ring.length, 0);
+  const [ax, ay, ux, uy, len, along] = Array.from({ length: 6 }, () => new Float64Array(n)) as Float64Array[];
+  const of = new Int32Array(n);
+  let e = 0;
+  rings.forEach((points, ring) => {
+    let from = 0;
+    points.forEach((a, i) => {
+      const b = points[(i + 1) % points.length]!;
+      const length = Math.hypot(b[0] - a[0], b[1] - a[1]);
+      ax![e] = a[0];
+      ay![e] = a[1];
+      ux![e] = length > 0 ? (b[0] - a[0]) / length : 1;
+      uy![e] = length > 0 ? (b[1] - a[1]) / length : 0;
+      len![e] = length;
+      along![e] = from;
+      of[e] = ring;
+      from += length;
+      e++;
+    });
+  });
+  const box = boxOfPoints(rings.flat());
+  const [width, height] = [box.maxX - box.minX, box.maxY - box.minY];
+  const cell = Math.max(wanted, Math.sqrt((width * height) / MOST_CELLS), (width + height) / MOST_CELLS);
+  const [columns, rows] = [Math.floor(width / cell) + 1, Math.floor(height / cell) + 1];
+  const columnOf = (x: number) => Math.max(0, Math.min(columns - 1, Math.floor((x - box.minX) / cell)));
+  const rowOf = (y: number) => Math.max(0, Math.min(rows - 1, Math.floor((y - box.minY) / cell)));
+
+  /** Every cell that an edge passes, row by row. */
+  const eachCell = (i: number, visit: (at: number) => void) => {
+    const [x0, y0] = [ax![i]!, ay![i]!];
+    const [x1, y1] = [x0 + ux![i]! * len![i]!, y0 + uy![i]! * len![i]!];
+    const [low, high] = [rowOf(Math.min(y0, y1)), rowOf(Math.max(y0, y1))];
+    for (let row = low; row <= high; row++) {
+      // the stretch of the edge within this row
+      const xAt = (y: number) =>
+        y1 === y0 ? x0 : x0 + ((x1 - x0) * (Math.max(Math.min(y0, y1), Math.min(Math.max(y0, y1), y)) - y0)) / (y1 - y0);
+      const [xa, xb] = low === high ? [x0, x1] : [xAt(box.minY + row * cell), xAt(box.minY + (row + 1) * cell)];
+      const last = columnOf(Math.max(xa, xb));
+      for (let column = columnOf(Math.min(xa, xb)); column <= last; column++) visit(row * columns + column);
+    }
+  };
+  const starts = new Int32Array(columns * rows + 1);
+  for (let i = 0; i < n; i++) eachCell(i, (at) => starts[at + 1]!++);
+  for (let i = 0; i < columns * rows; i++) starts[i + 1]! += starts[i]!;
+  const sorted = new Int32Array(starts[columns * rows]!);
+  const next = starts.slice();
+  for (let i = 0; i < n; i++) eachCell(i, (at) => (sorted[next[at]!++] = i));
+
+  /** How far along edge `i` the circle at p towards n meets it, and its radius then; radius Infinity when it never does. */
+  const met = { r: Infinity, t: 0 };
+  const meet = (i: number, px: number, py: number, nx: number, ny: number) => {
+    met.r = Infinity;
+    const [wx, wy] = [px - ax![i]!, py - ay![i]!];
+    const [dx, dy] = [ux![i]!, uy![i]!];
+    const side = dx * wy - dy * wx;
+    const s = side >= 0 ? 1 : -1;
+    const cos = s * (dx * ny - dy * nx);
+    if (1 - cos > LEVEL) {
+      const r = Math.abs(side) / (1 - cos);
+      // foot of the middle on the edge's line
+      const t = dx * (wx + r * nx) + dy * (wy + r * ny);
+      if (t >= 0 && t <= len![i]!) {
+        met.r = r;
+        met.t = t;
+        return;
+      }
+    }
+    for (let end = 0; end < 2; end++) {
+      const t = end * len![i]!;
+      const [qx, qy] = [t * dx - wx, t * dy - wy];
+      const squared = qx * qx + qy * qy;
+      const ahead = nx * qx + ny * qy;
+      if (ahead <= LEVEL * Math.sqrt(squared)) continue;
+      const r = squared / (2 * ahead);
+      if (r < met.r) {
+        met.r = r;
+        met.t = t;
+      }
+    }
+  };
+
+  return {
+    touch([px, py], [nx, ny], most, own) {
+      const [cx, cy] = [px + nx * most, py + ny * most];
+      const [left, right] = [columnOf(cx - most), columnOf(cx + most)];
+      const [low, high] = [rowOf(cy - most), rowOf(cy + most)];
+      let [r, edge, t] = [most, -1, 0];
+      for (let row = low; row <= high; row++) {
+        for (let k = starts[row * columns + left]!; k < starts[row * columns + right + 1]!; k++) {
+          const i = sorted[k]!;
+          if (i === own[0] || i === own[1]) continue;
+          meet(i, px, py, nx, ny);
+          if (met.r < r) [r, edge, t] = [met.r, i, met.t];
+        }
+      }
+      if (edge < 0 || !(r > 0)) return undefined;
+      return { r, at: [ax![edge]! + ux![edge]! * t, ay![edge]! + uy![edge]! * t], ring: of[edge]!, along: along![edge]! + t };
+    },
+  };
+}
