@@ -9,6 +9,7 @@ import { seenReading, sizeReading } from './readings/size';
 import { smallReading } from './readings/small';
 import { coldReading, stickReading, waxReading } from './readings/stick';
 import { thinReading } from './readings/thin';
+import { tipsReading } from './readings/tips';
 import { type FitContext, type FitReading } from './readings/context';
 
 /** Every kind of reading, with what it is called where it cannot be worked out; the ones that decide most first. */
@@ -20,6 +21,7 @@ const KINDS: readonly (readonly [kind: string, title: string, read: FitReading])
   ['snips', 'Snips', snipsReading],
   ['seen', 'Seen at once', seenReading],
   ['thin', 'Thin parts', thinReading],
+  ['tips', 'Fine tips', tipsReading],
   ['small', 'Small parts', smallReading],
   ['dropped', 'Dropped parts', droppedReading],
   ['contrast', 'Contrast', contrastReading],

@@ -17,13 +17,34 @@ export interface SpreadPlan {
 const within = (usable: Usable, inner: Box): Usable =>
   boxWidth(inner) > 0.5 && boxHeight(inner) > 0.5 ? { clear: usable.clear, inner } : { clear: usable.clear };
 
-/** Where the seam lies across, mm: at the back unless one was found. */
-const seamOf = (piece: Pick<Piece, 'features'>, wrap: number): number => piece.features?.find((f) => f.kind === 'seam')?.x ?? wrap / 2;
+/**
+ * Where the first of the copies round a wall goes: the middle of its zone, unless a seam would then lie under one of them; then where the
+ * seam lies in the middle of a gap.
+ *
+ * @param wrap the way round where the marks go, mm
+ * @param half what one copy may take up to either side, mm
+ */
+function firstRound(
+  { features, shape }: Pick<Piece, 'features' | 'shape'>,
+  middle: number,
+  wrap: number,
+  pitch: number,
+  half: number,
+): number {
+  const seam = features?.find((feature) => feature.kind === 'seam');
+  if (!seam || shape.kind === 'flat') return middle;
+  // across is counted at the middle height of the wall
+  const x = (seam.x * wrap) / (Math.PI * diameterAt(shape, shape.height / 2));
+  const near = Math.abs(x - middle - Math.round((x - middle) / pitch) * pitch);
+  if (near >= half) return middle;
+  const from = x + pitch / 2;
+  return from + Math.round((middle - from) / pitch) * pitch;
+}
 
 /**
  * Parts a zone, or the whole wrap, among the copies of a mark.
  *
- * Round: equal pitch, the seam in the middle of a gap, the copy nearest to the zone's middle first. Row: equal pitch across the zone.
+ * Round: equal pitch from the zone's own middle; where that would lay one over a seam, the seam in the middle of a gap. Row: equal pitch across the zone.
  * Corners: a quarter of the zone each.
  *
  * @param along height along the wall at which widths are true, mm
@@ -43,10 +64,8 @@ export function spreadOver(
     if (piece.shape.kind === 'flat') return { usable, hold: mark.hold, copies: () => [IDENTITY] };
     const wrap = Math.PI * diameterAt(piece.shape, along);
     const pitch = wrap / spread.count;
-    const seam = (seamOf(piece, wrap) * wrap) / (Math.PI * diameterAt(piece.shape, piece.shape.height / 2));
-    const from = seam + pitch / 2;
-    const first = from + Math.round((zone.x - from) / pitch) * pitch;
     const half = (pitch - gap) / 2;
+    const first = firstRound(piece, zone.x, wrap, pitch, half);
     const shifts = Array.from({ length: spread.count }, (_, i) => {
       const there = first + i * pitch;
       return i * pitch - Math.round(there / wrap) * wrap;

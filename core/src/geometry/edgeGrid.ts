@@ -1,28 +1,31 @@
 import { boxOfPoints } from './box';
-import type { Point, Ring } from './point';
+import type { Ring } from './point';
 
-/** Where a growing circle first meets an edge. */
+/** Where a growing circle first met an edge. */
 export interface Touch {
   /** Its radius then, mm. */
-  readonly r: number;
-  readonly at: Point;
-  readonly ring: number;
+  r: number;
+  x: number;
+  y: number;
+  ring: number;
   /** How far along its ring, mm. */
-  readonly along: number;
+  along: number;
 }
 
 /** Edges of rings, sorted into square cells. */
 export interface EdgeGrid {
   /**
-   * The circle that touches the edge at a place and grows into the part, until it meets another edge.
+   * Grows the circle that touches the edge at a place into the part, until it meets another edge: `met` tells where.
    *
-   * @param p on an edge, mm
-   * @param n unit direction in which its middle moves
+   * @param x of the place, on an edge, mm
+   * @param nx unit direction in which its middle moves
    * @param most radius at which it stops, mm; no more than half a cell
-   * @param own edges that it starts from, numbered through all rings
-   * @returns undefined when nothing is met
+   * @param own edge that it starts from, numbered through all rings; `beside`, where it starts from a corner, the other one
+   * @returns whether anything was met
    */
-  touch(p: Point, n: Point, most: number, own: readonly number[]): Touch | undefined;
+  touch(x: number, y: number, nx: number, ny: number, most: number, own: number, beside: number): boolean;
+  /** What the last circle met; the same object every time. */
+  readonly met: Readonly<Touch>;
 }
 
 /** The most cells of a grid. */
@@ -117,22 +120,34 @@ export function gridOfEdges(rings: readonly Ring[], wanted: number): EdgeGrid {
     }
   };
 
+  const hit: Touch = { r: 0, x: 0, y: 0, ring: 0, along: 0 };
   return {
-    touch([px, py], [nx, ny], most, own) {
+    met: hit,
+    touch(px, py, nx, ny, most, own, beside) {
       const [cx, cy] = [px + nx * most, py + ny * most];
       const [left, right] = [columnOf(cx - most), columnOf(cx + most)];
-      const [low, high] = [rowOf(cy - most), rowOf(cy + most)];
+      const high = rowOf(cy + most);
       let [r, edge, t] = [most, -1, 0];
-      for (let row = low; row <= high; row++) {
-        for (let k = starts[row * columns + left]!; k < starts[row * columns + right + 1]!; k++) {
+      for (let row = rowOf(cy - most); row <= high; row++) {
+        const end = starts[row * columns + right + 1]!;
+        for (let k = starts[row * columns + left]!; k < end; k++) {
           const i = sorted[k]!;
-          if (i === own[0] || i === own[1]) continue;
+          if (i === own || i === beside) continue;
           meet(i, px, py, nx, ny);
-          if (met.r < r) [r, edge, t] = [met.r, i, met.t];
+          if (met.r < r) {
+            r = met.r;
+            edge = i;
+            t = met.t;
+          }
         }
       }
-      if (edge < 0 || !(r > 0)) return undefined;
-      return { r, at: [ax![edge]! + ux![edge]! * t, ay![edge]! + uy![edge]! * t], ring: of[edge]!, along: along![edge]! + t };
+      if (edge < 0 || !(r > 0)) return false;
+      hit.r = r;
+      hit.x = ax![edge]! + ux![edge]! * t;
+      hit.y = ay![edge]! + uy![edge]! * t;
+      hit.ring = of[edge]!;
+      hit.along = along![edge]! + t;
+      return true;
     },
   };
 }

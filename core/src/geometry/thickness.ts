@@ -1,6 +1,6 @@
 import { boxOfPoints } from './box';
 import { partArea } from './area';
-import { gridOfEdges, type EdgeGrid } from './edgeGrid';
+import { gridOfEdges } from './edgeGrid';
 import { edgeLength, ringLength } from './perimeter';
 import { distance, type Part, type Point, type Region, type Ring } from './point';
 
@@ -46,29 +46,11 @@ interface Found extends ThinPlace {
   readonly most: number;
 }
 
-/** The largest empty circle that touches the edge at a place, where its two feet are on opposite sides. */
-function look(
-  grid: EdgeGrid,
-  lengths: readonly number[],
-  under: number,
-  from: { ring: number; along: number; p: Point; n: Point; own: readonly number[] },
-): Found | undefined {
-  const { p, n, own } = from;
-  const touch = grid.touch(p, n, under / 2, own);
-  if (!touch) return undefined;
-  const { r, at: q } = touch;
-  const [cx, cy] = [p[0] + r * n[0], p[1] + r * n[1]];
-  const cos = ((p[0] - cx) * (q[0] - cx) + (p[1] - cy) * (q[1] - cy)) / (r * r);
-  if (!(cos <= OPPOSITE_COS)) return undefined;
-  const found = { at: [cx, cy] as const, width: 2 * r };
-  if (touch.ring !== from.ring) return { ...found, tail: Infinity, most: TIP_MM };
-  const round = lengths[from.ring]!;
-  const apart = Math.abs(from.along - touch.along);
-  return { ...found, tail: Math.min(apart, round - apart) / 2, most: Math.min(TIP_MM, TIP_SHARE * round) };
-}
+const NO_LOOKS: readonly Point[] = [];
 
 /** Directions into the part at a corner that turns outwards, from the normal of the edge before to that of the edge after. */
-function fan(before: Point, after: Point): Point[] {
+function fan(before: Point, after: Point): readonly Point[] {
+  if (before[0] * after[1] >= before[1] * after[0]) return NO_LOOKS;
   const turn = Math.atan2(before[0] * after[1] - before[1] * after[0], before[0] * after[0] + before[1] * after[1]);
   // a part lies to the left of its edges: at an outward corner they turn right
   const looks = turn < -FAN ? Math.ceil(-turn / FAN) : 0;
@@ -85,34 +67,50 @@ function placesOfPart(part: Part, step: number, under: number): Found[] {
   const lengths = rings.map(ringLength);
   const grid = gridOfEdges(rings, under);
   const found: Found[] = [];
-  const add = (one: Found | undefined) => {
-    if (one) found.push(one);
+  /** Looks for the largest empty circle that touches the edge at a place, where its two feet are on opposite sides. */
+  const look = (ring: number, along: number, x: number, y: number, nx: number, ny: number, own: number, beside: number) => {
+    if (!grid.touch(x, y, nx, ny, under / 2, own, beside)) return;
+    const { met } = grid;
+    const { r } = met;
+    // both feet as seen from the middle; the one that it started from lies against its direction
+    const cos = -(nx * (met.x - x - r * nx) + ny * (met.y - y - r * ny)) / r;
+    if (!(cos <= OPPOSITE_COS)) return;
+    const round = lengths[ring]!;
+    const apart = Math.abs(along - met.along);
+    found.push({
+      at: [x + r * nx, y + r * ny],
+      width: 2 * r,
+      tail: met.ring === ring ? Math.min(apart, round - apart) / 2 : Infinity,
+      most: Math.min(TIP_MM, TIP_SHARE * round),
+    });
   };
   let first = 0;
   rings.forEach((points, ring) => {
     let along = 0;
-    const normals = points.map((a, i): Point => {
-      const b = points[(i + 1) % points.length]!;
+    const last = points.length - 1;
+    let before: Point | undefined;
+    for (let i = -1; i <= last; i++) {
+      const a = points[i < 0 ? last : i]!;
+      const b = points[i === last ? 0 : i + 1]!;
       const length = distance(a, b);
-      return length > 0 ? [-(b[1] - a[1]) / length, (b[0] - a[0]) / length] : [0, 0];
-    });
-    points.forEach((a, i) => {
-      const b = points[(i + 1) % points.length]!;
-      const length = distance(a, b);
-      const n = normals[i]!;
-      const own = [first + i];
-      const pieces = Math.max(1, Math.ceil(length / step));
-      for (let k = 0; k < pieces && length > 0; k++) {
-        // in the middle of its piece: a corner has no one normal
-        const t = (k + 0.5) / pieces;
-        const p: Point = [a[0] + (b[0] - a[0]) * t, a[1] + (b[1] - a[1]) * t];
-        add(look(grid, lengths, under, { ring, along: along + length * t, p, n, own }));
+      if (length === 0) continue;
+      const [dx, dy] = [(b[0] - a[0]) / length, (b[1] - a[1]) / length];
+      if (i >= 0) {
+        const own = first + i;
+        const pieces = Math.max(1, Math.ceil(length / step));
+        for (let k = 0; k < pieces; k++) {
+          // in the middle of its piece: a corner has no one normal
+          const t = ((k + 0.5) * length) / pieces;
+          look(ring, along + t, a[0] + dx * t, a[1] + dy * t, -dy, dx, own, own);
+        }
+        if (before) {
+          const beside = i === 0 ? first + last : own - 1;
+          for (const [nx, ny] of fan(before, [-dy, dx])) look(ring, along, a[0], a[1], nx, ny, own, beside);
+        }
+        along += length;
       }
-      const before = (i + points.length - 1) % points.length;
-      const both = [first + before, first + i];
-      for (const into of fan(normals[before]!, n)) add(look(grid, lengths, under, { ring, along, p: a, n: into, own: both }));
-      along += length;
-    });
+      before = [-dy, dx];
+    }
     first += points.length;
   });
   return found;

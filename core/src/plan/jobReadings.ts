@@ -13,6 +13,7 @@ import { liftReading } from './liftReading';
 import { listReadings, variantReadings } from './listReadings';
 import { markReadings } from './markReadings';
 import type { Memo } from './memo';
+import { overReadings } from './overReadings';
 import { fitMarks, type FittingWork } from './planMark';
 import { soundRemedies } from './soundRemedies';
 import { tapeReadings, type LayerPlan } from './steps';
@@ -55,6 +56,7 @@ function ofMarks(job: Job, works: readonly FittingWork[], { shop, faces, filmLef
     ),
     ...works.flatMap((work) => filmReadings(work, job, shop)),
     ...works.flatMap(({ plan }) => guarded('fit', 'names', plan.mark.id, 'The list fitted', () => variantReadings(plan, job, shop))),
+    ...works.flatMap(({ plan }) => guarded('fit', 'over', plan.mark.id, 'What lies under it', () => overReadings(job, plan, shop))),
     ...works.flatMap((work) => markReadings(work, job, seen, memo)),
   ];
 }

@@ -50,7 +50,7 @@ function stopOfFilm(
  * Kinds of readings whose remedies change a mark's size, shape or technique: whether they hold is seen only by trying them out. So it is
  * for a mark that goes to another place.
  */
-const TRIED: ReadonlySet<string> = new Set(['size', 'small', 'seen', 'bulb', 'snips', 'food', 'names', 'stick', 'empty']);
+const TRIED: ReadonlySet<string> = new Set(['size', 'seen', 'bulb', 'snips', 'food', 'names', 'stick', 'empty']);
 
 /**
  * Whether a remedy has to be tried out. Of a thickening the strokes were measured when it was looked for, but for marks whose changes move

@@ -1,6 +1,7 @@
 import { bulbSnips, filmSurface, type Surface } from '../blanks';
 import { GRIP_LIMITS, LIMITS } from '../facts';
 import { boxAround, boxHeight, boxOf, boxWidth, intersection, regionArea } from '../geometry';
+import type { LayerInspection } from '../fit';
 import { keptOf, weedingOf, type FilmLayout, type Weeding } from '../cut';
 import {
   chooseTape,
@@ -62,12 +63,11 @@ export function planLayers(job: Job, marks: readonly MarkPlan[], shop: Shop, mem
   return marks.flatMap((plan) => {
     const { mark, flat, copies, cutFlat, inspections, perPiece, variants } = plan;
     // tape lies on the film as it is cut, bent on a taper; one piece serves the widest of different words
-    const all = variants.length === 0 ? cutFlat : variants.flatMap((v) => [...v.flat]);
-    const box = boxAround(all.map((layer) => boxOf(layer.region)));
-    const size =
-      variants.length === 0
-        ? { width: boxWidth(box), height: boxHeight(box) }
-        : { width: Math.max(...variants.map((v) => v.fitted.width)), height: Math.max(...variants.map((v) => v.fitted.height)) };
+    const sizes = (variants.length === 0 ? [cutFlat] : variants.map((v) => v.cutFlat))
+      .filter((layers) => layers.some(({ region }) => region.length > 0))
+      .map((layers) => boxAround(layers.filter(({ region }) => region.length > 0).map(({ region }) => boxOf(region))));
+    const size = { width: Math.max(0, ...sizes.map(boxWidth)), height: Math.max(0, ...sizes.map(boxHeight)) };
+    const rows = variants.slice(0, job.count);
     const lifts = job.count * perPiece;
     return inspections.map(({ film, pieces, edge }): LayerPlan => {
       const surface = surfaceUnder(plan, film.id, memo);
@@ -78,7 +78,16 @@ export function planLayers(job: Job, marks: readonly MarkPlan[], shop: Shop, mem
         markName: mark.name,
         film,
         surface,
-        weeding: timesPiece(weedingOf(pieces, edge, film.kind, keptOf(mark, film.id)), cutFlat === flat ? perPiece : copies.length + 1),
+        weeding: timesPiece(
+          rows.length === 0
+            ? weedingOf(pieces, edge, film.kind, keptOf(mark, film.id))
+            : weedingOfRows(
+                rows.flatMap((row) => row.inspections.filter((one) => one.film.id === film.id)),
+                job.count,
+                keptOf(mark, film.id),
+              ),
+          cutFlat === flat ? perPiece : copies.length + 1,
+        ),
         window,
         tapes: shop.tapes.map((tape) => ({ tape: tape.id, uses: tapeUses(tape.kind, window, film.finish) })),
         choice,
@@ -95,6 +104,19 @@ export const tapeReadings = (job: Job, layers: readonly LayerPlan[], shop: Shop)
     const mark = job.marks.find((one) => one.id === id);
     return mark ? guarded('tape', 'grip', `${id}:${film.id}`, 'Tape', () => [gripReading(job, mark, film, surface, shop)]) : [];
   });
+
+/** What is weeded on one piece of a set whose words differ: each row takes its own time, and pieces without a row none. */
+function weedingOfRows(rows: readonly LayerInspection[], count: number, kept: Weeding['kept']): Weeding {
+  const each = rows.map(({ film, pieces, edge }) => weedingOf(pieces, edge, film.kind, kept));
+  const mean = (of: (one: Weeding) => number) => each.reduce((sum, one) => sum + of(one), 0) / count;
+  return {
+    kept,
+    minutes: mean((one) => one.minutes),
+    wastePieces: Math.round(mean((one) => one.wastePieces)),
+    smallPieces: Math.round(mean((one) => one.smallPieces)),
+    onCarrier: each.some((one) => one.onCarrier),
+  };
+}
 
 /** What is weeded on one piece when the mark goes on it several times. */
 const timesPiece = (weeding: Weeding, times: number): Weeding => ({

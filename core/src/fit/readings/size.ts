@@ -1,11 +1,14 @@
 import { formatLength, SAME_MM } from '../../units';
 import { diameterAt, seenWidth } from '../../blanks';
 import { LIMITS } from '../../facts';
-import { boxHeight, boxWidth, difference, edgeLength, partArea, type Region, type Ring } from '../../geometry';
+import { boxCentre, boxHeight, boxWidth, difference, edgeLength, partArea, type Region, type Ring } from '../../geometry';
 import { aboutMark, removeAt, setAt, type Remedy, type PatchOp } from '../../job';
 import { largestFitAnywhere } from '../largestFitAnywhere';
 import { type FitContext, type FitReading } from './context';
 import { staysWhole } from './smaller';
+
+/** A mark that is less far off the middle, mm, looks as if it stood there. */
+const SAID_MM = 1;
 
 /** How wide a mark on a round piece looks from the front, and whether all of it is seen at once. */
 export const seenReading: FitReading = (context) => {
@@ -50,6 +53,18 @@ function boxAlone({ usable, drawn, fitted }: FitContext, say: (mm: number) => st
   ];
   const width = largestFitAnywhere([box], usable.room, { starts: 120 }).scale * drawn.width;
   return width < fitted.width * 0.98 ? `; a box around it would only allow ${say(width)}` : '';
+}
+
+/** Where a mark had to leave the middle of its zone to keep off something. */
+function offMiddle({ mark, usable, fitted }: FitContext, say: (mm: number) => string): string {
+  if (!usable.room || mark.hold || mark.optical || mark.offset.x !== 0 || mark.offset.y !== 0) return '';
+  const [mx, my] = boxCentre(usable.clear);
+  const [across, up] = [fitted.at[0] - mx, fitted.at[1] - my];
+  const ways = [
+    ...(Math.abs(across) >= SAID_MM ? [`${say(Math.abs(across))} to the ${across > 0 ? 'right' : 'left'}`] : []),
+    ...(Math.abs(up) >= SAID_MM ? [`${say(Math.abs(up))} ${up > 0 ? 'up' : 'down'}`] : []),
+  ];
+  return ways.length > 0 ? ` It has moved ${ways.join(' and ')} from the middle of its zone, to keep off what is in the way.` : '';
 }
 
 /** A scatter whose field is larger than the room gets the room for its field. */
@@ -144,8 +159,8 @@ export const sizeReading: FitReading = (context) => {
     ...base,
     verdict: 'fine',
     why: full
-      ? `The largest whose outline keeps ${say(zone.breathing)} clear all round${boxAlone(context, say)}.`
-      : `Keeps its breathing room of ${say(zone.breathing)}.`,
+      ? `The largest whose outline keeps ${say(zone.breathing)} clear all round${boxAlone(context, say)}.${offMiddle(context, say)}`
+      : `Keeps its breathing room of ${say(zone.breathing)}.${offMiddle(context, say)}`,
     remedies: [],
   };
 };

@@ -1,9 +1,13 @@
-import { thickenedBy } from '../../artwork';
+import { reshapes, thickenedBy } from '../../artwork';
 import { LIMITS, TECHNIQUES, type TechniqueId } from '../../facts';
 import { aboutMark, removeAt, setAt, type Remedy } from '../../job';
 import { formatLength } from '../../units';
 import { ofRow, worstRow, type FitContext, type FitReading } from './context';
+import { sizeMark } from '../fitMark';
+import { inspectMark, strokesOf } from '../inspectMark';
+import { shapeMark } from '../shapeMark';
 import { thicken } from './thin';
+import { thickening } from './thinRemedies';
 
 /** More than this a side, mm, is another font. */
 const MOST_THICKENING = 0.5;
@@ -15,7 +19,7 @@ const limitsFor = (technique: TechniqueId) =>
     : { shape: LIMITS.smallCounter, counter: LIMITS.smallPart };
 
 /** The smallest part or counter of a mark against its limit. */
-function marginOf({ inspections, mark }: FitContext): number {
+function marginOf({ inspections, mark }: Pick<FitContext, 'inspections' | 'mark'>): number {
   const limit = limitsFor(mark.technique);
   return Math.min(
     ...inspections.flatMap(({ pieces }) => [
@@ -23,6 +27,19 @@ function marginOf({ inspections, mark }: FitContext): number {
       ...pieces.counters.map((piece) => piece.area / limit.counter),
     ]),
   );
+}
+
+/** Whether a thickening leaves no part small, closes no counter, and no stroke thin that was not. */
+function mendsAll(context: FitContext, by: number): boolean {
+  const { drawn, outline, mark, usable, shop, thinness } = context;
+  if (!thinness?.ok) return false;
+  const changed = { ...mark, edits: [thickening(by), ...mark.edits.filter((edit) => edit.kind !== 'thicken')] };
+  const { scale } = sizeMark(drawn, outline, changed, usable);
+  const layers = shapeMark(drawn, scale, changed);
+  const inspections = inspectMark(layers, shop.films);
+  if (inspections.length === 0 || marginOf({ ...context, inspections }) < 1) return false;
+  const stout = strokesOf(layers, mark, inspections).every(({ least }, i) => least >= inspections[i]!.limit);
+  return stout || thinness.value.strokes.least < thinness.value.limit;
 }
 
 /** Parts so small that they are lost, and counters so small that they cannot be weeded. */
@@ -52,14 +69,27 @@ export const smallReading: FitReading = (all) => {
   const say = (mm: number, digits?: number) => formatLength(mm, all.shop.lengths, digits === undefined ? {} : { digits });
   const short = [...shapes.map((p) => limit.shape / p.area), ...counters.map((p) => limit.counter / p.area)];
   const width = Math.ceil(fitted.width * Math.sqrt(Math.max(...short)) * 1.01 * 10) / 10;
-  if (all.rows.length === 0 && mark.size.mode !== 'largest' && width <= fitted.largestWidth && mark.edits.length === 0)
-    remedies.push({ label: `Enlarge to ${say(width)} wide`, patch: setAt(['marks', mark.id, 'size'], { mode: 'width', width }) });
+  if (all.rows.length === 0 && mark.size.mode !== 'largest' && width <= fitted.largestWidth && mark.edits.length === 0) {
+    const centre = setAt(['marks', mark.id, 'offset'], { x: 0, y: 0 });
+    // in a zone that is no box there is room for it in one place only
+    const free = all.usable.room !== undefined;
+    remedies.push({
+      label: free ? `As large as fits: ${say(fitted.largestWidth)} wide` : `Enlarge to ${say(width)} wide`,
+      patch: [
+        ...setAt(['marks', mark.id, 'size'], free ? { mode: 'largest' } : { mode: 'width', width }),
+        ...centre,
+        ...(free && mark.hold ? removeAt(['marks', mark.id, 'hold']) : []),
+        ...(free && mark.optical ? setAt(['marks', mark.id, 'optical'], false) : []),
+      ],
+    });
+  }
   // a dot that is made stouter grows on all sides
   const { kept, words } = TECHNIQUES[mark.technique];
   const radius = (area: number) => Math.sqrt(area / Math.PI);
   const least = Math.min(...shapes.map((p) => p.area));
   const by = Math.ceil((radius(limit.shape * 1.02) - radius(least)) * 20) / 20;
-  if (kept === 'shapes' && shapes.length > 0 && counters.length === 0 && all.rows.length === 0 && by <= MOST_THICKENING)
+  const dots = kept === 'shapes' && shapes.length > 0 && counters.length === 0 && all.rows.length === 0 && !reshapes(mark.edits);
+  if (dots && by <= MOST_THICKENING && mendsAll(all, thickenedBy(mark.edits) + by))
     remedies.push({ label: `${words.stouten} by ${say(by, 2)} a side`, patch: thicken(mark, thickenedBy(mark.edits) + by) });
   const drop = [
     ...mark.edits.filter((edit) => edit.kind === 'dropSmall').flatMap((edit) => removeAt(['marks', mark.id, 'edits', edit.id])),

@@ -104,10 +104,10 @@ export const thinRemedies = (input: ThinRemediesInput): ThinRemedies => ({ width
 /** A row of a list, as far as its strokes are concerned. */
 export type ThinRow = Pick<ThinRemediesInput, 'drawn' | 'outline' | 'mark' | 'usable' | 'films' | 'scale'>;
 
-/** Whether a row keeps all its strokes with another thickening, as large as it is now and as small as thickening can make it. */
+/** Whether a row keeps all its strokes with another thickening, as small as that can make it. */
 export function rowKeepsStrokes({ row, by }: { row: ThinRow; by: number }): boolean {
   const { drawn, mark, films, scale } = row;
   const tried = withThickness(mark, by);
   const shrunk = scale - (SHRINKS * Math.abs(by - thickenedBy(mark.edits))) / Math.min(drawn.width, drawn.height);
-  return [scale, shrunk].every((at) => at > 0.001 && keepsAt({ drawn, films }, tried, at));
+  return shrunk > 0.001 && keepsAt({ drawn, films }, tried, shrunk);
 }
