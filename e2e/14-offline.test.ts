@@ -86,9 +86,9 @@ test('opens with the server dead, deep links and faces included, and plans and c
   await page.getByLabel('Face').first().selectOption('playfair-display');
   await expect(page.getByText(/separate parts?,/)).toBeVisible();
   await page.goto(`${address}#/job/regatta-prizes/cut`);
-  await page.getByRole('button', { name: 'Send it to the cutter' }).click();
+  await page.getByRole('button', { name: 'Rehearse it: cuts nothing' }).click();
   await expect(page.getByRole('region', { name: 'The cutter' })).toContainText('It cuts.');
-  await page.getByText('This is the simulated cutter, in this page').click();
+  await page.getByText('It cuts nothing. It runs in this page').click();
 });
 
 test('works from any static host, and a newer Kolleta is offered, not forced', async ({ page }) => {

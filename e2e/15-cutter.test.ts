@@ -15,9 +15,10 @@ test.beforeEach(async ({ request, baseURL }) => {
 });
 
 const panel = (page: Page) => page.getByRole('region', { name: 'The cutter' });
-async function send(page: Page, job = 'regatta-prizes') {
+const REHEARSE = 'Rehearse it: cuts nothing';
+async function rehearse(page: Page, job = 'regatta-prizes') {
   await openStation(page, job, 'cut');
-  await page.getByRole('button', { name: 'Send it to the cutter' }).click();
+  await page.getByRole('button', { name: REHEARSE }).click();
   await expect(panel(page)).toContainText('It cuts.');
   await page.getByText('Try what can happen').click();
 }
@@ -35,10 +36,10 @@ async function leftOf(page: Page, film: string): Promise<number> {
   return Number.parseFloat(await field.inputValue());
 }
 
-test('pause, go on, an open lid, stop: what was cut is known, film is counted once, the rest is laid out again', async ({ page }) => {
+test('a rehearsal pauses, goes on, minds its lid and stops, and books nothing unless told to', async ({ page }) => {
   await openBench(page);
   const had = await leftOf(page, 'White gloss');
-  await send(page);
+  await rehearse(page);
   await pace(20);
   await expect.poll(() => percent(page)).toBeGreaterThan(12);
   await pace(SLOWLY);
@@ -58,22 +59,61 @@ test('pause, go on, an open lid, stop: what was cut is known, film is counted on
   await expect(panel(page).getByRole('alert')).toContainText('lid is open');
   await panel(page).getByRole('button', { name: 'The lid is closed' }).click();
   await panel(page).getByRole('button', { name: 'Stop' }).click();
-  const told = page.getByText(/The cutter stopped: (\d+) of 12 marks are cut/);
-  await expect(told).toBeVisible();
-  const cut = Number(/(\d+) of 12/.exec((await told.textContent())!)![1]);
+  const ended = panel(page).getByText(/The rehearsal has stopped: (\d+) of 12 marks/);
+  await expect(ended).toContainText('Nothing was cut, and no film was taken.');
+  const cut = Number(/(\d+) of 12/.exec((await ended.textContent())!)![1]);
   expect(cut).toBeGreaterThan(0);
+  expect(await leftOf(page, 'White gloss')).toBe(had);
+  await openStation(page, 'regatta-prizes', 'cut');
+  await panel(page).getByRole('button', { name: 'Book it as cut all the same' }).click();
   await expect(page.getByText(new RegExp(`Cut ${12 - cut} marks on`))).toBeVisible();
   const left = await leftOf(page, 'White gloss');
   expect(left).toBeLessThan(had - 20);
-  await page.reload();
-  expect(await leftOf(page, 'White gloss')).toBe(left);
   await page.goto('/#/job/regatta-prizes/log');
   await expect(page.getByText(`${cut} marks were cut whole`)).toBeVisible();
 });
 
+test('the file is saved, and one answer books it: partly, then well; jobs come along when they are asked to', async ({ page }) => {
+  await openBench(page);
+  const had = await leftOf(page, 'Petrol');
+  await openStation(page, 'tankards', 'cut');
+  const sheet = page.getByRole('group', { name: 'On this sheet' });
+  await expect(sheet).toContainText('This job alone.');
+  await expect(sheet).toContainText(/would fit too: \d+ mm less film/);
+  await expect(page.getByText('Cut 2 marks on')).toBeVisible();
+  const save = async (name: string | RegExp) => {
+    const download = page.waitForEvent('download');
+    await page.getByRole('button', { name }).click();
+    return textOf(await download);
+  };
+  await save(/Save the cut file/);
+  // nothing is booked before it is answered, and the question outlives a reload
+  expect(await leftOf(page, 'Petrol')).toBe(had);
+  await openStation(page, 'tankards', 'cut');
+  const asked = page.getByRole('region', { name: 'Was it cut?' });
+  await asked.getByRole('button', { name: 'Not' }).click();
+  await expect(asked).toHaveCount(0);
+  await save('As HPGL');
+  await asked.getByRole('button', { name: 'Partly…' }).click();
+  await asked.getByLabel('Marks that came out well').selectOption('1');
+  await asked.getByRole('button', { name: 'Write it down' }).click();
+  await expect(page.getByText('Cut 1 mark on')).toBeVisible();
+  const after = await leftOf(page, 'Petrol');
+  expect(after).toBeLessThan(had);
+  await openStation(page, 'tankards', 'cut');
+  await sheet.getByRole('checkbox').first().check();
+  await expect(page.getByText(/Cut 5 marks on/)).toBeVisible();
+  await sheet.getByRole('button', { name: 'This job alone' }).click();
+  await save(/Save the cut file/);
+  await asked.getByRole('button', { name: 'Well' }).click();
+  await expect(page.getByText('This job has been cut from it.')).toBeVisible();
+  await expect(asked).toHaveCount(0);
+  expect(await leftOf(page, 'Petrol')).toBeLessThan(after);
+});
+
 test('film that runs out, and a cable that is pulled, each say what to do', async ({ page }) => {
   await openBench(page);
-  await send(page, 'honour-board');
+  await rehearse(page, 'honour-board');
   await panel(page).getByRole('button', { name: 'Pull its cable' }).click();
   await expect(panel(page).getByRole('alert')).toContainText('does not answer');
   await expect(panel(page).getByRole('alert')).toContainText('marks were cut');
@@ -88,18 +128,21 @@ test('film that runs out, and a cable that is pulled, each say what to do', asyn
   await out.click();
   await expect(panel(page).getByRole('alert')).toContainText('The film has run out');
   await panel(page).getByRole('button', { name: 'The next roll is loaded' }).click();
-  await expect(page.getByText(/The cutter stopped: 0 of \d+ marks are cut/)).toBeVisible();
+  await expect(panel(page)).toContainText(/The rehearsal has stopped: 0 of \d+ marks/);
+  await panel(page).getByRole('button', { name: 'Put it away' }).click();
+  await expect(panel(page)).toHaveCount(0);
 });
 
 test('a cutter that forgot its job, and one that is busy, are told apart', async ({ page, request, baseURL }) => {
   await openBench(page);
-  await send(page);
+  await rehearse(page);
   const headers = { origin: new URL(baseURL!).origin };
   await request.post('/api/cutter', { data: { kind: 'stop' }, headers });
-  await expect(page.getByText(/The cutter stopped/)).toBeVisible();
+  await expect(panel(page)).toContainText('The rehearsal has stopped');
+  await panel(page).getByRole('button', { name: 'Put it away' }).click();
   await request.post('/api/cutter', { data: { kind: 'load', film: { width: 300, length: 900 } }, headers });
   await request.post('/api/cutter', { data: { kind: 'send', run: 'somebody', hpgl: 'PU0,0;PD9000,0,9000,9000,0,9000,0,0;' }, headers });
-  await page.getByRole('button', { name: 'Send it to the cutter' }).click();
+  await page.getByRole('button', { name: REHEARSE }).click();
   await expect(page.getByText('The cutter is at work')).toBeVisible();
 });
 
@@ -107,7 +150,7 @@ test('a stop keeps film from the knife until it is answered for, and the log kee
   await openStation(page, 'regatta-prizes', 'measure');
   await page.getByLabel('Food', { exact: true }).selectOption('yes');
   await openStation(page, 'regatta-prizes', 'cut');
-  await expect(page.getByRole('button', { name: 'Send it to the cutter' })).toBeDisabled();
+  await expect(page.getByRole('button', { name: REHEARSE })).toBeDisabled();
   await expect(page.getByRole('button', { name: /Save the cut file/ })).toBeDisabled();
   await page.getByText('Not ready to cut').getByRole('link').first().click();
   const food = reading(page, 'Food');
@@ -117,7 +160,7 @@ test('a stop keeps film from the knife until it is answered for, and the log kee
   await food.getByRole('button', { name: 'Go on', exact: true }).click();
   await expect(food).toContainText('You went ahead: “For the wall, never for eating”');
   await openStation(page, 'regatta-prizes', 'cut');
-  await expect(page.getByRole('button', { name: 'Send it to the cutter' })).toBeEnabled();
+  await expect(page.getByRole('button', { name: REHEARSE })).toBeEnabled();
   const download = page.waitForEvent('download');
   await page.getByRole('button', { name: 'As HPGL' }).click();
   expect(await textOf(await download)).toMatch(/^IN;PA;SP1;/);
@@ -126,7 +169,7 @@ test('a stop keeps film from the knife until it is answered for, and the log kee
   await openStation(page, 'regatta-prizes', 'fit');
   await food.getByRole('button', { name: 'Mind it again' }).click();
   await openStation(page, 'regatta-prizes', 'cut');
-  await expect(page.getByRole('button', { name: 'Send it to the cutter' })).toBeDisabled();
+  await expect(page.getByRole('button', { name: REHEARSE })).toBeDisabled();
 });
 
 test('a job longer than the film in the cutter is refused with the length, and nothing is taken off the roll', async ({ page }) => {
@@ -139,7 +182,7 @@ test('a job longer than the film in the cutter is refused with the length, and n
   await film.getByRole('button', { name: 'Go ahead anyway…' }).click();
   await film.getByRole('textbox').fill('An offcut lies ready');
   await film.getByRole('button', { name: 'Go on', exact: true }).click();
-  await page.getByRole('button', { name: 'Send it to the cutter' }).click();
+  await page.getByRole('button', { name: REHEARSE }).click();
   await expect(page.getByText(/is \d+ mm long, and only 60 mm of film lie in the cutter/)).toBeVisible();
   await expect(panel(page)).toHaveCount(0);
   expect(await leftOf(page, 'White gloss')).toBe(60);

@@ -26,7 +26,8 @@ const views = [
   ['draw', '/job/crew-flasks/draw'],
   ['round', '/job/bailer-buckets/fit'],
   ...['prepare', 'paint', 'cure'].map((s) => [s, `/job/honour-board/${s}`]),
-  ...['fit', 'cut', 'weed', 'tape'].map((s) => [s, `/job/regatta-prizes/${s}`]),
+  ...['fit', 'weed', 'tape'].map((s) => [s, `/job/regatta-prizes/${s}`]),
+  ['cut', '/job/tankards/cut'],
   ['place', '/job/boat-numbers/place'],
   ['log', '/job/boat-numbers/log'],
   ['cutter', '/job/regatta-prizes/cut'],
@@ -53,7 +54,7 @@ for (const [name, path] of only.length > 0 ? views.filter(([name]) => only.inclu
   await page.getByRole('button', { name: 'Done' }).first().waitFor();
   await page.goto(`${address}#${path}`);
   if (name === 'cutter') {
-    await page.getByRole('button', { name: 'Send it to the cutter' }).click();
+    await page.getByRole('button', { name: 'Rehearse it: cuts nothing' }).click();
     await page.waitForTimeout(9000);
   }
   if (name === 'draw') {

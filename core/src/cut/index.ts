@@ -3,6 +3,7 @@ export * from './cutResult';
 export * from './cutter';
 export * from './cutterHost';
 export * from './layout';
+export * from './layTogether';
 export * from './nest/checkNesting';
 export * from './nest/nester';
 export * from './nest/packBoxes';

@@ -2,7 +2,7 @@ import { beforeEach, expect, it } from '@jest/globals';
 import { filmTaken, marksCut, standing, type Shop } from '@kolleta/core/job';
 import { testStep } from '../../../core/test/steps';
 import type { FilmLayout } from '@kolleta/core/cut';
-import { beginRun, openRun, settleRun } from './cutterRuns';
+import { beginRun, fileAnswer, noteFile, openFiles, openRun, settleRun } from './cutterRuns';
 import { db } from './db';
 import { finishStep } from './logEvent';
 
@@ -60,7 +60,7 @@ it('a run of which nothing was cut leaves no trace on the roll', async () => {
   await settleRun(await beginRun(layout), 0, 0, new Map());
   expect(await log()).toEqual([]);
 });
-it('what was logged by hand while the cutter was at it is not counted again, and the cutter has to end before a hand logs it', async () => {
+it('what was logged by hand meanwhile is not counted again', async () => {
   const run = await beginRun(layout);
   const cut = testStep('a/cut:white', {
     job: 'a',
@@ -68,7 +68,6 @@ it('what was logged by hand while the cutter was at it is not counted again, and
     hands: 5,
     takes: { film: 'white', length: 50, area: 15_000, from: { kind: 'roll' } },
   });
-  await expect(finishStep(cut)).rejects.toThrow(/still at this cut/);
   await db.events.put({ id: 'hand', at: 1, kind: 'done', job: 'a', step: 'a/cut:white', title: 'Cut', planned: 5, actual: 5 });
   await settleRun(run, 6, 80, new Map());
   const events = await log();
@@ -81,4 +80,26 @@ it('what was logged by hand while the cutter was at it is not counted again, and
   expect(events.filter((e) => e.kind === 'cut').map((e) => e.job)).toEqual(['b']);
   // afterwards it is in the log already
   expect(await finishStep(cut)).toEqual([]);
+});
+it('a saved file waits for its answer, the newest of a film in the place of an older one, and is no rehearsal', async () => {
+  const first = await noteFile(layout);
+  const second = await noteFile(layout);
+  expect((await openFiles()).map(({ run }) => run)).toEqual([second.run]);
+  expect(second.run).not.toBe(first.run);
+  expect(await openRun()).toBeUndefined();
+  expect(await log()).toEqual([]);
+});
+it('cut well books all of it, untimed; cut partly what came out, and the film as far as it is gone', async () => {
+  const all = await noteFile(layout);
+  expect(fileAnswer(all, 3, false)).toEqual({ strokes: 6, used: 90 });
+  expect(fileAnswer(all, 1, true)).toEqual({ strokes: 2, used: 9 });
+  expect(fileAnswer(all, 0, true)).toEqual({ strokes: 0, used: 0 });
+  const { strokes, used } = fileAnswer(all, 2, false);
+  await settleRun(all, strokes, used, new Map([['a', 7]]));
+  const events = await log();
+  expect(filmTaken(events).get('white')).toBeCloseTo(90, 1);
+  expect(marksCut(events)('a', 'white').get('am')).toBe(2);
+  expect(events.filter((e) => e.kind === 'done').map((e) => [e.step, e.planned, e.actual, e.timed])).toEqual([
+    ['a/cut:white', 7, 7, false],
+  ]);
 });

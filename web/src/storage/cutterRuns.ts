@@ -1,3 +1,4 @@
+import { applyToPoint } from '@kolleta/core/geometry';
 import { cutResult, strokesPerPart, type FilmLayout } from '@kolleta/core/cut';
 import { cutStepId, type JobId, type WorkEvent } from '@kolleta/core/job';
 import { stepState } from '@kolleta/core/logbook';
@@ -8,13 +9,16 @@ import { keep } from './keeping';
 import { newId } from './newId';
 import { write } from './write';
 
-/** The run that the cutter has, if what became of it is not in the log yet. */
-export const openRun = async (): Promise<CutterRun | undefined> => (await db.runs.toArray()).find((run) => !run.settled);
+/** The rehearsal that the simulated cutter has, until it is put away. */
+export const openRun = async (): Promise<CutterRun | undefined> => (await db.runs.toArray()).find((run) => !run.settled && !run.by);
 
-/** Notes a layout before it is sent, so that its run is known whatever happens afterwards. */
-export async function beginRun(layout: FilmLayout): Promise<CutterRun> {
+/** The files that were saved for a cutter and of which nobody has said yet what came of them. */
+export const openFiles = async (): Promise<CutterRun[]> => (await db.runs.toArray()).filter((run) => !run.settled && run.by === 'file');
+
+/** A layout as it is noted before it is cut. */
+function runOf(layout: FilmLayout): CutterRun {
   const strokes = strokesPerPart(layout);
-  const run: CutterRun = {
+  return {
     run: newId(),
     at: now(),
     film: layout.film.id,
@@ -25,17 +29,46 @@ export async function beginRun(layout: FilmLayout): Promise<CutterRun> {
     used: 0,
     settled: false,
   };
-  await keep(`Send ${layout.film.name} to the cutter`, () => write([db.runs], () => db.runs.put(run)));
+}
+
+/** Notes a layout before it is rehearsed, so that its run is known whatever happens afterwards. */
+export async function beginRun(layout: FilmLayout): Promise<CutterRun> {
+  const run = runOf(layout);
+  await keep(`Rehearse ${layout.film.name}`, () => write([db.runs], () => db.runs.put(run)));
   return run;
+}
+
+/** Notes what a saved file holds, in the place of an earlier one of that film that was not answered for. */
+export async function noteFile(layout: FilmLayout): Promise<CutterRun> {
+  const run: CutterRun = { ...runOf(layout), by: 'file' };
+  await keep(`Save a cut file of ${layout.film.name}`, () =>
+    write([db.runs], async () => {
+      const before = (await openFiles()).filter(({ film }) => film === run.film);
+      await db.runs.bulkDelete(before.map((one) => one.run));
+      await db.runs.put(run);
+    }),
+  );
+  return run;
+}
+
+/** What came of a saved file, as the maker says: so many marks of it came out well, in the order of the cut. */
+export function fileAnswer({ parts, layout, taken }: CutterRun, whole: number, restIsGood: boolean): { strokes: number; used: number } {
+  const strokes = parts.slice(0, whole).reduce((sum, part) => sum + part.strokes, 0);
+  if (!restIsGood) return { strokes, used: taken };
+  const used = layout.parts
+    .slice(0, whole)
+    .flatMap((part) => layout.outlines[part.outline]!.flatMap(({ outer }) => outer.map((point) => applyToPoint(part.place, point)[1])))
+    .reduce((most, y) => Math.max(most, y), 0);
+  return { strokes, used };
 }
 
 /** Notes what the cutter last told. */
 export const noteProgress = async (run: CutterRun, strokes: number, used: number): Promise<void> =>
   void (await db.runs.update(run.run, { strokes, used }));
 
-/** Forgets a run that the cutter refused: nothing was cut. */
+/** Forgets a run: nothing was cut. */
 export const dropRun = (run: CutterRun): Promise<void> =>
-  keep('Take back from the cutter', async () => void (await write([db.runs], () => db.runs.delete(run.run))));
+  keep('Nothing was cut', async () => void (await write([db.runs], () => db.runs.delete(run.run))));
 
 /**
  * Writes into the log what a run cut and takes the film off its roll. Its events are named by the run, so that settling it twice changes
@@ -64,18 +97,21 @@ export async function settleRun(run: CutterRun, strokes: number, used: number, p
         from: run.layout.sheet?.from ?? { kind: 'roll' },
         marks: result.marks.map((mark) => ({ ...mark })),
       });
-    const title = `Cut ${run.layout.film.name} on the cutter`;
-    const share = actual / results.length;
+    const title = `Cut ${run.layout.film.name}`;
+    // of a file nobody knows how long the machine took for it
+    const timed = run.by === undefined;
+    const plannedOf = planned.get(result.job) ?? actual / results.length;
+    const share = timed ? actual / results.length : plannedOf;
     if (result.whole)
       written.push({
         id: `${run.run}-${result.job}-done`,
         kind: 'done',
         ...common,
         title,
-        planned: planned.get(result.job) ?? share,
+        planned: plannedOf,
         actual: share,
         work: 'cut',
-        timed: true,
+        timed,
       });
     else if (result.length > 0)
       written.push({
@@ -83,11 +119,11 @@ export async function settleRun(run: CutterRun, strokes: number, used: number, p
         kind: 'wrong',
         ...common,
         title,
-        planned: planned.get(result.job) ?? share,
+        planned: plannedOf,
         actual: share,
         work: 'cut',
-        timed: true,
-        what: 'The cutter stopped',
+        timed,
+        what: 'Cut in part',
         again: true,
         note: `${result.marks.reduce((sum, m) => sum + m.copies, 0)} marks were cut whole`,
       });

@@ -33,6 +33,8 @@ export interface CutterRun extends SentRun {
   /** Outlines cut and film used when the cutter last answered. */
   strokes: number;
   used: number;
+  /** A file that was saved for a cutter, of which the maker says what came of it; without it, a rehearsal. */
+  by?: 'file';
   /** What became of it is in the log. */
   settled: boolean;
 }

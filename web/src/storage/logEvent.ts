@@ -3,10 +3,9 @@ import { stepTitle } from '@kolleta/core/words';
 import type { WorkEvent } from '@kolleta/core/job';
 import { noteFinish, noteStart, type Wrong } from '@kolleta/core/logbook';
 import { now } from './clock';
-import { db, type CutterRun } from './db';
+import { db } from './db';
 import { keep } from './keeping';
 import { newId } from './newId';
-import { Told } from './told';
 import { write } from './write';
 
 export type { Wrong } from '@kolleta/core/logbook';
@@ -14,26 +13,19 @@ export type { Wrong } from '@kolleta/core/logbook';
 /** Adds to the log what follows from it as it is saved at that moment; what was added. */
 export async function addEvents(
   label: string,
-  eventsOf: (saved: readonly WorkEvent[], runs: readonly CutterRun[]) => readonly WorkEvent[],
+  eventsOf: (saved: readonly WorkEvent[]) => readonly WorkEvent[],
 ): Promise<readonly WorkEvent[]> {
   const run = () =>
-    write([db.events, db.runs], async () => {
-      const fresh = eventsOf(await db.events.toArray(), await db.runs.toArray());
+    write([db.events], async () => {
+      const fresh = eventsOf(await db.events.toArray());
       await db.events.bulkPut([...fresh]);
       return fresh;
     });
   const { result } = await keep(label, run, (workshop) => ({
     ...workshop,
-    events: [...workshop.events, ...eventsOf(workshop.events, [])],
+    events: [...workshop.events, ...eventsOf(workshop.events)],
   }));
   return result;
-}
-
-/** The cutter has this very cut under its knife and will log it itself. */
-class CutterHasIt extends Told {
-  constructor() {
-    super('The cutter is still at this cut. It writes it into the log when it ends; stop it there if it went wrong.');
-  }
 }
 
 /** Begins a step: its timer runs from here. A step that runs or is done is left as it is. */
@@ -48,7 +40,6 @@ export async function startStep(step: WorkStep, press = newId(), at = now()): Pr
  * @param press names the press
  * @param minutes as corrected by the user, if at all
  * @returns the events written, so that they can be reversed together; none when it was in the log already
- * @throws CutterHasIt when the cutter is still at that cut
  */
 export async function finishStep(
   step: WorkStep,
@@ -57,11 +48,7 @@ export async function finishStep(
   press = newId(),
   at = now(),
 ): Promise<readonly WorkEvent[]> {
-  return addEvents(`${wrong ? 'Went wrong' : 'Done'}: ${stepTitle(step)}`, (saved, runs) => {
-    const film = step.takes?.film;
-    if (runs.some((run) => !run.settled && run.film === film && run.parts.some((p) => p.job === step.job))) throw new CutterHasIt();
-    return noteFinish(saved, step, press, at, wrong, minutes);
-  });
+  return addEvents(`${wrong ? 'Went wrong' : 'Done'}: ${stepTitle(step)}`, (saved) => noteFinish(saved, step, press, at, wrong, minutes));
 }
 
 /** Takes events back by adding their reversals. */

@@ -1,8 +1,8 @@
 import { expose } from 'comlink';
-import { CUT_FILES, type CutFileId, type FilmLayout } from '@kolleta/core/cut';
+import { CUT_FILES, layTogether, type CutFileId, type FilmLayout } from '@kolleta/core/cut';
 import { ringsOf } from '@kolleta/core/geometry';
 import { inspectPlaces, overlapsOn, type InspectionMap } from '@kolleta/core/fit';
-import type { Film, Job, JobId, Shape, Shop, WorkEvent } from '@kolleta/core/job';
+import type { Film, Job, JobId, Machine, Shape, Shop, WorkEvent } from '@kolleta/core/job';
 import { Memo, planWorkshop, type MarkPlan, type Plan } from '@kolleta/core/plan';
 import { faces, needFace, needWholeFaces, wholeFaces } from './faceStore';
 
@@ -52,6 +52,10 @@ const planner = {
   /** What is hard to weed or will not stay, in its place. */
   inspect({ flat, mark, fitted, turn }: Pick<MarkPlan, 'flat' | 'mark' | 'fitted' | 'turn'>, shape: Shape, films: Film[]): InspectionMap {
     return inspectPlaces(flat, mark, films, overlapsOn(mark, fitted, turn, shape, faces));
+  },
+  /** Several jobs' layouts of one film as one. */
+  layTogether(layouts: FilmLayout[], machines: Machine[]): FilmLayout {
+    return layTogether(layouts, machines);
   },
   /** A layout as a file for the knife. */
   cutFile(kind: CutFileId, layout: FilmLayout, title: string): string {

@@ -3,7 +3,7 @@ import { Link } from 'react-router';
 import { KNIFE, LAYOUT } from '@kolleta/core/facts';
 import { CUT_FILES, keptOf, type CutFileId, type FilmLayout } from '@kolleta/core/cut';
 import { listed, weedWords } from '@kolleta/core/words';
-import { readingTitle } from '@kolleta/core/job';
+import { readingTitle, type JobId } from '@kolleta/core/job';
 import { inSentence, formatDuration, formatLength, formatWay } from '@kolleta/core/units';
 import { FilmDrawing } from '../../drawing/FilmDrawing';
 import { download, fileName } from '../../storage/download';
@@ -16,8 +16,12 @@ import { usePlan } from '../../workers/usePlan';
 import { DrawingHead, Readings, StationLayout, type StationProps } from '../../frame/station';
 import { StepCards } from '../../frame/StepCards';
 import { useWorkshop } from '../../storage/useWorkshop';
+import { noteFile } from '../../storage/cutterRuns';
+import { CutAlong } from './CutAlong';
+import { CutAnswer } from './CutAnswer';
 import { CutterPanel } from './CutterPanel';
 import { layoutToCut } from './layoutToCut';
+import { layTogether, useTogether } from './useTogether';
 import { useCutter } from './useCutter';
 
 const CUT_FILE_IDS = Object.keys(CUT_FILES) as CutFileId[];
@@ -28,9 +32,11 @@ export function CutStation({ job, plan, shop, edit, fix, mark }: StationProps) {
   const { jobs } = useWorkshop();
   const tell = useTell();
   const [film, setFilm] = useState<string>();
-  const [alone, setAlone] = useState(false);
+  const [along, setAlong] = useState<ReadonlySet<JobId>>(new Set());
   const system = shop.lengths;
-  const { own, layout, others, done, held, left } = layoutToCut(whole, plan, film, alone);
+  const { own, ready, chosen, done, held, left } = layoutToCut(whole, plan, film, along);
+  const together = useTogether(chosen, shop.machines);
+  const layout = together ?? own;
   const { fresh, settled } = useSettling();
   const [busy, setBusy] = useState(false);
   const marks = job.marks.filter((m) => plan.layers.some((l) => l.mark === m.id && l.film.id === own?.film.id));
@@ -47,10 +53,10 @@ export function CutStation({ job, plan, shop, edit, fix, mark }: StationProps) {
       const { plan: now, state } = await settled();
       const own = now.jobs.get(job.id);
       const saved = state.jobs.find((j) => j.id === job.id);
-      const next = own && layoutToCut(now, own, film, alone);
-      if (!next?.layout || !saved) tell('There is nothing to cut any more since your last change.', { tone: 'error' });
+      const next = own && layoutToCut(now, own, film, along);
+      if (!next?.own || !saved) tell('There is nothing to cut any more since your last change.', { tone: 'error' });
       else if (next.held.length > 0) tell('Since your last change something has to be fixed first. See below.', { tone: 'error' });
-      else await run(next.layout, next.left, `${saved.name} — ${next.layout.film.name}`);
+      else await run(await layTogether(next.chosen, state.shop.machines), next.left, `${saved.name} — ${next.own.film.name}`);
     } catch (error) {
       tell(plainly(error), { tone: 'error' });
     } finally {
@@ -61,6 +67,7 @@ export function CutStation({ job, plan, shop, edit, fix, mark }: StationProps) {
     withLayout(async (layout, _, title) => {
       const { extension, mime, forMachine } = CUT_FILES[kind];
       download(`${fileName(title)}.${extension}`, await plannerWorker.call((planner) => planner.cutFile(kind, layout, title)), mime);
+      if (!done) await noteFile(layout);
       tell(
         forMachine && layout.machine
           ? `The file for ${layout.machine.name} is saved: ${layout.machine.step ?? KNIFE.step} mm a step.`
@@ -69,7 +76,7 @@ export function CutStation({ job, plan, shop, edit, fix, mark }: StationProps) {
     });
   const drawing = run ? (
     <>
-      <DrawingHead title={`${run.layout.film.name}, under the knife`} text="petrol is cut · red is still to come · the dot is the knife" />
+      <DrawingHead title={`${run.layout.film.name}, rehearsed`} text="petrol is cut · red is still to come · the dot is the knife" />
       <FilmDrawing
         layout={run.layout}
         system={system}
@@ -84,15 +91,9 @@ export function CutStation({ job, plan, shop, edit, fix, mark }: StationProps) {
         text={
           done
             ? 'This job has been cut from it.'
-            : `red is the knife · shaded is held down, ${formatLength(LAYOUT.holdDown, system)} each side${others && !alone ? ' · grey belongs to other jobs' : ''}`
+            : `red is the knife · shaded is held down, ${formatLength(LAYOUT.holdDown, system)} each side${chosen.length > 1 ? ' · grey belongs to other jobs' : ''}`
         }
-      >
-        {others && !done && (
-          <button type="button" className="btn btn-xs btn-ghost border-base-300" aria-pressed={alone} onClick={() => setAlone(!alone)}>
-            {alone ? 'With the other open jobs' : 'This job alone'}
-          </button>
-        )}
-      </DrawingHead>
+      />
       <FilmDrawing layout={layout} job={job.id} system={system} className="h-[24rem] flex-1 lg:h-auto" />
       <dl className="border-base-300 measure grid grid-cols-2 gap-x-4 border-t px-4 py-2.5 text-[0.86rem] sm:grid-cols-4">
         {[
@@ -113,7 +114,18 @@ export function CutStation({ job, plan, shop, edit, fix, mark }: StationProps) {
   );
   return (
     <StationLayout title="Cut" drawing={drawing}>
-      {run && <CutterPanel view={cutter.view} run={run} system={system} filmLeft={left} order={cutter.order} settle={cutter.settle} />}
+      {own && !done && <CutAnswer job={job.id} film={own.film.id} planned={planned} system={system} />}
+      {run && (
+        <CutterPanel
+          view={cutter.view}
+          run={run}
+          system={system}
+          filmLeft={left}
+          order={cutter.order}
+          book={cutter.book}
+          putAway={cutter.putAway}
+        />
+      )}
       {plan.layouts.length > 1 && (
         <div className="flex flex-wrap gap-1.5" role="group" aria-label="Films">
           {plan.layouts.map((l) => (
@@ -150,34 +162,25 @@ export function CutStation({ job, plan, shop, edit, fix, mark }: StationProps) {
               <VerdictMark verdict="stop" size={18} />
               <span>
                 Not ready to cut. Fix this first, or say why you go ahead:{' '}
-                {held.map(({ id, stop }, i) => (
-                  <span key={`${id}${stop.id}`}>
+                {held.map((stop, i) => (
+                  <span key={stop.id}>
                     {i > 0 && ', '}
-                    <Link className="font-bold underline" to={`/job/${id}/${stop.station}`}>
+                    <Link className="font-bold underline" to={`/job/${job.id}/${stop.station}`}>
                       {inSentence(readingTitle(stop))}
                     </Link>
-                    {id === job.id ? '' : ` (${jobs.find((j) => j.id === id)?.name ?? id})`}
                   </span>
                 ))}
-                .{held.every(({ id }) => id !== job.id) && others ? ' Or cut this job alone.' : ''}
+                .
               </span>
             </div>
           )}
           <div className="mt-2 flex flex-wrap gap-2">
-            <button
-              type="button"
-              className="btn btn-primary"
-              disabled={busy || held.length > 0 || done || run !== undefined || !layout.machine}
-              onClick={() => void withLayout((layout, left) => cutter.send(layout, left))}
-            >
-              Send it to the cutter
-            </button>
             {CUT_FILE_IDS.map((kind, i) =>
               CUT_FILES[kind].forMachine && !layout.machine ? null : (
                 <button
                   key={kind}
                   type="button"
-                  className={`btn ${i === 0 ? 'btn-outline btn-primary' : 'btn-ghost border-base-300'}`}
+                  className={`btn ${i === 0 ? 'btn-primary' : 'btn-ghost border-base-300'}`}
                   disabled={busy || held.length > 0}
                   onClick={() => void save(kind)}
                 >
@@ -185,10 +188,18 @@ export function CutStation({ job, plan, shop, edit, fix, mark }: StationProps) {
                 </button>
               ),
             )}
+            <button
+              type="button"
+              className="btn btn-ghost border-base-300"
+              disabled={busy || held.length > 0 || done || run !== undefined || !layout.machine}
+              onClick={() => void withLayout((layout, left) => cutter.send(layout, left))}
+            >
+              Rehearse it: cuts nothing
+            </button>
           </div>
           {!fresh && (
             <p className="arrives-late quiet mt-2 text-sm" role="status">
-              Your last change is being worked out. What you save or send waits for it.
+              Your last change is being worked out. What you save waits for it.
             </p>
           )}
           {!run && cutter.view.problem && (
@@ -197,6 +208,17 @@ export function CutStation({ job, plan, shop, edit, fix, mark }: StationProps) {
             </p>
           )}
         </div>
+      )}
+      {own && !done && ready.length > 0 && (
+        <CutAlong
+          own={own}
+          ready={ready}
+          along={along}
+          machines={shop.machines}
+          system={system}
+          nameOf={(id) => jobs.find((one) => one.id === id)?.name ?? id}
+          onChange={setAlong}
+        />
       )}
       <Readings plan={plan} edit={edit} fix={fix} mark={mark} stations={['cut']} />
       <StepCards plan={plan} shop={shop} stations={['cut']} />

@@ -20,19 +20,25 @@ interface Props {
   system: LengthSystem;
   filmLeft: number;
   order: (what: HostOrder) => Promise<void>;
-  settle: (run: CutterRun, strokes: number, used: number) => Promise<void>;
+  /** Books what it came to; puts it away without booking anything. */
+  book: (run: CutterRun) => Promise<void>;
+  putAway: (run: CutterRun) => Promise<void>;
 }
 
-/** What is left to say when the cutter does not know the run any more: the user looks at the film. */
-function Lost({ run, settle, silent, order }: Pick<Props, 'run' | 'settle' | 'order'> & { silent: boolean }) {
-  let left = run.strokes;
-  const whole = run.parts.filter((part) => (left -= part.strokes) >= 0).length;
-  const all = run.parts.reduce((sum, part) => sum + part.strokes, 0);
+/** How many marks of a rehearsal are cut whole. */
+function wholeOf({ parts, strokes }: CutterRun): number {
+  let left = strokes;
+  return parts.filter((part) => (left -= part.strokes) >= 0).length;
+}
+
+/** What is left to do when the cutter does not know the rehearsal any more. */
+function Lost({ run, putAway, silent, order }: Pick<Props, 'run' | 'putAway' | 'order'> & { silent: boolean }) {
   return (
     <div role="alert">
       <p className="text-[0.95rem] leading-snug">
-        <strong>{silent ? 'The cutter does not answer.' : 'The cutter no longer knows this job.'}</strong> When it last did, {whole} of{' '}
-        {run.parts.length} marks were cut. {silent ? 'It may still be cutting: look at its cable and its switch.' : 'Look at the film.'}
+        <strong>{silent ? 'The cutter does not answer.' : 'The cutter no longer knows this job.'}</strong> When it last did, {wholeOf(run)}{' '}
+        of {run.parts.length} marks were cut.{' '}
+        {silent ? 'A real one may still be cutting: look at its cable and its switch.' : 'Look at the film.'}
       </p>
       <div className="mt-1.5 flex flex-wrap gap-1.5">
         {silent && (
@@ -40,22 +46,37 @@ function Lost({ run, settle, silent, order }: Pick<Props, 'run' | 'settle' | 'or
             Put the cable back
           </button>
         )}
-        <button type="button" className="btn btn-sm btn-outline" onClick={() => void settle(run, run.strokes, run.used)}>
-          {whole} are cut
-        </button>
-        <button type="button" className="btn btn-sm btn-outline" onClick={() => void settle(run, all, run.taken)}>
-          All are cut
-        </button>
-        <button type="button" className="btn btn-sm btn-outline" onClick={() => void settle(run, 0, 0)}>
-          None is cut, the film is whole
+        <button type="button" className="btn btn-sm btn-outline" onClick={() => void putAway(run)}>
+          End the rehearsal
         </button>
       </div>
     </div>
   );
 }
 
-/** The cutter at work: how far it is, pause and stop, and what it asks for. */
-export function CutterPanel({ view, run, system, filmLeft, order, settle }: Props) {
+/** How a rehearsal came out, and that nothing of it is booked. */
+function Ended({ run, book, putAway, whole }: Pick<Props, 'run' | 'book' | 'putAway'> & { whole: boolean }) {
+  const cut = wholeOf(run);
+  return (
+    <div role="status">
+      <p className="text-[0.95rem] leading-snug">
+        {whole ? `The rehearsal is over: all ${cut} marks.` : `The rehearsal has stopped: ${cut} of ${run.parts.length} marks.`} Nothing was
+        cut, and no film was taken.
+      </p>
+      <div className="mt-2 flex flex-wrap gap-1.5">
+        <button type="button" className="btn btn-sm btn-primary" onClick={() => void putAway(run)}>
+          Put it away
+        </button>
+        <button type="button" className="btn btn-sm btn-ghost border-base-300" onClick={() => void book(run)}>
+          Book it as cut all the same
+        </button>
+      </div>
+    </div>
+  );
+}
+
+/** A rehearsal: how far it is, pause and stop, and what it asks for. */
+export function CutterPanel({ view, run, system, filmLeft, order, book, putAway }: Props) {
   const { report, contact, problem } = view;
   const phase = report?.phase;
   const share = report && report.toCut > 0 ? report.cut / report.toCut : 0;
@@ -64,13 +85,15 @@ export function CutterPanel({ view, run, system, filmLeft, order, settle }: Prop
     <section aria-label="The cutter" className="sheet px-4 py-3">
       <div className="flex flex-wrap items-baseline justify-between gap-x-3">
         <h2 className="text-[1.02rem] font-bold">
-          {run.layout.machine?.name ?? 'The cutter'}: {run.layout.film.name}
+          Rehearsal on the simulated {run.layout.machine?.name ?? 'cutter'}: {run.layout.film.name}
         </h2>
         <span className="measure text-[0.86rem]">{Math.floor(share * 100)} %</span>
       </div>
       <progress className="progress progress-primary my-1.5 w-full" max={1} value={share} aria-label="Cut so far" />
       {contact === 'silent' || contact === 'stranger' ? (
-        <Lost run={run} settle={settle} silent={contact === 'silent'} order={order} />
+        <Lost run={run} putAway={putAway} silent={contact === 'silent'} order={order} />
+      ) : phase === 'done' || phase === 'stopped' ? (
+        <Ended run={{ ...run, strokes: report?.strokes ?? run.strokes }} book={book} putAway={putAway} whole={phase === 'done'} />
       ) : (
         <>
           <p className="text-[0.95rem]" role={phase === 'lidOpen' || phase === 'outOfFilm' ? 'alert' : 'status'}>
@@ -116,8 +139,8 @@ export function CutterPanel({ view, run, system, filmLeft, order, settle }: Prop
           {active && (
             <details className="mt-2 text-[0.86rem]">
               <summary className="quiet cursor-pointer">
-                This is the simulated cutter, {cutterPlace() === 'server' ? 'at the server' : 'in this page'}, ten times as fast as a
-                machine. Try what can happen
+                It cuts nothing. It runs {cutterPlace() === 'server' ? 'at the server' : 'in this page'}, ten times as fast as a machine.
+                Try what can happen
               </summary>
               <div className="mt-1.5 flex flex-wrap gap-1.5">
                 {(

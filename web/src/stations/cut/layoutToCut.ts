@@ -6,28 +6,34 @@ import type { JobPlan, Plan } from '@kolleta/core/plan';
 export interface LayoutToCut {
   /** This job's film by itself. */
   readonly own?: FilmLayout;
-  /** What is cut: with the other open jobs, or alone. */
-  readonly layout?: FilmLayout;
-  /** Whether other jobs could be cut along. */
-  readonly others: boolean;
+  /** Other open jobs that want the same film and are ready to be cut, each by itself: they could come along. */
+  readonly ready: readonly { readonly job: JobId; readonly layout: FilmLayout }[];
+  /** This job, and those of the others that come along. */
+  readonly chosen: readonly FilmLayout[];
   /** Whether this job has been cut from this film. */
   readonly done: boolean;
-  /** Stops that nobody answered for, of any job in the layout. */
-  readonly held: readonly { readonly id: JobId; readonly stop: Reading }[];
+  /** Stops of this job that nobody answered for. */
+  readonly held: readonly Reading[];
   /** mm left of the film. */
   readonly left: number;
 }
 
-/** @param film the film that is looked at; without it the first of the job */
-export function layoutToCut(whole: Plan | undefined, plan: JobPlan, film: Id | undefined, alone: boolean): LayoutToCut {
+const isDone = (plan: JobPlan, film: Id): boolean => plan.schedule.steps.some((s) => s.state === 'done' && s.step.takes?.film === film);
+
+/**
+ * @param film the film that is looked at; without it the first of the job
+ * @param along jobs that come along on the same sheet; one that is held back, or cut meanwhile, stays off it
+ */
+export function layoutToCut(whole: Plan | undefined, plan: JobPlan, film: Id | undefined, along: ReadonlySet<JobId>): LayoutToCut {
   const own = plan.layouts.find((l) => l.film.id === film) ?? plan.layouts[0];
-  const shared = whole?.layouts.find((l) => l.film.id === own?.film.id);
-  const done = plan.schedule.steps.some((s) => s.state === 'done' && s.step.takes?.film === own?.film.id);
-  const others = shared?.parts.some((p) => p.job !== plan.job) ?? false;
-  const layout = own && (alone || !shared || done ? own : shared);
-  const jobs = [...new Set(layout?.parts.map((part) => part.job) ?? [])];
-  // a stop keeps the film of every job in this layout from the knife
-  const held = jobs.flatMap((id) => (whole?.jobs.get(id) ?? plan).readings.filter(holdsCut).map((stop) => ({ id, stop })));
-  const left = whole?.filmLeft.get(layout?.film.id ?? '') ?? layout?.film.length ?? 0;
-  return { ...(own ? { own } : {}), ...(layout ? { layout } : {}), others, done, held, left };
+  const held = plan.readings.filter(holdsCut);
+  if (!own) return { ready: [], chosen: [], done: false, held, left: 0 };
+  const done = isDone(plan, own.film.id);
+  const ready = [...(whole?.jobs.values() ?? [])].flatMap((other) => {
+    const layout = other.layouts.find((l) => l.film.id === own.film.id);
+    const comes = other.job !== plan.job && layout && layout.parts.length > 0 && !isDone(other, own.film.id);
+    return comes && !other.readings.some(holdsCut) ? [{ job: other.job, layout }] : [];
+  });
+  const chosen = [own, ...(done ? [] : ready.filter(({ job }) => along.has(job)).map(({ layout }) => layout))];
+  return { own, ready, chosen, done, held, left: whole?.filmLeft.get(own.film.id) ?? own.film.length };
 }

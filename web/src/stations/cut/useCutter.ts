@@ -17,7 +17,7 @@ const ENDED = new Set(['done', 'stopped']);
 
 /** What the page knows of the cutter. */
 export interface CutterView {
-  /** The job that it has and that is not in the log yet. */
+  /** The rehearsal that it has. */
   readonly run?: CutterRun;
   readonly report?: CutterReport;
   /** asking: nothing heard yet. silent: it does not answer. stranger: it answers, but knows nothing of this run. */
@@ -25,7 +25,7 @@ export interface CutterView {
   readonly problem?: string;
 }
 
-/** Sends layouts to the cutter, follows what it does, and writes what it cut into the log. */
+/** Rehearses layouts on the simulated cutter and follows what it does. Nothing of it is booked unless the maker says so. */
 export function useCutter(planned: ReadonlyMap<JobId, number>) {
   const run = useLiveQuery(() => openRun().catch(() => undefined));
   const [report, setReport] = useState<CutterReport>();
@@ -37,18 +37,19 @@ export function useCutter(planned: ReadonlyMap<JobId, number>) {
   const settling = useRef<string>(undefined);
   const sending = useRef(false);
 
-  const settle = useCallback(
-    async (own: CutterRun, strokes: number, used: number) => {
+  /** It was cut for real meanwhile: what the rehearsal came to is booked. */
+  const book = useCallback(
+    async (own: CutterRun) => {
       if (settling.current === own.run) return;
       settling.current = own.run;
       try {
-        const { events, results } = await settleRun(own, strokes, used, minutes.current);
+        const { events, results } = await settleRun(own, own.strokes, own.used, minutes.current);
         const cut = results.reduce((sum, r) => sum + r.marks.reduce((n, m) => n + m.copies, 0), 0);
         const all = own.parts.length;
         tell(
           cut === all
-            ? `Cut: all ${all} marks. Lift a corner before you weed: did the knife go through, and is the liner whole?`
-            : `The cutter stopped: ${cut} of ${all} marks are cut. The others stay in the layout.`,
+            ? `Booked: all ${all} marks. Lift a corner before you weed: did the knife go through, and is the liner whole?`
+            : `Booked: ${cut} of ${all} marks are cut. The others stay in the layout.`,
           events.length > 0 ? { action: { label: 'Undo', run: () => void reverseEvents(events) } } : {},
         );
       } finally {
@@ -58,26 +59,23 @@ export function useCutter(planned: ReadonlyMap<JobId, number>) {
     [tell],
   );
 
-  const hear = useCallback(
-    async (own: CutterRun, said: CutterReport | undefined) => {
-      if (!said) {
-        setContact('silent');
-        return;
-      }
-      if (said.run !== own.run) {
-        // on its way: the cutter cannot know it yet
-        if (sending.current) return;
-        setContact('stranger');
-        setReport(undefined);
-        return;
-      }
-      setContact('here');
-      setReport(said);
-      if (said.strokes !== own.strokes || said.used > own.used + 5) await noteProgress(own, said.strokes, said.used);
-      if (ENDED.has(said.phase)) await settle(own, said.strokes, said.used);
-    },
-    [settle],
-  );
+  const hear = useCallback(async (own: CutterRun, said: CutterReport | undefined) => {
+    if (!said) {
+      setContact('silent');
+      return;
+    }
+    if (said.run !== own.run) {
+      // on its way: the cutter cannot know it yet
+      if (sending.current) return;
+      setContact('stranger');
+      setReport(undefined);
+      return;
+    }
+    setContact('here');
+    setReport(said);
+    if (said.strokes !== own.strokes || said.used > own.used + 5 || (ENDED.has(said.phase) && said.used !== own.used))
+      await noteProgress(own, said.strokes, said.used);
+  }, []);
 
   useEffect(() => {
     if (!run) return undefined;
@@ -150,5 +148,8 @@ export function useCutter(planned: ReadonlyMap<JobId, number>) {
     }
   }, []);
 
-  return { view: { run, report, contact, problem } satisfies CutterView, order, send, settle };
+  /** The rehearsal is over, or given up: nothing is booked. */
+  const putAway = useCallback((own: CutterRun) => dropRun(own), []);
+
+  return { view: { run, report, contact, problem } satisfies CutterView, order, send, book, putAway };
 }

@@ -1,0 +1,108 @@
+import { useState } from 'react';
+import { useLiveQuery } from 'dexie-react-hooks';
+import type { Id, JobId } from '@kolleta/core/job';
+import { formatLength, type LengthSystem } from '@kolleta/core/units';
+import { dropRun, fileAnswer, openFiles, settleRun } from '../../storage/cutterRuns';
+import type { CutterRun } from '../../storage/db';
+import { reverseEvents } from '../../storage/logEvent';
+import { useTell } from '../../ui/toasts';
+
+interface Props {
+  job: JobId;
+  film: Id;
+  planned: ReadonlyMap<JobId, number>;
+  system: LengthSystem;
+}
+
+/** What came of a cut file that was saved: one answer, which books the film and closes the step. */
+export function CutAnswer({ job, film, planned, system }: Props) {
+  const files = useLiveQuery(() => openFiles().catch((): CutterRun[] => []));
+  const run = files?.find((file) => file.film === film && file.parts.some((part) => part.job === job));
+  const [partly, setPartly] = useState(false);
+  const [well, setWell] = useState(0);
+  const [good, setGood] = useState(false);
+  const [busy, setBusy] = useState(false);
+  const tell = useTell();
+  if (!run) return null;
+  const all = run.parts.length;
+  const answer = async (whole: number, restIsGood: boolean) => {
+    setBusy(true);
+    try {
+      const { strokes, used } = fileAnswer(run, whole, restIsGood);
+      const { events } = await settleRun(run, strokes, used, planned);
+      setPartly(false);
+      tell(
+        whole === all
+          ? `Cut: ${formatLength(run.taken, system)} of ${run.layout.film.name} are off the roll.`
+          : `${whole} of ${all} marks are cut. The others stay in the layout.`,
+        events.length > 0 ? { action: { label: 'Undo', run: () => void reverseEvents(events) } } : {},
+      );
+    } finally {
+      setBusy(false);
+    }
+  };
+  return (
+    <section aria-label="Was it cut?" className="sheet border-primary border-2 px-4 py-3">
+      <h2 className="text-[1.02rem] font-bold">Cut it?</h2>
+      <p className="text-[0.95rem] leading-snug">
+        The file with {all} {all === 1 ? 'mark' : 'marks'} is saved. Lift a corner: did the knife go through, and is the liner whole? Your
+        answer takes the film off the roll.
+      </p>
+      {partly ? (
+        <form
+          className="mt-2 flex flex-col gap-2 text-[0.95rem]"
+          onSubmit={(event) => {
+            event.preventDefault();
+            void answer(well, good);
+          }}
+        >
+          <label>
+            In the order of the cut,{' '}
+            <select
+              className="select select-sm w-auto"
+              value={well}
+              aria-label="Marks that came out well"
+              onChange={(e) => setWell(Number(e.target.value))}
+            >
+              {Array.from({ length: all }, (_, n) => (
+                <option key={n} value={n}>
+                  {n}
+                </option>
+              ))}
+            </select>{' '}
+            of {all} came out well.
+          </label>
+          <label className="flex items-center gap-2">
+            <input type="checkbox" className="checkbox checkbox-sm" checked={good} onChange={(e) => setGood(e.target.checked)} />
+            the film after them is still whole
+          </label>
+          <div className="flex flex-wrap gap-2">
+            <button type="submit" className="btn btn-sm btn-primary" disabled={busy}>
+              Write it down
+            </button>
+            <button type="button" className="btn btn-sm btn-ghost border-base-300" onClick={() => setPartly(false)}>
+              Back
+            </button>
+          </div>
+        </form>
+      ) : (
+        <div className="mt-2 flex flex-wrap gap-2">
+          <button type="button" className="btn btn-primary" disabled={busy} onClick={() => void answer(all, false)}>
+            Well
+          </button>
+          <button type="button" className="btn btn-ghost border-base-300" disabled={busy} onClick={() => setPartly(true)}>
+            Partly…
+          </button>
+          <button
+            type="button"
+            className="btn btn-ghost border-base-300"
+            disabled={busy}
+            onClick={() => void dropRun(run).then(() => tell('Nothing was cut, and no film was taken.'))}
+          >
+            Not
+          </button>
+        </div>
+      )}
+    </section>
+  );
+}
