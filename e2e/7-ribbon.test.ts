@@ -2,7 +2,7 @@ import { expect, openStation, reading, test } from './workshop';
 
 test('the ribbon tells packed time, latest start and slack', async ({ page }) => {
   await openStation(page, 'regatta-prizes', 'fit');
-  await expect(page.getByRole('img', { name: /^Time of Regatta prizes: .* packed Tue 1 Dec 12:29, wanted Fri 4 Dec 17:00/ })).toBeVisible();
+  await expect(page.getByRole('img', { name: /^Time of Regatta prizes: .* packed Tue 1 Dec 12:30, wanted Fri 4 Dec 17:00/ })).toBeVisible();
   await expect(page.getByText('start by Fri 4 Dec 15:00', { exact: false }).first()).toBeVisible();
   await expect(page.getByText(/of slack/)).toBeVisible();
 });

@@ -42,6 +42,7 @@ test('what was cut before is off the roll for a quick mark too', async ({ page }
   await openBench(page);
   await page.goto('/#/quick');
   await page.getByLabel('Word').fill('Donaudampfschifffahrtsgesellschaftskapitänsmützenabzeichenbeschriftung');
+  await page.getByLabel('Film', { exact: true }).selectOption('white-gloss');
   await page.getByLabel('Size', { exact: true }).selectOption('width');
   await page.getByLabel('Width of the mark').fill('9000');
   await page.getByLabel('Width of the mark').press('Enter');

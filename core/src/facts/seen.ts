@@ -14,6 +14,7 @@ export const BEHIND_COLUMN: Column = { unit: '#rrggbb', source: TRADE };
 
 /** What may stand behind a clear piece. */
 export const BEHIND = {
+  room: { name: 'a light room', colour: '#efebe2' },
   ale: { name: 'an ale', colour: '#9a5a1c' },
   stout: { name: 'a stout', colour: '#1d120c' },
   water: { name: 'water, day', colour: '#dfe9ec' },

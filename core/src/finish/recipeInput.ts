@@ -25,6 +25,8 @@ export interface RecipeLayer {
   readonly snips?: SnipsAbout;
   /** How often the mark goes on a piece. */
   readonly perPiece: number;
+  /** In how many parts it is lifted and placed, where they are laid out apart; else 1. */
+  readonly parts: number;
 }
 
 export interface RecipeInput {

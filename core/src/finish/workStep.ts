@@ -93,8 +93,9 @@ export type StepAbout =
       readonly method: 'hinge' | 'centreOut';
       /** Height of a stop under the mark that makes all pieces equal, mm. */
       readonly stop?: number;
-      /** How often it goes on a piece. */
+      /** How often it goes on a piece, and in how many parts that are placed by eye, where they are laid out apart. */
       readonly perPiece: number;
+      readonly parts?: number;
       readonly slats: boolean;
       /** Its films, in the order in which they go down. */
       readonly films: readonly string[];

@@ -2,7 +2,7 @@ import { boxOfPoints } from './box';
 import type { Ring } from './point';
 
 /** Where a growing circle first met an edge. */
-export interface Touch {
+interface Touch {
   /** Its radius then, mm. */
   r: number;
   x: number;

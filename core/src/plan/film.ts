@@ -1,9 +1,10 @@
 import type { Layer } from '../artwork';
-import { applyToRegion, boxAround, boxCentre, boxOf, pointInRing, translation, type Part, type Point, type Region } from '../geometry';
+import { applyToRegion, boxAround, boxCentre, boxOf, translation, type Point, type Region } from '../geometry';
 import { TECHNIQUES } from '../facts';
 import type { LayerInspection } from '../fit';
 import { cutOutline, layoutFilm, type CutPart, type FilmLayout } from '../cut';
 import type { Film, Id, Job, JobId, Machine, Mark } from '../job';
+import { connectedStage } from './connected';
 import type { Memo } from './memo';
 import type { MarkPlan } from './planMark';
 
@@ -67,16 +68,6 @@ export function togetherParts({ job, mark, flat, inspections, copies }: CutOf, m
   return inspections.map(({ film }) => ({ film, part: partOf(job, mark, named, copies, layerOf(flat, film), middle, memo) }));
 }
 
-/** No mark is laid out in more parts than this: nobody would place them one by one. */
-const MOST_APART = 60;
-
-/** The connected parts of a region, each with what lies within its counters. */
-function connectedStage({ region }: { region: Region }): readonly Region[] {
-  const within = (part: Part, other: Part) => other.holes.some((hole) => pointInRing(part.outer[0]!, hole));
-  const outer = region.filter((part) => !region.some((other) => other !== part && within(part, other)));
-  return outer.length > MOST_APART ? [region] : outer.map((part) => region.filter((p) => p === part || within(p, part)));
-}
-
 /** The parts of a mark that is laid out where it wastes least film: each connected part by itself, what lies within it along with it. */
 export const apartParts = ({ job, mark, flat, inspections, copies }: CutOf, memo: Memo): FilmPart[] =>
   inspections.flatMap(({ film }) => {
@@ -86,6 +77,12 @@ export const apartParts = ({ job, mark, flat, inspections, copies }: CutOf, memo
       return { film, part: partOf(job, mark, named, copies, group, boxCentre(boxOf(group)), memo) };
     });
   });
+
+/** The parts of each film of a mark that is laid out apart; undefined for one that is lifted as one. */
+export function partsApart(job: JobId, { mark, cutFlat: flat, inspections, variants }: MarkPlan, memo: Memo): FilmPart[] | undefined {
+  const apart = mark.lift === 'apart' && variants.length === 0 && TECHNIQUES[mark.technique].mayLieApart;
+  return apart ? apartParts({ job, mark, flat, inspections, copies: 1 }, memo) : undefined;
+}
 
 /** How one piece's own mark is told from the others in layouts and the log. */
 const variantId = (mark: Id, row: Id): Id => `${mark}~${row}`.slice(0, 100);

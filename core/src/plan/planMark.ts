@@ -1,10 +1,11 @@
 import { inSentence } from '../units';
 import { columnsIn, fillIn, isPersonal, type DrawnMark, type Faces, type Layer } from '../artwork';
 import { filmSurface, surfaceOf, type Surface, type Usable } from '../blanks';
-import { boxRegion, boxOf, intersection, regionArea, type Box, type Point, type Region } from '../geometry';
+import { boxRegion, boxCentre, boxOf, intersection, regionArea, type Box, type Point, type Region } from '../geometry';
 import { LIMITS, TECHNIQUES } from '../facts';
 import type { Artwork, Id, Job, Mark, PieceList, Shop, Zone } from '../job';
 import { contrastOf, scatteredCopies, type Behind, type FittedMark, type LayerInspection, type ScatteredCopies, type Sizing } from '../fit';
+import { connectedStage } from './connected';
 import type { Memo } from './memo';
 import { fitOnce, type Copies, type Fitting } from './fitOnce';
 
@@ -22,7 +23,7 @@ export interface MarkPlan {
   readonly flat: readonly Layer[];
   /** Further copies on the piece, on the wall and laid flat. */
   readonly copies: Copies;
-  /** Of a scatter, where its copies go on the wall, in the order of their numbers on the placing map. */
+  /** Of a scatter, or of a mark laid out apart, where its copies or parts go on the wall, in the order of their numbers on the placing map. */
   readonly places: readonly Point[];
   /** What one cut of the mark holds: its copies where some are mirrored, else the mark itself; and how often it goes on a piece. */
   readonly perPiece: number;
@@ -188,8 +189,15 @@ function fitOne(job: Job, mark: Mark, zone: Zone, shop: Shop, faces: Faces, memo
 const scatteredStage = ({ drawn, edits, scale }: { drawn: DrawnMark; edits: Mark['edits']; scale: number }): ScatteredCopies | undefined =>
   scatteredCopies(drawn, { edits }, scale);
 
-/** Where the copies of a scatter go on the wall. */
-function placesOf({ drawn, sizing, fitted }: Fitting, { edits }: Mark, memo: Memo): Point[] {
+/** Where the copies of a scatter go on the wall, or the parts of a mark that is laid out apart. */
+function placesOf({ drawn, sizing, fitted }: Fitting, { edits, lift, technique }: Mark, memo: Memo): Point[] {
+  if (lift === 'apart' && TECHNIQUES[technique].mayLieApart) {
+    const middles = fitted.layers.flatMap(({ region }) =>
+      memo.stage('apart', { region }, connectedStage).map((group) => boxCentre(boxOf(group))),
+    );
+    if (middles.length > fitted.layers.length) return middles;
+  }
+
   const copies = edits.some((edit) => edit.kind === 'scatter')
     ? memo.stage('scattered', { drawn, edits, scale: sizing.scale }, scatteredStage)
     : undefined;
@@ -232,7 +240,7 @@ const coveredStage = ({ layers, regions }: { layers: readonly Layer[]; regions: 
   regions.reduce((sum, { region }) => sum + shareOnStage({ layers, region }), 0) > LIMITS.onFilm;
 
 /** What a mark lies on of another mark of the job. */
-export interface LiesOn {
+interface LiesOn {
   /** The other mark, and what it is made of there. */
   readonly mark: Pick<Mark, 'id' | 'name'>;
   readonly colour: string;

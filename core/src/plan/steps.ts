@@ -19,6 +19,7 @@ import { guarded, type Film, type Id, type Job, type Reading, type Shop } from '
 import type { Recipe, RecipeLayer, SnipsAbout, TapeAbout } from '../finish';
 import { recipeFor } from '../techniques';
 import type { Memo } from './memo';
+import { partsApart } from './film';
 import type { MarkPlan } from './planMark';
 
 /** One layer through weeding and tape. */
@@ -33,8 +34,10 @@ export interface LayerPlan {
   readonly tapes: readonly { readonly tape: Id; readonly uses: TapeUses }[];
   readonly choice?: TapeChoice;
   readonly pieces?: TapePieces;
+  /** What is lifted at once; and in how many parts the layer is lifted, more than one where they are laid out apart. */
   readonly width: number;
   readonly height: number;
+  readonly parts: number;
 }
 
 type Layers = MarkPlan['fitted']['layers'];
@@ -68,9 +71,13 @@ export function planLayers(job: Job, marks: readonly MarkPlan[], shop: Shop, mem
       .map((layers) => boxAround(layers.filter(({ region }) => region.length > 0).map(({ region }) => boxOf(region))));
     const size = { width: Math.max(0, ...sizes.map(boxWidth)), height: Math.max(0, ...sizes.map(boxHeight)) };
     const rows = variants.slice(0, job.count);
-    const lifts = job.count * perPiece;
+    const apart = partsApart(job.id, plan, memo);
     return inspections.map(({ film, pieces, edge }): LayerPlan => {
       const surface = surfaceUnder(plan, film.id, memo);
+      // laid out apart, each part has tape of its own: a piece as large as the largest serves them all
+      const parts = apart?.filter((one) => one.film.id === film.id).map(({ part }) => boxOf(part.region)) ?? [];
+      const lifted = parts.length > 0 ? { width: Math.max(...parts.map(boxWidth)), height: Math.max(...parts.map(boxHeight)) } : size;
+      const lifts = job.count * perPiece * Math.max(1, parts.length);
       const window = gripWindow(transferOf(mark, film, surface));
       const choice = chooseTape(shop.tapes, window, film.finish);
       return {
@@ -91,8 +98,9 @@ export function planLayers(job: Job, marks: readonly MarkPlan[], shop: Shop, mem
         window,
         tapes: shop.tapes.map((tape) => ({ tape: tape.id, uses: tapeUses(tape.kind, window, film.finish) })),
         choice,
-        pieces: choice ? tapePieces(size, lifts, choice) : undefined,
-        ...size,
+        pieces: choice ? tapePieces(lifted, lifts, choice) : undefined,
+        parts: Math.max(1, parts.length),
+        ...lifted,
       };
     });
   });
@@ -178,6 +186,7 @@ export function planRecipe(
       tape: tapeOf(layer, snips),
       snips,
       perPiece: plan.copies.length + 1,
+      parts: layer.parts,
     };
   });
   return {

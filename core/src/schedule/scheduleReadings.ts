@@ -26,9 +26,15 @@ export const formatMoment = (at: number, zone: string): string => {
 /** From so far away a moment is said by its day, ms. */
 const BY_DAY_MS = 2 * 24 * 60 * MINUTE_MS;
 
-/** A moment that is promised, as one says it: by the day when it is days away, else to the minute. */
+/** Promises are made in quarters of an hour, ms. */
+const QUARTER_MS = 15 * MINUTE_MS;
+
+/** A moment that is promised, as one says it: rounded up to a quarter of an hour. */
+export const formatPromise = (at: number, zone: string): string => formatMoment(Math.ceil(at / QUARTER_MS) * QUARTER_MS, zone);
+
+/** The same, by the day when it is days away. */
 export const formatDay = (at: number, zone: string, now: number): string =>
-  at - now < BY_DAY_MS ? formatMoment(at, zone) : formatMoment(at, zone).replace(/ \d\d:\d\d$/, '');
+  at - now < BY_DAY_MS ? formatPromise(at, zone) : formatMoment(at, zone).replace(/ \d\d:\d\d$/, '');
 
 /** The clock time in the workshop's zone: "17:00". */
 export const formatTime = (at: number, zone: string): string =>
@@ -75,7 +81,7 @@ export function scheduleReadings(job: Job, schedule: JobSchedule, zone: string, 
     readings.push({
       ...base,
       verdict: 'fine',
-      value: formatMoment(packed, zone),
+      value: formatPromise(packed, zone),
       limit: 'no date asked',
       why: 'It takes its turn after the jobs with a date.',
       remedies: [],
@@ -85,7 +91,7 @@ export function scheduleReadings(job: Job, schedule: JobSchedule, zone: string, 
     readings.push({
       ...base,
       verdict: 'fine',
-      value: formatMoment(packed, zone),
+      value: formatPromise(packed, zone),
       limit: formatMoment(job.deadline, zone),
       why: `${formatDuration(spare)} to spare${schedule.latestStart ? `; begin by ${formatMoment(schedule.latestStart, zone)} at the latest` : ''}.`,
       remedies: [],
@@ -96,7 +102,7 @@ export function scheduleReadings(job: Job, schedule: JobSchedule, zone: string, 
     readings.push({
       ...base,
       verdict: 'stop',
-      value: formatMoment(packed, zone),
+      value: formatPromise(packed, zone),
       limit: formatMoment(job.deadline, zone),
       why: `${schedule.holdup?.kind === 'others' ? 'Late' : 'Impossible'}: packed ${formatDuration((packed - job.deadline) / MINUTE_MS)} after it is wanted. ${schedule.holdup ? holdupWords(schedule.holdup) : ''}`,
       remedies: [...first, { label: `Agree on ${formatMoment(later, zone)}`, patch: setAt(['deadline'], later) }],

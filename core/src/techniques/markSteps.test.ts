@@ -15,6 +15,7 @@ const layer = (mark: Mark, film = mark.film, more: Partial<RecipeLayer> = {}): R
     weedMinutes: 2,
     weeding: { kept: 'shapes', letters: true, waste: 5, small: 1, onCarrier: false },
     perPiece: 1,
+    parts: 1,
   },
   ...more,
 });

@@ -31,6 +31,8 @@ export function markSteps(draft: RecipeDraft, taped: ReadonlyMap<Id, readonly La
     const { perPiece } = first;
     const films = own.map(({ film }) => film.name);
     const hands = minutesFor(flat ? HANDS_ON.hinge : HANDS_ON.centreOut, count * perPiece, size) * own.length;
+    const parts = own.reduce((sum, layer) => sum + layer.parts, 0);
+    const byEye = parts > own.length ? count * perPiece * parts * HANDS_ON.byEye : 0;
     const making = makingOf(mark);
     const way = wayOf(making);
     const laid = { mark, making, place, size, area };
@@ -40,11 +42,12 @@ export function markSteps(draft: RecipeDraft, taped: ReadonlyMap<Id, readonly La
       about: {
         ...{ kind: 'place', pieces, mark: mark.name, technique: mark.technique, method: flat ? 'hinge' : 'centreOut' },
         ...{ perPiece, slats: piece.slats !== undefined, films: mark.seenThrough ? films.toReversed() : films },
+        ...(byEye > 0 ? { parts } : {}),
         ...(!flat && count > 1 ? { stop: first.foot } : {}),
         ...(placing.mask === undefined ? {} : { mask: placing.mask }),
         ...(first.snips ? { snips: first.snips } : {}),
       },
-      hands: hands + HANDS_ON.dryFit + placing.hands,
+      hands: hands + Math.round(byEye) + HANDS_ON.dryFit + placing.hands,
       after: [...(taped.get(mark.id) ?? []), ...before],
       cautions: placing.cautions,
       mayPause: !wiped,

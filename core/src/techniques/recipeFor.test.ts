@@ -22,6 +22,7 @@ describe('recipes', () => {
     weedMinutes: 2,
     weeding: { kept: 'shapes', letters: true, waste: 5, small: 1, onCarrier: false },
     perPiece: 1,
+    parts: 1,
   });
   const recipe = (job: (typeof demo.jobs)[number]) =>
     recipeFor({

@@ -156,7 +156,7 @@ const STEP_WORDS: { readonly [K in StepKind]: Words<K> } = {
     verb: ({ mask }) => (mask === undefined ? 'Place' : 'Lay'),
     rest: ({ pieces, mark, mask }) => (mask === undefined ? `${mark} on ${all(pieces)}` : `the stencil of ${mark} and mask around it`),
     short: () => 'place',
-    text: ({ method, stop, perPiece, slats, films, mask, snips }, say) =>
+    text: ({ method, stop, perPiece, parts, slats, films, mask, snips }, say) =>
       [
         'Dry fit first, liner still on.',
         method === 'hinge'
@@ -164,6 +164,9 @@ const STEP_WORDS: { readonly [K in StepKind]: Words<K> } = {
           : 'Hold the tape in a curve, touch down in the middle, smooth outward. Steady the piece so that it cannot roll.',
         stop === undefined ? '' : `A stop ${say(stop)} above the foot keeps the mark at one height on every piece.`,
         perPiece > 1 ? `${perPiece} on each piece; mark their places from the jig.` : '',
+        parts === undefined
+          ? ''
+          : `It comes in ${parts} parts, each on tape of its own: mark the place of each from the drawing, and place them by eye from the middle out.`,
         slats ? 'Over the gaps between slats, part the film with a sharp blade once it holds.' : '',
         snips === undefined ? '' : 'Press the middle down first, then let each flap of the snipped tape follow the belly by itself.',
         films.length > 1 ? `In this order: ${listed(films.map(inSentence))}, each pressed down before the next.` : '',

@@ -1,11 +1,8 @@
-import { usualZone } from '@kolleta/core/blanks';
-import { GROUNDS, LIMITS, type Blank } from '@kolleta/core/facts';
+import { isClear, usualZone } from '@kolleta/core/blanks';
+import { BEHIND, LIMITS, type Blank } from '@kolleta/core/facts';
 import type { Job, Piece, Shop } from '@kolleta/core/job';
 import { contrastOf } from '@kolleta/core/fit';
 import { newId } from '../storage/newId';
-
-/** What stands behind a clear piece until the user says: a drink in a round one, a slate wall behind a flat one. */
-const BEHIND = { cylinder: '#6b4a2b', taper: '#6b4a2b', bulb: '#6b4a2b', flat: '#4d6470' };
 
 /** A piece like a blank. */
 export const pieceOf = (blank: Blank): Piece => ({
@@ -14,7 +11,8 @@ export const pieceOf = (blank: Blank): Piece => ({
   ground: blank.ground,
   contact: blank.contact,
   colour: blank.colour,
-  behind: BEHIND[blank.shape.kind],
+  // nothing is assumed behind a clear piece but a plain light room
+  behind: BEHIND.room.colour,
   waxed: false,
   use: { drink: blank.drink, food: false, dryShort: false },
   sealedFirst: false,
@@ -22,7 +20,7 @@ export const pieceOf = (blank: Blank): Piece => ({
 
 /** The film in stock that stands out best from a piece and is made to stay. */
 export function bestFilm(shop: Shop, piece: Piece): string {
-  const ground = GROUNDS[piece.ground].clear ? piece.behind : piece.colour;
+  const ground = isClear(piece) ? piece.behind : piece.colour;
   const staying = shop.films.filter((f) => f.kind === 'permanent' && f.length > 0);
   const best = staying.toSorted((a, b) => contrastOf(b.colour, ground).ratio - contrastOf(a.colour, ground).ratio)[0];
   return (best ?? shop.films[0])?.id ?? '';

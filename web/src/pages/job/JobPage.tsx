@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { isWashed } from '@kolleta/core/blanks';
 import { formatDuration } from '@kolleta/core/units';
-import { formatDay, formatMoment } from '@kolleta/core/schedule';
+import { formatDay, formatMoment, formatPromise } from '@kolleta/core/schedule';
 import { removeAt, setAt, type StationId } from '@kolleta/core/job';
 import { download, fileName } from '../../storage/download';
 import { editJob } from '../../storage/editJob';
@@ -119,7 +119,7 @@ export function JobPage() {
                 {' '}
                 · packed{' '}
                 <strong className={`font-head text-[1.05rem] ${late ? 'text-error' : 'text-success'}`}>
-                  {formatMoment(packed, zone)}
+                  {formatPromise(packed, zone)}
                   {late && ' — too late'}
                 </strong>
               </>

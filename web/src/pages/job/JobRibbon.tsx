@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
 import { formatDuration } from '@kolleta/core/units';
 import { careWords, stepTitle, stepWords, waitWords } from '@kolleta/core/words';
-import { formatMoment } from '@kolleta/core/schedule';
+import { formatDay, formatMoment, formatPromise } from '@kolleta/core/schedule';
 import type { Job, Shop } from '@kolleta/core/job';
 import type { JobPlan, Plan } from '@kolleta/core/plan';
 import { Ribbon, type RibbonBlock, type RibbonWait } from '../../ui/Ribbon';
@@ -43,11 +43,11 @@ export function JobRibbon({ job, plan, whole, shop }: { job: Job; plan: JobPlan;
       lane: 2,
       start: c.from,
       end: c.until,
-      label: `${careWords(c).what}, ${careWords(c).then} from ${formatMoment(c.until, zone)}${c.packed ? ' — may be packed meanwhile' : ''}`,
+      label: `${careWords(c).what}, ${careWords(c).then} from ${formatDay(c.until, zone, whole.at)}${c.packed ? ' — may be packed meanwhile' : ''}`,
     }));
     const longest = after.toSorted((a, b) => b.end - a.end)[0];
     return { blocks: made, waits: [...between, ...(longest ? [longest] : [])] };
-  }, [plan, zone]);
+  }, [plan, zone, whole.at]);
   const dayName = (moment: number) => formatMoment(moment, zone).replace(/ \d\d:\d\d$/, '');
   const hands = formatDuration(plan.handsLeft);
   const done = plan.schedule.steps.filter((s) => s.state === 'done').flatMap((s) => s.spans);
@@ -60,7 +60,7 @@ export function JobRibbon({ job, plan, whole, shop }: { job: Job; plan: JobPlan;
       now={whole.at}
       deadline={job.deadline}
       dayName={dayName}
-      label={`Time of ${job.name}: ${hands} of work left, packed ${plan.schedule.packed === undefined ? 'never' : formatMoment(plan.schedule.packed, zone)}${job.deadline ? `, wanted ${formatMoment(job.deadline, zone)}` : ''}`}
+      label={`Time of ${job.name}: ${hands} of work left, packed ${plan.schedule.packed === undefined ? 'never' : formatPromise(plan.schedule.packed, zone)}${job.deadline ? `, wanted ${formatMoment(job.deadline, zone)}` : ''}`}
     />
   );
 }

@@ -2,7 +2,7 @@ import { useRef, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import type { Blank } from '@kolleta/core/facts';
 import { stepTitle } from '@kolleta/core/words';
-import { formatMoment } from '@kolleta/core/schedule';
+import { formatMoment, formatPromise } from '@kolleta/core/schedule';
 import { inSentence, formatDuration, type Result } from '@kolleta/core/units';
 import { FrontView } from '../../drawing/FrontView';
 import { now } from '../../storage/clock';
@@ -128,7 +128,7 @@ export function JobsPage() {
                       <p className="mt-1.5 text-[0.95rem]">
                         packed{' '}
                         <strong className={late ? 'text-error' : 'text-success'}>
-                          {formatMoment(packed, shop.hours.zone)}
+                          {formatPromise(packed, shop.hours.zone)}
                           {late && ', too late'}
                         </strong>
                         {job.deadline !== undefined && <> · wanted {formatMoment(job.deadline, shop.hours.zone)}</>}

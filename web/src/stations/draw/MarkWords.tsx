@@ -66,7 +66,7 @@ export function MarkWords({ job, mark, shop, edit }: Pick<StationProps, 'job' | 
         />
         {several && (
           <>
-            , its films{' '}
+            ,{' '}
             <Choice
               label="Lift"
               value={mark.lift ?? 'one'}

@@ -1,4 +1,5 @@
-import { BEHIND, GROUNDS } from '@kolleta/core/facts';
+import { isClear } from '@kolleta/core/blanks';
+import { BEHIND } from '@kolleta/core/facts';
 import { contrastOf } from '@kolleta/core/fit';
 import type { Job, Shop } from '@kolleta/core/job';
 import type { MarkPlan } from '@kolleta/core/plan';
@@ -15,7 +16,7 @@ interface Props {
 
 /** A clear piece seen before a drink, a wall, in evening light: how its weakest film stands out there. */
 export function BehindWords({ job, marks, shop, behind, look }: Props) {
-  if (!GROUNDS[job.piece.ground].clear) return null;
+  if (!isClear(job.piece)) return null;
   const colours = marks.flatMap((plan) => plan.fitted.layers.map((layer) => layerColour(plan, layer.film, shop)));
   const worst = (ground: string) =>
     colours

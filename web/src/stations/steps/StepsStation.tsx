@@ -5,7 +5,7 @@ import { COATS, LAYOUT, TECHNIQUES, WITHSTANDS } from '@kolleta/core/facts';
 import { dryingTimes } from '@kolleta/core/finish';
 import { boxCentre, growBox, type Box } from '@kolleta/core/geometry';
 import { setAt, type PullAt, type StationId } from '@kolleta/core/job';
-import { formatDay, formatMoment } from '@kolleta/core/schedule';
+import { formatDay, formatPromise } from '@kolleta/core/schedule';
 import { formatDuration, formatLength } from '@kolleta/core/units';
 import { Dimension } from '../../drawing/Dimension';
 import { FrontView, inViewOrder } from '../../drawing/FrontView';
@@ -121,14 +121,14 @@ function CareBars({ plan, shop }: Pick<StationProps, 'plan' | 'shop'>) {
               />
               <text x={16} y={12} fontSize={13} fill="var(--color-base-content)">
                 {careWords(wait).what} — {formatDuration((wait.until - wait.from) / 60_000)}, {careWords(wait).then} from{' '}
-                {formatMoment(wait.until, zone)}
+                {formatDay(wait.until, zone, now())}
               </text>
             </g>
           ))}
           <g transform={`translate(${x(packed)} ${46 * waits.length + 12})`}>
             <path d="M0 0v-8" stroke="var(--color-success)" strokeWidth={2} />
             <text y={14} fontSize={13} textAnchor={x(packed) > width / 2 ? 'end' : 'start'} fill="var(--color-success)">
-              packed {formatMoment(packed, zone)}
+              packed {formatPromise(packed, zone)}
             </text>
           </g>
         </svg>
