@@ -187,7 +187,7 @@ export function randomJob(random: Random, shop: Shop, id = 'j'): Job {
   const piece = randomPiece(random);
   const zones = [randomZone(random, piece, 'z'), ...(chance(random, 0.25) ? [randomZone(random, piece, 'y')] : [])];
   const listed = chance(random, 0.15);
-  return {
+  const job: Job = {
     id,
     name: `Job ${id}`,
     client: '',
@@ -202,6 +202,8 @@ export function randomJob(random: Random, shop: Shop, id = 'j'): Job {
     ...(listed ? { list: LISTED } : {}),
     ...maybe(random, 0.3, () => ({ deadline: Date.parse('2026-12-01T09:40:00Z') + Math.floor(random() * 8) * 86_400_000 })),
   };
+  // last of all, so that a seed's job stays what it was
+  return { ...job, piece: { ...piece, ...maybe(random, 0.15, () => ({ labelled: pick(random, ['paper', 'plastic'] as const) })) } };
 }
 
 /** What a plan is made of. */

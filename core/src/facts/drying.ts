@@ -12,6 +12,7 @@ export type CoatId =
   | 'sealer'
   | 'glue'
   | 'glassEnamel'
+  | 'wetLabel'
   | 'alcohol'
   | 'permanentFilm';
 
@@ -120,6 +121,15 @@ export const COATS: Record<CoatId, Coat> = {
     recoat: 2 * HOUR,
     fullCure: 21 * DAY,
     gassing: true,
+  },
+  wetLabel: {
+    name: 'wet label',
+    base: 'water',
+    touchDry: HOUR,
+    recoat: 12 * HOUR,
+    beforeFilm: 12 * HOUR,
+    fullCure: 12 * HOUR,
+    gassing: false,
   },
   alcohol: { name: 'alcohol wipe', base: 'solvent', touchDry: 3, beforeFilm: 3, fullCure: 3, gassing: false },
   permanentFilm: { name: 'permanent film', base: 'adhesive', touchDry: 0, fullCure: 3 * DAY, gassing: false },

@@ -7,6 +7,7 @@ export const HANDS_ON = {
   testCut: 4,
   wipe: { start: 1, piece: 0.6, squareMetre: 4 },
   dustOff: { start: 1, piece: 0.5, squareMetre: 3 },
+  label: { start: 3, piece: 4, squareMetre: 0 },
   sand: { start: 2, piece: 1, squareMetre: 15 },
   stain: { start: 4, piece: 1, squareMetre: 14 },
   coat: { start: 4, piece: 1, squareMetre: 16 },

@@ -7,10 +7,15 @@ import type { StepKind } from './stepKinds';
 /** How a piece is cleaned: the words for each are in `words/`. */
 export type CleaningId = 'wipe' | 'wipeGently' | 'soap' | 'dust' | 'dustWood' | 'dustPaper' | 'brush' | 'lint';
 
+/** What a label is made of. */
+export type LabelId = 'paper' | 'plastic';
+
 /** What has to be true of a piece for a row of a recipe to be used; what is not named does not matter. */
 export interface RecipeCondition {
   /** The coat that it gets in this job is one of these. */
   readonly coat?: readonly CoatId[];
+  /** A label is on it. */
+  readonly labelled?: readonly LabelId[];
   /** It gets a coat of paint, stain or sealer. */
   readonly coated?: boolean;
   /** It is sealed before film. */
@@ -43,8 +48,8 @@ export interface RecipeStep {
 /** Steps for a condition. Of the rows of one part the first that fits is used, those of the workshop before these. */
 export interface RecipeRow {
   readonly id: string;
-  /** Before any coat, the coat, the sealer, before film: in this order. */
-  readonly part: 'bare' | 'coat' | 'seal' | 'clean';
+  /** Labels off, before any coat, the coat, the sealer, before film: in this order. */
+  readonly part: 'label' | 'bare' | 'coat' | 'seal' | 'clean';
   readonly when: RecipeCondition;
   readonly steps: readonly RecipeStep[];
 }
@@ -59,6 +64,15 @@ const CLOTH: readonly MaterialId[] = ['cloth', 'mat'];
 
 /** How pieces are made ready for film. Of each part the first row that fits is used. */
 export const RECIPES: readonly RecipeRow[] = [
+  // labels come off first of all; what got wet dries until the next day
+  {
+    ...{ id: 'label-paper', part: 'label', when: { labelled: ['paper'] } },
+    steps: [{ key: 'label', kind: 'label', rate: 'label', puts: 'wetLabel', cautions: [] }],
+  },
+  {
+    ...{ id: 'label-plastic', part: 'label', when: { labelled: ['plastic'] } },
+    steps: [{ key: 'label', kind: 'label', rate: 'label', cautions: ['vapour'] }],
+  },
   // what is bare is degreased and sanded before paint comes on it
   { id: 'degrease', part: 'bare', when: { coated: true, material: ['glass'] }, steps: [wipe('wipe', 'degrease')] },
   { id: 'degrease-glaze', part: 'bare', when: { coated: true, ground: ['glazedCeramic'] }, steps: [wipe('wipe', 'degrease')] },

@@ -3,6 +3,7 @@ export type Need = 'hands' | 'cutter';
 
 /** The kinds of steps that there are: where each is worked on, whether it may go on after a break or is done in one go, and what it needs. */
 export const STEP_KINDS = {
+  label: { station: 'prepare', mayPause: true, needs: ['hands'] },
   sand: { station: 'prepare', mayPause: false, needs: ['hands'] },
   stain: { station: 'prepare', mayPause: false, needs: ['hands'] },
   coat: { station: 'prepare', mayPause: false, needs: ['hands'] },

@@ -18,6 +18,22 @@ const draft = (more: Partial<Piece>) =>
   draftFor({ job: { ...job, piece: piece(more) }, layers: [], climate: shop.climate, paints: shop.paints });
 
 describe('recipes as rows', () => {
+  it('a label comes off before anything else; what got wet dries until the next day', () => {
+    for (const more of [{}, { coat: 'acrylic' as const }, { sealedFirst: true }] satisfies Partial<Piece>[]) {
+      const one = draft({ ground: 'rawWood', labelled: 'paper', ...more });
+      const { clean } = cleanSteps(one, coatSteps(one));
+      expect(one.steps[0]!.about).toMatchObject({ kind: 'label', of: 'paper' });
+      const [second] = one.steps.slice(1);
+      expect(second!.after[0]).toMatchObject({ step: one.steps[0]!.id, why: 'labelDry' });
+      expect(second!.after[0]!.least).toBeGreaterThanOrEqual(12 * 60);
+      expect(clean.step).toBe(one.steps.at(-1)!.id);
+    }
+    const plastic = draft({ ground: 'glass', labelled: 'plastic' });
+    cleanSteps(plastic, coatSteps(plastic));
+    expect(plastic.steps.map(({ kind }) => kind)).toEqual(['label', 'clean']);
+    expect(plastic.steps[1]!.after[0]!.least).toBe(0);
+  });
+
   it('every ground has its recipe: nothing wet on what drinks, no alcohol on what it harms', () => {
     for (const ground of Object.keys(GROUNDS) as GroundId[]) {
       const one = draft({ ground });

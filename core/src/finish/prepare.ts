@@ -16,8 +16,9 @@ import { minutesFor, type RecipeDraft } from './recipeDraft';
 import type { Lag, StepAbout } from './workStep';
 
 /** Whether a row is for a piece. */
-function fits({ coat, coated, sealed, ground, material }: RecipeCondition, piece: Piece): boolean {
+function fits({ labelled, coat, coated, sealed, ground, material }: RecipeCondition, piece: Piece): boolean {
   return (
+    (labelled === undefined || (piece.labelled !== undefined && labelled.includes(piece.labelled))) &&
     (coat === undefined || (piece.coat !== undefined && coat.includes(piece.coat))) &&
     (coated === undefined || coated === (piece.coat !== undefined || piece.sealedFirst)) &&
     (sealed === undefined || sealed === piece.sealedFirst) &&
@@ -42,8 +43,10 @@ function waitFor(on: On, next: 'recoat' | 'beforeSealer' | 'beforeFilm', { input
   return { step: on.step, least: next === 'beforeFilm' ? times.beforeFilm : times.recoat, why: next, coat: on.coat };
 }
 
-function aboutOf(step: RecipeStep, coat: CoatId | undefined, { pieces }: RecipeDraft): StepAbout {
+function aboutOf(step: RecipeStep, coat: CoatId | undefined, { pieces, input }: RecipeDraft): StepAbout {
   switch (step.kind) {
+    case 'label':
+      return { kind: 'label', pieces, of: input.job.piece.labelled ?? 'paper' };
     case 'sand':
       return { kind: 'sand', pieces };
     case 'stain':
@@ -66,6 +69,7 @@ const cautionsOf = (step: RecipeStep, coat: CoatId | undefined): readonly Cautio
 function afterStep(step: RecipeStep, id: string, coat: CoatId | undefined, next: RecipeStep | undefined, draft: RecipeDraft): Lag {
   const { climate } = draft.input;
   if (step.puts === 'alcohol') return { step: id, least: COATS.alcohol.touchDry * dryingFactor('solvent', climate).factor, why: 'alcohol' };
+  if (step.puts === 'wetLabel') return { step: id, least: dryingTimes('wetLabel', climate).beforeFilm, why: 'labelDry' };
   if (!coat) return { step: id, least: 0, why: 'bare' };
   if (next?.soon) return { step: id, least: WAITS.soonest, most: WAITS.soon, why: 'recoatSoon', coat };
   return waitFor({ step: id, coat }, 'recoat', draft);
@@ -91,13 +95,17 @@ function addRow(draft: RecipeDraft, row: RecipeRow, first: readonly Lag[]): { re
   return last && { id: id(last.key), step: last };
 }
 
-/** What is bare made ready, then coats and sealer; what the cleaning before film has to wait for, if anything. */
+/** Labels off, what is bare made ready, then coats and sealer; what the cleaning before film has to wait for, if anything. */
 export function coatSteps(draft: RecipeDraft, rows?: readonly RecipeRow[]): Lag | undefined {
   const { input, care } = draft;
   const { piece } = input.job;
-  const bare = rowFor('bare', piece, rows);
-  const ready = bare && addRow(draft, bare, []);
-  const first = ready ? [afterStep(ready.step, ready.id, undefined, undefined, draft)] : [];
+  /** Adds the row of a part after what came before; what follows waits for it. */
+  const make = (part: 'label' | 'bare', before: readonly Lag[]): readonly Lag[] => {
+    const row = rowFor(part, piece, rows);
+    const last = row && addRow(draft, row, before);
+    return last ? [afterStep(last.step, last.id, undefined, undefined, draft)] : before;
+  };
+  const first = make('bare', make('label', []));
   const put = (part: 'coat' | 'seal', on: On | undefined): On | undefined => {
     const row = rowFor(part, piece, rows);
     const last = row && addRow(draft, row, on ? [waitFor(on, 'beforeSealer', draft)] : first);
@@ -105,7 +113,7 @@ export function coatSteps(draft: RecipeDraft, rows?: readonly RecipeRow[]): Lag 
     return last && coat ? { step: last.id, coat } : on;
   };
   const on = put('seal', put('coat', undefined));
-  if (!on) return undefined;
+  if (!on) return first[0];
   care.push({ after: on.step, minutes: dryingTimes(on.coat, input.climate).fullCure, coat: on.coat, then: 'water', packed: true });
   return waitFor(on, 'beforeFilm', draft);
 }

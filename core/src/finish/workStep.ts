@@ -1,5 +1,5 @@
 import type { Kept } from '../cut';
-import type { CautionId, CleaningId, CoatId, Need, StepKind, TechniqueId } from '../facts';
+import type { CautionId, CleaningId, CoatId, LabelId, Need, StepKind, TechniqueId } from '../facts';
 import type { CutFrom, Id, JobId, PullAt, StationId, StepId } from '../job';
 
 /** What a wait is for; where it is for a coat to dry or cure, `coat` says which. */
@@ -7,6 +7,7 @@ export type WaitFor =
   | 'recoat'
   | 'recoatSoon'
   | 'bare'
+  | 'labelDry'
   | 'beforeSealer'
   | 'beforeFilm'
   | 'alcohol'
@@ -77,6 +78,7 @@ export interface TapeAbout {
 
 /** What a step is about, by its kind: all that its sentences are made from, which `words/` does. */
 export type StepAbout =
+  | { readonly kind: 'label'; readonly pieces: Pieces; readonly of: LabelId }
   | { readonly kind: 'sand'; readonly pieces: Pieces }
   | { readonly kind: 'stain'; readonly pieces: Pieces; readonly coat: CoatId }
   | { readonly kind: 'coat'; readonly pieces: Pieces; readonly coat: CoatId; readonly nth: readonly [number, number] }

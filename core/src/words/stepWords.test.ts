@@ -44,6 +44,7 @@ describe('the words of steps', () => {
 
 describe('the words of waits', () => {
   const waits: WaitFor[] = [
+    'labelDry',
     'recoat',
     'beforeSealer',
     'beforeFilm',

@@ -95,6 +95,15 @@ const BUILT = {
 } as const;
 
 const STEP_WORDS: { readonly [K in StepKind]: Words<K> } = {
+  label: {
+    verb: () => 'Take',
+    rest: ({ pieces }) => `the ${pieces.count === 1 ? 'label' : 'labels'} off ${all(pieces)}`,
+    short: () => 'label',
+    text: ({ of }) =>
+      of === 'paper'
+        ? 'Soak it with warm soapy water and slide it off; rub what sticks with cooking oil, then wash the oil away. What got wet dries until the next day.'
+        : 'Warm it with a hair dryer and peel it slowly, flat along itself. Rub off what sticks with oil or a remover that the surface stands, tried on a hidden spot first, then wash that away.',
+  },
   sand: {
     verb: () => 'Sand',
     rest: ({ pieces }) => `${all(pieces)} lightly, and dust off`,

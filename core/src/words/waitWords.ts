@@ -9,6 +9,7 @@ export const PULL_WORDS: Record<PullAt, string> = { halfDry: 'half dry', nearlyD
 const coatName = (coat: CoatId | undefined): string => (coat === undefined ? 'it' : coat === 'sealer' ? 'sealer' : COATS[coat].name);
 
 const WAIT_WORDS: Record<WaitFor, (coat: string) => string> = {
+  labelDry: () => 'dry where the label was',
   bare: () => 'made ready',
   recoatSoon: (coat) => `${coat} takes its next coat, else only after two days`,
   recoat: (coat) => `${coat} dries to recoat`,

@@ -69,6 +69,8 @@ export const piece = record(
     coatPaint: maybe(id),
     /** Whether light passes through the bare piece, where its material leaves that open; as its ground does where it is not said. */
     seeThrough: maybe(yes),
+    /** A label that is on it and comes off first, by what it is made of. */
+    labelled: maybe(word('paper', 'plastic')),
     /** A clear sealer over the ground or coat, put on in this job before film. */
     sealedFirst: yes,
     /** Handles, seams, holes, fittings: what marks keep off. */

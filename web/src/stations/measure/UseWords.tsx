@@ -1,6 +1,6 @@
 import { LIMITS } from '@kolleta/core/facts';
-import { setAt } from '@kolleta/core/job';
-import { Sentence, Switch } from '../../ui/tokens';
+import { removeAt, setAt } from '@kolleta/core/job';
+import { Choice, Sentence, Switch } from '../../ui/tokens';
 import type { StationProps } from '../../frame/station';
 
 /** What the piece is for, as a sentence. */
@@ -48,6 +48,17 @@ export function UseWords({ job, edit }: Pick<StationProps, 'job' | 'edit'>) {
           yes="waxed or oiled"
           no="free of wax"
           onChange={(on) => edit(setAt(['piece', 'waxed'], on), 'Change the wax')}
+        />
+        , with{' '}
+        <Choice
+          label="Label"
+          value={piece.labelled ?? 'none'}
+          options={[
+            { value: 'none', label: 'no label on it' },
+            { value: 'paper', label: 'a paper label to take off' },
+            { value: 'plastic', label: 'a plastic label to take off' },
+          ]}
+          onChange={(of) => edit(of === 'none' ? removeAt(['piece', 'labelled']) : setAt(['piece', 'labelled'], of), 'Change the label')}
         />
         .
       </Sentence>
