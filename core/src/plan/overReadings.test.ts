@@ -72,6 +72,18 @@ describe('what lies under a mark', () => {
 });
 
 describe('a list', () => {
+  it('of a height has capitals of that height, whatever hangs below the line', () => {
+    const base = plateJob(textMark('{name}', { size: { mode: 'height', height: 12 } }));
+    const job: Job = {
+      ...base,
+      count: 3,
+      list: { columns: ['name'], rows: ['HILDE', 'Peggy', 'Ada'].map((name, i) => ({ id: `r${i}`, cells: [name] })) },
+    };
+    const { variants } = planOf(job).marks[0]!;
+    expect(new Set(variants.map(({ em }) => em.toFixed(3))).size).toBe(1);
+    expect(variants[0]!.fitted.height).toBeCloseTo(12, 0);
+    expect(variants[1]!.fitted.height).toBeGreaterThan(14);
+  });
   it('is weeded row by row: its minutes are those of its own words, and its tape fits them as they are bent', () => {
     const base = plateJob(textMark('{name}', { size: { mode: 'height', height: 12 } }));
     const wide = { ...base.piece, shape: { kind: 'flat' as const, width: 600, height: 200 } };

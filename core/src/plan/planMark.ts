@@ -87,6 +87,15 @@ const sizedAs = (mark: Mark, fitting: Fitting, scale: number): Mark => ({
   size: { mode: 'width', width: Math.max(0.05, (fitting.fitted.width * scale) / fitting.sizing.scale) },
 });
 
+/** A mark of text with one capital in the place of each line; undefined for a drawing. */
+const capitalsOf = (mark: Mark): Mark | undefined =>
+  mark.artwork.kind === 'text'
+    ? {
+        ...mark,
+        artwork: { ...mark.artwork, lines: mark.artwork.lines.map((line) => ({ ...line, text: line.text.trim() === '' ? '' : 'H' })) },
+      }
+    : undefined;
+
 /** One row's mark: its words and, where the piece is not like the others, its zone. */
 function variantOf(mark: Mark, zone: Zone, list: PieceList, row: PieceList['rows'][number]): { mark: Mark; zone: Zone } {
   const own = row.width !== undefined || row.height !== undefined;
@@ -125,6 +134,16 @@ function fitOne(job: Job, mark: Mark, zone: Zone, shop: Shop, faces: Faces, memo
       fittings = fittings.map((f, i) => {
         if (f.drawn.layers.length === 0 || em(f) <= least * (1 + 1e-6)) return f;
         as[i] = sizedAs(rows[i]!.mark, f, least / f.drawn.perUnit);
+        return fit(rows[i]!, as[i]);
+      });
+    }
+    // a height is that of the capitals: a name with a descender is no smaller than its neighbours
+    const capitals = personal && mark.size.mode === 'height' ? capitalsOf(mark) : undefined;
+    if (capitals && drawn.length > 0) {
+      const wanted = em(fitOnce(job, capitals, zone, shop, faces, memo, quick));
+      fittings = fittings.map((f, i) => {
+        if (f.drawn.layers.length === 0 || !(wanted > 0) || Math.abs(em(f) / wanted - 1) < 1e-6) return f;
+        as[i] = sizedAs(rows[i]!.mark, f, wanted / f.drawn.perUnit);
         return fit(rows[i]!, as[i]);
       });
     }

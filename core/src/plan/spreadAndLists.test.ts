@@ -194,7 +194,7 @@ describe('a list', () => {
       list: list(names.map((n) => [n])),
     };
     const told = (job: Job, id: string) => plan(job).readings.find((r) => r.id.startsWith(id))!;
-    const alone = (id: string) => names.map((n) => told(plateJob(textMark(n, { size: { mode: 'height', height: 6 } })), id));
+    const alone = (id: string) => names.map((n) => told({ ...set, count: 1, list: list([[n]]) }, id));
     const figure = ({ value }: Reading) => (value.startsWith('over ') ? Infinity : Number.parseFloat(value));
     for (const id of ['thin:', 'small:']) {
       const least = Math.min(...alone(id).map(figure));

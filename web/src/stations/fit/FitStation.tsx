@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { columnsIn } from '@kolleta/core/artwork';
 import { bendAt, usableOf, wallBox, wallOf } from '@kolleta/core/blanks';
 import { handySizeBelow } from '@kolleta/core/fit';
 import type { Point } from '@kolleta/core/geometry';
@@ -159,7 +160,16 @@ export function FitStation({ job, plan, shop, edit, fix, mark, chooseMark }: Sta
         <div className="sheet px-4 py-3">
           <Sentence>
             Put <strong>{mark.name}</strong> on {job.count === 1 ? 'the' : `each of ${job.count}`} {job.piece.name},{' '}
-            <SizeWords mark={mark} plan={chosen} zone={zone} piece={job.piece} system={system} edit={edit} /> in{' '}
+            <SizeWords
+              mark={mark}
+              plan={chosen}
+              zone={zone}
+              piece={job.piece}
+              system={system}
+              ofCapitals={columnsIn(mark.artwork, job.list).length > 0}
+              edit={edit}
+            />{' '}
+            in{' '}
             <Choice
               label="Zone"
               value={zone.id}

@@ -29,17 +29,22 @@ function wayOf({ size }: Mark, zone: Zone, { room, edge }: { room: number; edge:
   return zone.breathing === 0 && is(edge) ? 'edge' : is(room) ? 'room' : 'width';
 }
 
+/** In a list the height is that of the capitals, so that all names have letters of one size. */
+const CAPITALS = { value: 'height' as const, label: 'with capitals as high as' };
+
 interface Props {
   mark: Mark;
   plan: MarkPlan;
   zone: Zone;
   piece: Piece;
   system: LengthSystem;
+  /** Its words differ from piece to piece. */
+  ofCapitals?: boolean;
   edit: StationProps['edit'];
 }
 
 /** How large a mark is to be. */
-export function SizeWords({ mark, plan, zone, piece, system, edit }: Props) {
+export function SizeWords({ mark, plan, zone, piece, system, ofCapitals = false, edit }: Props) {
   const at = ['marks', mark.id, 'size'];
   const sizing = (size: MarkSize, label: string) => edit(() => setAt(at, size), label);
   const widths = widthsOf(mark, plan, zone, piece);
@@ -48,19 +53,24 @@ export function SizeWords({ mark, plan, zone, piece, system, edit }: Props) {
   const way = typing && mark.size.mode === 'width' ? 'width' : wayOf(mark, zone, widths);
   const centred = setAt(['marks', mark.id, 'offset', 'x'], 0);
   const { fitted } = plan;
+  // of a list the words without descenders are as high as their capitals
+  const heights = ofCapitals ? plan.variants.flatMap((v) => (v.fitted.layers.length > 0 ? [v.fitted.height] : [])) : [fitted.height];
+  if (heights.length === 0) heights.push(fitted.height);
   const patches: Record<Way, () => Patch> = {
     largest: () => setAt(at, { mode: 'largest' }),
     room: () => [...setAt(at, { mode: 'width', width: widths.room }), ...centred],
     edge: () => [...setAt(at, { mode: 'width', width: widths.edge }), ...setAt(['zones', zone.id, 'breathing'], 0), ...centred],
     width: () => setAt(at, { mode: 'width', width: Math.round(fitted.width * 10) / 10 }),
-    height: () => setAt(at, { mode: 'height', height: Math.round(fitted.height * 10) / 10 }),
+    height: () => setAt(at, { mode: 'height', height: Math.round(Math.min(...heights) * 10) / 10 }),
   };
   return (
     <>
       <Choice
         label="Size"
         value={way}
-        options={OPTIONS.filter(({ value }) => (value !== 'room' && value !== 'edge') || value === way || widths[value] > 0)}
+        options={(ofCapitals ? OPTIONS.map((one) => (one.value === 'height' ? CAPITALS : one)) : OPTIONS).filter(
+          ({ value }) => (value !== 'room' && value !== 'edge') || value === way || widths[value] > 0,
+        )}
         onChange={(next) => {
           setTyping(next === 'width');
           edit(patches[next], `Size ${OPTIONS.find(({ value }) => value === next)!.label}`);
