@@ -16,6 +16,7 @@ import type { JobChange } from '../storage/editJob';
 import type { Saving } from '../ui/held';
 import { logOverride } from '../storage/logEvent';
 import { ReadingCard } from '../ui/ReadingCard';
+import { useSettling } from '../workers/settled';
 import { RemedyPreview } from './RemedyPreview';
 
 /** What every station of a job gets. */
@@ -68,6 +69,7 @@ interface ReadingsProps extends Pick<StationProps, 'plan' | 'edit' | 'fix' | 'ma
 
 /** The readings of some stations: of the mark in hand and of the whole piece, the gravest first. */
 export function Readings({ plan, edit, fix, stations, mark, shown, onShow, preview }: ReadingsProps) {
+  const { fresh } = useSettling();
   const own = plan.readings.filter((r) => stations.includes(r.station) && (r.mark === undefined || r.mark === mark?.id));
   const sorted = own.toSorted((a, b) => ORDER[a.verdict] - ORDER[b.verdict]);
   return (
@@ -76,6 +78,7 @@ export function Readings({ plan, edit, fix, stations, mark, shown, onShow, previ
         <ReadingCard
           key={reading.id}
           reading={reading}
+          stale={!fresh}
           onRemedy={(remedy) => fix(reading, remedy)}
           onOverride={(reason) => {
             edit((saved) => overridePatch(saved, reading.id, reason), reason ? 'Go ahead anyway' : 'Mind a stop again');

@@ -10,6 +10,8 @@ interface Props {
   shown?: boolean;
   /** Answers for a stop with a reason, or minds it again. */
   onOverride?: (reason: string | undefined) => void;
+  /** A change has come since it was worked out: it does not stand as if it were current. */
+  stale?: boolean;
   /** Draws what a remedy would do. */
   preview?: (remedy: Remedy) => ReactNode;
 }
@@ -53,24 +55,27 @@ function WhyForm({ title, onAnswer, onCancel }: { title: string; onAnswer: (reas
 }
 
 /** One computed result: its verdict, its figure, why, and what clears it. */
-export function ReadingCard({ reading, onRemedy, onShow, shown, onOverride, preview }: Props) {
+export function ReadingCard({ reading, onRemedy, onShow, shown, onOverride, stale = false, preview }: Props) {
   const [asking, setAsking] = useState(false);
   const [looking, setLooking] = useState<number>();
   const seen = looking === undefined ? undefined : reading.remedies[Math.min(looking, reading.remedies.length - 1)];
   const open = onOverride && reading.verdict === 'stop' && !reading.overridden;
   const quiet = reading.verdict === 'fine';
   return (
-    <section className="sheet px-3 py-2.5" aria-label={`${readingTitle(reading)}: ${reading.verdict}`}>
+    <section className="sheet px-3 py-2.5" aria-label={`${readingTitle(reading)}: ${reading.verdict}`} aria-busy={stale}>
       <div className="flex items-start gap-2.5">
-        <VerdictMark verdict={reading.verdict} />
+        <span className={stale ? 'goes-pale' : ''}>
+          <VerdictMark verdict={reading.verdict} />
+        </span>
         <div className="min-w-0 flex-1">
           <div className="flex flex-wrap items-baseline justify-between gap-x-3">
             <h3 className="font-head text-[0.98rem] leading-5 font-bold">{readingTitle(reading)}</h3>
-            <span className="measure text-[0.82rem] font-medium" title={`limit: ${reading.limit}`}>
+            {stale && <span className="arrives-late quiet text-[0.82rem]">working it out anew…</span>}
+            <span className={`measure text-[0.82rem] font-medium ${stale ? 'goes-pale' : ''}`} title={`limit: ${reading.limit}`}>
               {reading.value}
             </span>
           </div>
-          <p className="quiet text-[0.85rem] leading-snug">
+          <p className={`quiet text-[0.85rem] leading-snug ${stale ? 'goes-pale' : ''}`}>
             {reading.why}
             {!quiet && <span> Limit: {reading.limit}.</span>}
           </p>

@@ -46,6 +46,21 @@ describe('a reading', () => {
     await userEvent.click(screen.getByRole('button', { name: 'Enlarge' }));
     expect(remedy).toHaveBeenCalledWith(expect.objectContaining({ label: 'Enlarge' }));
   });
+  it('never stands as current after a change: it says that it is being worked out, and takes it back when it is', () => {
+    const { rerender } = render(<ReadingCard reading={reading()} onRemedy={() => undefined} stale />);
+    const card = screen.getByRole('region', { name: 'Thin parts: watch' });
+    expect(card.getAttribute('aria-busy')).toBe('true');
+    expect(card.textContent).toContain('working it out anew');
+    rerender(<ReadingCard reading={reading()} onRemedy={() => undefined} />);
+    expect(card.getAttribute('aria-busy')).toBe('false');
+    expect(card.textContent).not.toContain('working it out');
+  });
+  it('what takes letters away is never the main button', () => {
+    render(
+      <ReadingCard reading={reading({ remedies: [{ label: 'Drop 2 parts', patch: [], takesAway: true }] })} onRemedy={() => undefined} />,
+    );
+    expect(screen.getByRole('button', { name: 'Drop 2 parts' }).className).not.toContain('btn-primary');
+  });
   it('keeps its limit to itself when all is well', () => {
     render(<ReadingCard reading={reading({ verdict: 'fine', remedies: [] })} onRemedy={() => undefined} />);
     expect(screen.getByRole('region').textContent).not.toContain('Limit');

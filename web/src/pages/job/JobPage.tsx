@@ -8,6 +8,7 @@ import { download, fileName } from '../../storage/download';
 import { editJob } from '../../storage/editJob';
 import { now } from '../../storage/clock';
 import { useWorkshop } from '../../storage/useWorkshop';
+import { useSettling } from '../../workers/settled';
 import { useTell } from '../../ui/toasts';
 import { TextWord } from '../../ui/tokens';
 import { Strip } from '../../ui/Strip';
@@ -46,6 +47,7 @@ const VIEWS: Record<StationId, (props: StationProps & { station: StationId }) =>
 export function JobPage() {
   const { id = '', station = 'fit' } = useParams();
   const { jobs, shop } = useWorkshop();
+  const { fresh } = useSettling();
   const job = jobs.find((j) => j.id === id);
   const plan = useJobPlan(id);
   const whole = usePlan();
@@ -118,7 +120,10 @@ export function JobPage() {
               <>
                 {' '}
                 · packed{' '}
-                <strong className={`font-head text-[1.05rem] ${late ? 'text-error' : 'text-success'}`}>
+                <strong
+                  aria-busy={!fresh}
+                  className={`font-head text-[1.05rem] ${fresh ? '' : 'goes-pale'} ${late ? 'text-error' : 'text-success'}`}
+                >
                   {formatPromise(packed, zone)}
                   {late && ' — too late'}
                 </strong>

@@ -198,13 +198,16 @@ export function QuickPage() {
       </section>
       <section aria-label="What speaks against it" className="flex flex-col gap-2.5">
         {words.trim() && plan && speaking.length === 0 && (
-          <p className="sheet px-4 py-3">Ready to cut. Colour side up, weed the surround, then tape it over.</p>
+          <p className={`sheet px-4 py-3 ${working ? 'goes-pale' : ''}`} aria-busy={working}>
+            Ready to cut. Colour side up, weed the surround, then tape it over.
+          </p>
         )}
         {words.trim() &&
           speaking.map((reading) => (
             <ReadingCard
               key={reading.id}
               reading={reading}
+              stale={working}
               onRemedy={(pressed) => void remedy(reading, pressed)}
               onOverride={(reason) => override(reading.id, reason)}
             />
