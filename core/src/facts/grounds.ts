@@ -69,6 +69,8 @@ export interface Ground {
   /** The coating that tape could lift, if any (a row of COATINGS). */
   readonly coating?: CoatingId;
   readonly porous: boolean;
+  /** It stays where it is: a wall. */
+  readonly fixed?: boolean;
 }
 
 export type CoatingId = 'stain' | 'acrylicCured' | 'acrylicDay' | 'sprayEnamel' | 'wallPaint' | 'chalkboard' | 'chalkPaint' | 'cardFibre';
@@ -109,8 +111,8 @@ export const GROUNDS: Record<GroundId, Ground> = {
   polyethylene: row('polyethylene', 'plastic', about(31, 0.03), 0.3, 'hard'),
   polypropylene: row('polypropylene', 'plastic', about(30, 0.03), 0.3, 'hard'),
   silicone: row('silicone', 'plastic', about(22, 0.05), 0.05, 'hard'),
-  paintedWall: row('painted wall', 'masonry', between(38, 40, 42), 0.85, 'sealed', { coating: 'wallPaint' }),
-  texturedWall: row('textured wall', 'masonry', between(38, 40, 42), 0.85, 'sealed', { coating: 'wallPaint' }),
+  paintedWall: row('painted wall', 'masonry', between(38, 40, 42), 0.85, 'sealed', { coating: 'wallPaint', fixed: true }),
+  texturedWall: row('textured wall', 'masonry', between(38, 40, 42), 0.85, 'sealed', { coating: 'wallPaint', fixed: true }),
   concrete: row('concrete', 'masonry', between(36, 40, 45), 0.45, 'raw', { porous: true }),
   terracotta: row('terracotta', 'ceramic', between(36, 40, 45), 0.45, 'raw', { porous: true }),
   unglazedCeramic: row('unglazed ceramic', 'ceramic', between(36, 40, 45), 0.5, 'raw', { porous: true }),

@@ -1,5 +1,5 @@
 import { wallOf } from '../blanks';
-import { STEP_KINDS } from '../facts';
+import { GROUNDS, STEP_KINDS } from '../facts';
 import { stepIdOf } from '../job';
 import type { RecipeInput } from './recipeInput';
 import type { CareWait, Pieces, WorkStep } from './workStep';
@@ -34,13 +34,13 @@ export interface RecipeDraft {
 /** An empty recipe for a job. */
 export function draftFor(input: RecipeInput): RecipeDraft {
   const { job } = input;
-  const { shape, name, build } = job.piece;
+  const { shape, name, build, ground } = job.piece;
   const steps: WorkStep[] = [];
   return {
     input,
     steps,
     care: [],
-    pieces: { count: job.count, name, ...(build ? { build } : {}) },
+    pieces: { count: job.count, name, ...(build ? { build } : {}), ...(GROUNDS[ground].fixed ? { fixed: true } : {}) },
     face: (shape.kind === 'flat' ? shape.width * shape.height : wallOf(shape).width * shape.height) / 1e6,
     id: (key) => stepIdOf(job.id, key),
     add: (step) => steps.push({ ...STEP_KINDS[step.about.kind], ...step, kind: step.about.kind, job: job.id }),

@@ -38,6 +38,8 @@ export interface Pieces {
   readonly count: number;
   readonly name: string;
   readonly build?: 'joined' | 'apart';
+  /** It stays where it is: a wall, on which the set goes. */
+  readonly fixed?: boolean;
 }
 
 /** One layer of film of a mark; layered where the mark has others. */

@@ -1,5 +1,5 @@
 import { findGlyph, unknownColumns, withoutColumns, type Faces } from '../artwork';
-import { FILM_KINDS, TECHNIQUES } from '../facts';
+import { FILM_KINDS, GROUNDS, TECHNIQUES } from '../facts';
 import { aboutMark, removeAt, setAt, type Job, type Reading, type Shop } from '../job';
 import type { FittingWork } from './planMark';
 
@@ -105,7 +105,11 @@ export function drawReadings(work: FittingWork, job: Job, shop: Shop, faces: Fac
     });
   }
   readings.push(...columnReading(work, job, about), ...joinReading(work, about), ...termsReading(work, job, shop, about));
-  const { filmStays: stays, usualFilm } = TECHNIQUES[mark.technique];
+  const { filmStays, usualFilm: ofTechnique } = TECHNIQUES[mark.technique];
+  // a wall is to be had back: film that comes off again is right there, film that stays takes the paint along
+  const onWall = filmStays && GROUNDS[job.piece.ground].fixed === true;
+  const stays = filmStays && !onWall;
+  const usualFilm = onWall ? 'removable' : ofTechnique;
   const unsuited = work.plan.inspections.filter(({ film }) => FILM_KINDS[film.kind].stays !== stays);
   if (unsuited.length > 0 && !(stays && job.piece.use.dryShort)) {
     const film = unsuited[0]!.film;
@@ -123,7 +127,9 @@ export function drawReadings(work: FittingWork, job: Job, shop: Shop, faces: Fac
       limit: stays ? 'film that stays' : 'film that comes off clean',
       why: stays
         ? 'It is made to come off again: good for a season, not for washing.'
-        : 'It holds better at the edge, but pulls harder at the ground when it comes off.',
+        : onWall
+          ? 'It is made to stay: when it comes off the wall one day, paint comes with it.'
+          : 'It holds better at the edge, but pulls harder at the ground when it comes off.',
       remedies: [
         ...(better && onlyOne
           ? [

@@ -2,8 +2,7 @@ import { slatGaps } from '../blanks';
 import { TECHNIQUES } from '../facts';
 import { boxOf, boxRegion, intersection, regionArea } from '../geometry';
 import { aboutMark, type Job, type Reading, type Shop } from '../job';
-import { formatLength } from '../units';
-import { listed } from '../words';
+import { formatLength, listed } from '../units';
 import type { MarkPlan } from './planMark';
 
 /** Film that crosses less than this of a gap, mm², only touches it. */

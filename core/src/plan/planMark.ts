@@ -81,17 +81,36 @@ export interface RowWork extends Pick<Fitting, 'usable' | 'drawn' | 'outline' | 
   readonly mark: Mark;
 }
 
-/** A mark at the size that another of its variants needs. */
-const sizedAs = (mark: Mark, fitting: Fitting, scale: number): Mark => ({
-  ...mark,
-  size: { mode: 'width', width: Math.max(0.05, (fitting.fitted.width * scale) / fitting.sizing.scale) },
-});
+/** The size of a fitting's letters, mm an em. */
+const emOf = ({ drawn, sizing }: Fitting): number => drawn.perUnit * sizing.scale;
 
-/** A mark of text with one capital in the place of each line; undefined for a drawing. */
+/** Corrections of a width; a backing or a frame adds the same to every size, so the second is exact. */
+const CORRECTIONS = 3;
+
+/** A mark with letters of a size, by the width that gives it. */
+function lettersOf(em: number, mark: Mark, now: Fitting, fit: (mark: Mark) => Fitting): { mark: Mark; fitting: Fitting } {
+  const as = (width: number): Mark => ({ ...mark, size: { mode: 'width', width: Math.max(0.05, width) } });
+  let [before, width] = [now.fitted.width, (now.fitted.width * em) / emOf(now)];
+  let was = now;
+  let sized = as(width);
+  let fitting = fit(sized);
+  for (let i = 1; i < CORRECTIONS && Math.abs(emOf(fitting) / em - 1) > 1e-6; i++) {
+    const slope = (width - before) / (emOf(fitting) - emOf(was));
+    if (!Number.isFinite(slope)) break;
+    [before, was] = [width, fitting];
+    width += (em - emOf(fitting)) * slope;
+    sized = as(width);
+    fitting = fit(sized);
+  }
+  return { mark: sized, fitting };
+}
+
+/** A mark of text with one capital in the place of each line, upright; undefined for a drawing. */
 const capitalsOf = (mark: Mark): Mark | undefined =>
   mark.artwork.kind === 'text'
     ? {
         ...mark,
+        turn: 0,
         artwork: { ...mark.artwork, lines: mark.artwork.lines.map((line) => ({ ...line, text: line.text.trim() === '' ? '' : 'H' })) },
       }
     : undefined;
@@ -127,25 +146,23 @@ function fitOne(job: Job, mark: Mark, zone: Zone, shop: Shop, faces: Faces, memo
     const as = rows.map((one) => one.mark);
     let fittings = rows.map((one) => fit(one));
     // an em is as large on every piece: the tightest sets it
-    const em = ({ drawn, sizing }: Fitting) => drawn.perUnit * sizing.scale;
+    const em = emOf;
+    const sizeAll = (wanted: number) => {
+      fittings = fittings.map((f, i) => {
+        if (f.drawn.layers.length === 0 || !(wanted > 0) || Math.abs(em(f) / wanted - 1) < 1e-6) return f;
+        const { mark: sized, fitting } = lettersOf(wanted, rows[i]!.mark, f, (one) => fit(rows[i]!, one));
+        as[i] = sized;
+        return fitting;
+      });
+    };
     const drawn = fittings.filter((f) => f.drawn.layers.length > 0);
     if (mark.sizes !== 'each' && mark.size.mode === 'largest' && drawn.length > 0) {
-      const least = Math.min(...drawn.map(em));
-      fittings = fittings.map((f, i) => {
-        if (f.drawn.layers.length === 0 || em(f) <= least * (1 + 1e-6)) return f;
-        as[i] = sizedAs(rows[i]!.mark, f, least / f.drawn.perUnit);
-        return fit(rows[i]!, as[i]);
-      });
+      sizeAll(Math.min(...drawn.map(em)));
     }
     // a height is that of the capitals: a name with a descender is no smaller than its neighbours
     const capitals = personal && mark.size.mode === 'height' ? capitalsOf(mark) : undefined;
     if (capitals && drawn.length > 0) {
-      const wanted = em(fitOnce(job, capitals, zone, shop, faces, memo, quick));
-      fittings = fittings.map((f, i) => {
-        if (f.drawn.layers.length === 0 || !(wanted > 0) || Math.abs(em(f) / wanted - 1) < 1e-6) return f;
-        as[i] = sizedAs(rows[i]!.mark, f, wanted / f.drawn.perUnit);
-        return fit(rows[i]!, as[i]);
-      });
+      sizeAll(em(fitOnce(job, capitals, zone, shop, faces, memo, quick)));
     }
     // the smallest letters decide, among equals the longest words
     const tighter = (a: Fitting, b: Fitting) =>

@@ -107,7 +107,6 @@ export function soundRemedies(
   const against = (reading: Reading, { patch }: Remedy): string | undefined => {
     try {
       const { document } = applyPatch(job, patch);
-      if (!FITS_ITS_PLACE.has(kindOf(reading)) && shrinksBadly(marks, patch)) return 'Size';
       const ofFilm = marks.flatMap((plan) => stopOfFilm(job, document, plan, layers, stops, shop) ?? [])[0];
       if (ofFilm !== undefined || reading.verdict === 'fine' || !isTried(job, reading, patch)) return ofFilm;
       if (!after) return UNTRIED;
@@ -122,10 +121,13 @@ export function soundRemedies(
   };
   return readings.map((reading) => {
     if (reading.remedies.length === 0) return reading;
-    const judged = reading.remedies.map((remedy) => ({ remedy, against: against(reading, remedy) }));
+    const sane = reading.remedies.filter(({ patch }) => FITS_ITS_PLACE.has(kindOf(reading)) || !shrinksBadly(marks, patch));
+    if (sane.length === 0) return { ...reading, remedies: [] };
+    const judged = sane.map((remedy) => ({ remedy, against: against(reading, remedy) }));
     const remedies = judged.flatMap((one) => (one.against === undefined ? [one.remedy] : []));
     const [first] = judged;
-    if (remedies.length === judged.length || !first) return reading;
+    if (!first) return reading;
+    if (remedies.length === judged.length) return { ...reading, remedies };
     const instead =
       first.against === reading.title
         ? `“${first.remedy.label}” alone does not help.`

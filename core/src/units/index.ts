@@ -1,4 +1,5 @@
 export * from './duration';
+export * from './grammar';
 export * from './inSentence';
 export * from './length';
 export * from './money';

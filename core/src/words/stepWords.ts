@@ -1,7 +1,6 @@
 import { COATS, type CleaningId, type StepKind } from '../facts';
 import type { LayerAbout, Pieces, SnipsAbout, StepAbout, WorkStep } from '../finish';
-import { capital, formatDuration, formatLength, inSentence, type LengthSystem } from '../units';
-import { counted, listed, plural, times } from './grammar';
+import { capital, counted, formatDuration, formatLength, inSentence, listed, plural, times, type LengthSystem } from '../units';
 import { PULL_WORDS } from './waitWords';
 import { weedWords } from './weedWords';
 
@@ -26,7 +25,7 @@ interface Words<K extends StepKind> {
 }
 
 /** All the pieces: "the 12 pint glasses". */
-const all = ({ count, name }: Pieces): string => (count === 1 ? `the ${name}` : `the ${count} ${plural(name)}`);
+const all = ({ count, name, fixed }: Pieces): string => (count === 1 || fixed ? `the ${name}` : `the ${count} ${plural(name)}`);
 
 const layerOf = ({ mark, film, layered, count }: LayerAbout): string =>
   `${count === 1 ? '' : `${count} × `}${layered ? `the ${inSentence(film)} layer of ${mark}` : mark}`;
@@ -206,10 +205,10 @@ const STEP_WORDS: { readonly [K in StepKind]: Words<K> } = {
   },
   pack: {
     verb: () => 'Check,',
-    rest: ({ pieces }) => `wrap and label ${all(pieces)}`,
-    short: () => 'pack',
+    rest: ({ pieces }) => (pieces.fixed ? `from where it will be seen, ${all(pieces)}` : `wrap and label ${all(pieces)}`),
+    short: ({ pieces }) => (pieces.fixed ? 'check' : 'pack'),
     text: ({ pieces }) =>
-      `${pieces.build === 'apart' ? 'Put it together again. ' : ''}Look along the edges once more. The care card goes in with it.`,
+      `${pieces.build === 'apart' ? 'Put it together again. ' : ''}Look along the edges once more. ${pieces.fixed ? 'The care card stays with whoever owns the wall.' : 'The care card goes in with it.'}`,
   },
 };
 

@@ -97,7 +97,8 @@ export const contrastReading: FitReading = (context) => {
     station: 'fit' as const,
     title: 'Contrast',
     ...aboutMark(context.mark, context.several),
-    value: `${worst.ratio.toFixed(1)} : 1`,
+    // what is too little never reads as enough
+    value: `${(worst.verdict === 'fine' ? worst.ratio : Math.floor(worst.ratio * 10) / 10).toFixed(1)} : 1`,
     limit: '3 : 1',
   };
   if (mark.subtle) return { ...base, verdict: 'fine', why: `${worst.name} on ${behind.name} is subtle on purpose.`, remedies: [] };

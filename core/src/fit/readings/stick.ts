@@ -1,5 +1,5 @@
 import { CONTACTS, GROUNDS, STICK, TECHNIQUES, type Contact, type GroundId } from '../../facts';
-import { capital, formatTemperature } from '../../units';
+import { aOrAn, capital, formatTemperature } from '../../units';
 import { surfaceOf } from '../../blanks';
 import { aboutMark, setAt, type Remedy, type Reading, type Verdict } from '../../job';
 import { makeAs } from '../makeAs';
@@ -119,7 +119,7 @@ export const stickReading: FitReading = (context): Reading | undefined => {
   const why =
     byEnergy !== 'fine'
       ? `${capital(name)} lets go of film that has to stay.`
-      : `A ${feel} surface is touched by only ${Math.round(contact * 100)} % of the film.`;
+      : `${capital(aOrAn(feel))} surface is touched by only ${Math.round(contact * 100)} % of the film.`;
   return {
     ...base,
     verdict,

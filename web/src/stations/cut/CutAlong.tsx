@@ -1,7 +1,6 @@
 import { savedTogether, type FilmLayout } from '@kolleta/core/cut';
 import type { JobId, Machine } from '@kolleta/core/job';
-import { formatLength, type LengthSystem } from '@kolleta/core/units';
-import { listed } from '@kolleta/core/words';
+import { formatLength, listed, type LengthSystem } from '@kolleta/core/units';
 import type { LayoutToCut } from './layoutToCut';
 import { useTogether } from './useTogether';
 

@@ -1,7 +1,6 @@
 import { GRIP_LIMITS } from '@kolleta/core/facts';
 import { growBox } from '@kolleta/core/geometry';
-import { counted, times } from '@kolleta/core/words';
-import { formatLength } from '@kolleta/core/units';
+import { counted, formatLength, times } from '@kolleta/core/units';
 import { Dimension } from '../../drawing/Dimension';
 import { MarkShapes } from '../../drawing/MarkShapes';
 import { Scaled } from '../../drawing/Scaled';

@@ -1,9 +1,9 @@
 import { TECHNIQUES, WEEDING } from '@kolleta/core/facts';
 import { boxRegion, difference, growBox } from '@kolleta/core/geometry';
 import { useMemo } from 'react';
-import { formatDuration } from '@kolleta/core/units';
+import { counted, formatDuration } from '@kolleta/core/units';
 import type { MarkPlan } from '@kolleta/core/plan';
-import { counted, weedWords } from '@kolleta/core/words';
+import { weedWords } from '@kolleta/core/words';
 import { regionPath } from '../../drawing/regionPath';
 import { InMm, Scaled, useScale } from '../../drawing/Scaled';
 import { DrawingHead, MarkTabs, Readings, StationLayout, type StationProps } from '../../frame/station';

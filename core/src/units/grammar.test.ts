@@ -1,6 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import { BLANKS, COATS, FEATURES, FILM_KINDS, GROUNDS, TAPE_KINDS, TECHNIQUES } from '../facts';
-import { capital } from '../units';
+import { capital } from './inSentence';
 import { aOrAn, counted, listed, plural, times } from './grammar';
 
 describe('grammar', () => {
