@@ -1,6 +1,7 @@
 import { writeFileSync } from 'node:fs';
 import { parseArgs } from 'node:util';
 import type { Figure } from './figure';
+import { blankFigures, inspectFigures, roomFigures } from './advice';
 import { dragFigures } from './drag';
 import { fitFigures } from './fit';
 import { faultFigures } from './faults';
@@ -17,6 +18,9 @@ const parts: [string, () => Figure[] | Promise<Figure[]>][] = [
   ['plan/', planFigures],
   ['import/', importFigures],
   ['fit/', fitFigures],
+  ['fit/', roomFigures],
+  ['inspect/', inspectFigures],
+  ['blanks/', blankFigures],
   ['trace/', traceFigures],
   ['drag/', dragFigures],
   ['fuzz/', fuzzFigures],

@@ -1,5 +1,4 @@
 import type { Artwork, Feature, Job, Mark, Piece, PieceList, Shop, Zone } from '../src/job';
-import { demoShop, plateJob, textMark } from './sampleJobs';
 
 /** A plain drawing of one shape, its corners in any unit. */
 const shape = (name: string, ...rings: (readonly (readonly [number, number])[])[]): Artwork => ({
@@ -34,11 +33,17 @@ const zone = (width: number, height: number, more: Partial<Zone> = {}): Zone => 
   ...{ id: 'z', name: 'Front', x: 0, y: 0, width, height, breathing: Math.min(width, height) * 0.08, lipBand: 0 },
   ...more,
 });
+const words = (text: string): Artwork => ({
+  kind: 'text',
+  align: 'centre',
+  lineSpacing: 1,
+  lines: [{ id: 'l', text, face: 'archivo-black', scale: 1, spacing: 0 }],
+});
 const mark = (id: string, art: string | Artwork, more: Partial<Mark> = {}): Mark => ({
-  ...textMark(typeof art === 'string' ? art : 'x', more, 'archivo-black'),
-  ...(typeof art === 'string' ? {} : { artwork: art }),
-  id,
-  name: id,
+  ...{ id, name: id, zone: 'z', technique: 'decal', artwork: typeof art === 'string' ? words(art) : art, edits: [], colourFilms: {} },
+  ...{ film: 'white-gloss', flip: false, seenThrough: false, size: { mode: 'largest' }, offset: { x: 0, y: 0 } },
+  ...{ subtle: false, coats: 2, pullAt: 'halfDry' },
+  ...more,
 });
 const names = (...rows: string[]): PieceList => ({ columns: ['name'], rows: rows.map((cell, i) => ({ id: `r${i}`, cells: [cell] })) });
 const feature = (kind: Feature['kind'], x: number, y: number, width: number, height: number): Feature => ({
@@ -48,19 +53,18 @@ const feature = (kind: Feature['kind'], x: number, y: number, width: number, hei
 function job(
   id: string,
   name: string,
-  piece: Partial<Piece>,
+  piece: Partial<Piece> & Pick<Piece, 'shape' | 'ground' | 'contact' | 'colour'>,
   zones: readonly Zone[],
   marks: readonly Mark[],
   more: Partial<Job> = {},
 ): Job {
-  const plain = plateJob(marks[0]!);
+  const plain: Pick<Piece, 'name' | 'behind' | 'waxed' | 'use' | 'sealedFirst'> = {
+    ...{ name: name.toLowerCase(), behind: '#efebe2', waxed: false, sealedFirst: false },
+    use: { drink: false, food: false, dryShort: false },
+  };
   return {
-    ...plain,
-    id,
-    name,
-    piece: { ...plain.piece, name: name.toLowerCase(), ...piece },
-    zones: [...zones],
-    marks: [...marks],
+    ...{ id, name, client: '', count: 1, zones: [...zones], marks: [...marks], priority: 0, overrides: [], createdAt: 0, closed: false },
+    piece: { ...plain, ...piece },
     ...more,
   };
 }
@@ -309,9 +313,8 @@ export const SIDE_JOBS: readonly Job[] = [
   ),
 ];
 
-/** The demo's shop with what the side jobs need beside it: a spray, and a second film that comes off again. */
-export function sideShop(): Shop {
-  const shop = demoShop();
+/** A shop like the demo's with what the side jobs need beside it: a spray, and a second film that comes off again. */
+export function sideShop(shop: Shop): Shop {
   const removable = shop.films.find(({ id }) => id === 'white-removable')!;
   return {
     ...shop,

@@ -1,6 +1,6 @@
 import { beforeAll, describe, expect, it } from '@jest/globals';
 import { shippedFaces } from '../../test/faces';
-import { DEMO_START } from '../../test/sampleJobs';
+import { DEMO_START, demoShop } from '../../test/sampleJobs';
 import { SIDE_JOBS, sideShop } from '../../test/sideJobs';
 import type { Faces } from '../artwork';
 import { isWashed } from '../blanks';
@@ -286,7 +286,7 @@ const planOf = (job: Job): JobPlan => planWorkshop([job], shop, [], DEMO_START, 
 const day = (at: number | undefined) => (at ? formatMoment(at, shop.hours.zone).slice(0, -6) : '');
 beforeAll(() => {
   faces = shippedFaces();
-  shop = sideShop();
+  shop = sideShop(demoShop());
   for (const job of SIDE_JOBS) plans.set(job.id, planOf(job));
 });
 const jobOf = (id: string): Job => SIDE_JOBS.find((job) => job.id === id)!;
