@@ -106,4 +106,49 @@ describe('the law of remedies', () => {
     expect(marks[0]!.edits[0]).not.toMatchObject({ film: 'ink-matt' });
     expect(planOf({ ...framed, marks }).readings.find((r) => kindOf(r) === 'contrast')!.verdict).toBe('fine');
   });
+  it('the dots of an i are never dropped by the main button: it may be made stouter or larger', () => {
+    for (const word of ['Zoë', 'Finisterre']) {
+      const small = planOf(plateJob(textMark(word, { size: { mode: 'width', width: 20 } }))).readings.find((r) => kindOf(r) === 'small')!;
+      expect([word, small.verdict]).toEqual([word, 'watch']);
+      const [main] = small.remedies;
+      expect([word, main!.takesAway, main!.label]).toEqual([word, undefined, expect.stringMatching(/^(Enlarge|Thicken|Fill)/)]);
+      expect(small.remedies.filter(({ label }) => label.startsWith('Drop')).every((one) => one.takesAway)).toBe(true);
+    }
+  });
+  it('nothing is offered that makes a mark tiny: a name of 3 inches on a belly stays one, or another way is said', () => {
+    const job = plateJob(textMark('Maeve', { size: { mode: 'width', width: 76 } }));
+    const bulb: Job = {
+      ...job,
+      piece: { ...job.piece, ground: 'glass', shape: { kind: 'bulb', diameter: 92, along: 110, height: 100 } },
+      zones: [{ ...job.zones[0]!, width: 90, height: 90, breathing: 4 }],
+    };
+    const { readings, marks } = planOf(bulb);
+    const { width } = marks[0]!.fitted;
+    for (const reading of readings) {
+      for (const { patch } of reading.remedies) {
+        const then = planOf(applyPatch(bulb, patch).document).marks[0]!.fitted.width;
+        expect([reading.id, then >= width * 0.39]).toEqual([reading.id, true]);
+      }
+    }
+    expect(readings.find((r) => kindOf(r) === 'snips')?.why).toMatch(/never the film/);
+  });
+  it('a film offered for a patterned place stands out from each of its colours', () => {
+    const job = plateJob(textMark('Tern', { film: 'cream-matt' }));
+    const striped: Job = { ...job, zones: [{ ...job.zones[0]!, colours: ['#f6f4ec', '#1f4e79', '#8a8f92'] }] };
+    const contrast = planOf(striped).readings.find((r) => kindOf(r) === 'contrast')!;
+    expect(contrast.verdict).not.toBe('fine');
+    for (const { label, patch } of contrast.remedies.filter(({ label: of }) => of !== 'Subtle on purpose')) {
+      const after = planOf(applyPatch(striped, patch).document).readings.find((r) => kindOf(r) === 'contrast')!;
+      expect([label, after.verdict]).toEqual([label, 'fine']);
+    }
+  });
+  it('a paint that would vanish is not taken along to a stencil', () => {
+    const job = plateJob(textMark('Tern', { paint: 'cream' }));
+    const white: Job = { ...job, piece: { ...job.piece, ground: 'rawWood', contact: 'openGrain', colour: '#f4ecd4' } };
+    const stick = planOf(white).readings.find((r) => kindOf(r) === 'stick')!;
+    const stencil = stick.remedies.find(({ label }) => label.startsWith('Paint it'))!;
+    const { document } = applyPatch(white, stencil.patch);
+    expect(document.marks[0]!.paint).not.toBe('cream');
+    expect(planOf(document).readings.find((r) => kindOf(r) === 'contrast')!.verdict).not.toBe('stop');
+  });
 });

@@ -69,6 +69,8 @@ function remedies(context: FitContext, worst: { name: string; film?: string }): 
 
 /** Zones of a patterned piece where the mark would stand out. */
 function otherPlaces({ places, surface, mark, zone }: FitContext, colours: readonly string[]): Remedy[] {
+  // what is seen through a piece is seen everywhere before the same
+  if (surface.clear) return [];
   return places
     .filter((other) => other.id !== zone.id && (other.colours?.length || zone.colours?.length))
     .filter((other) => {
