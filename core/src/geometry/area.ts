@@ -4,9 +4,8 @@ import type { Part, Region, Ring } from './point';
 export function signedArea(ring: Ring): number {
   let twice = 0;
   for (let i = 0, j = ring.length - 1; i < ring.length; j = i++) {
-    const [ax, ay] = ring[j]!;
-    const [bx, by] = ring[i]!;
-    twice += ax * by - bx * ay;
+    const [a, b] = [ring[j]!, ring[i]!];
+    twice += a[0] * b[1] - b[0] * a[1];
   }
   return twice / 2;
 }

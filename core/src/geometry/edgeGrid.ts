@@ -1,5 +1,5 @@
 import { boxOfPoints } from './box';
-import type { Ring } from './point';
+import { distance, type Ring } from './point';
 
 /** Where a growing circle first met an edge. */
 interface Touch {
@@ -47,7 +47,7 @@ export function gridOfEdges(rings: readonly Ring[], wanted: number): EdgeGrid {
     let from = 0;
     points.forEach((a, i) => {
       const b = points[(i + 1) % points.length]!;
-      const length = Math.hypot(b[0] - a[0], b[1] - a[1]);
+      const length = distance(a, b);
       ax![e] = a[0];
       ay![e] = a[1];
       ux![e] = length > 0 ? (b[0] - a[0]) / length : 1;
@@ -59,33 +59,45 @@ export function gridOfEdges(rings: readonly Ring[], wanted: number): EdgeGrid {
       e++;
     });
   });
-  const box = boxOfPoints(rings.flat());
-  const [width, height] = [box.maxX - box.minX, box.maxY - box.minY];
+  const { minX, minY, maxX, maxY } = boxOfPoints(rings.flat());
+  const [width, height] = [maxX - minX, maxY - minY];
   const cell = Math.max(wanted, Math.sqrt((width * height) / MOST_CELLS), (width + height) / MOST_CELLS);
   const [columns, rows] = [Math.floor(width / cell) + 1, Math.floor(height / cell) + 1];
-  const columnOf = (x: number) => Math.max(0, Math.min(columns - 1, Math.floor((x - box.minX) / cell)));
-  const rowOf = (y: number) => Math.max(0, Math.min(rows - 1, Math.floor((y - box.minY) / cell)));
+  const columnOf = (x: number) => Math.max(0, Math.min(columns - 1, Math.floor((x - minX) / cell)));
+  const rowOf = (y: number) => Math.max(0, Math.min(rows - 1, Math.floor((y - minY) / cell)));
 
-  /** Every cell that an edge passes, row by row. */
-  const eachCell = (i: number, visit: (at: number) => void) => {
-    const [x0, y0] = [ax![i]!, ay![i]!];
-    const [x1, y1] = [x0 + ux![i]! * len![i]!, y0 + uy![i]! * len![i]!];
-    const [low, high] = [rowOf(Math.min(y0, y1)), rowOf(Math.max(y0, y1))];
-    for (let row = low; row <= high; row++) {
-      // the stretch of the edge within this row
-      const xAt = (y: number) =>
-        y1 === y0 ? x0 : x0 + ((x1 - x0) * (Math.max(Math.min(y0, y1), Math.min(Math.max(y0, y1), y)) - y0)) / (y1 - y0);
-      const [xa, xb] = low === high ? [x0, x1] : [xAt(box.minY + row * cell), xAt(box.minY + (row + 1) * cell)];
-      const last = columnOf(Math.max(xa, xb));
-      for (let column = columnOf(Math.min(xa, xb)); column <= last; column++) visit(row * columns + column);
-    }
-  };
+  // each edge stands in every cell that it passes, row by row; counted first, then written
   const starts = new Int32Array(columns * rows + 1);
-  for (let i = 0; i < n; i++) eachCell(i, (at) => starts[at + 1]!++);
-  for (let i = 0; i < columns * rows; i++) starts[i + 1]! += starts[i]!;
-  const sorted = new Int32Array(starts[columns * rows]!);
-  const next = starts.slice();
-  for (let i = 0; i < n; i++) eachCell(i, (at) => (sorted[next[at]!++] = i));
+  let sorted = new Int32Array(0);
+  let next = starts;
+  for (let pass = 0; pass < 2; pass++) {
+    for (let i = 0; i < n; i++) {
+      const [x0, y0] = [ax![i]!, ay![i]!];
+      const [x1, y1] = [x0 + ux![i]! * len![i]!, y0 + uy![i]! * len![i]!];
+      const [bottom, top] = y0 < y1 ? [y0, y1] : [y1, y0];
+      const [low, high] = [rowOf(bottom), rowOf(top)];
+      for (let row = low; row <= high; row++) {
+        // the stretch of the edge within this row
+        let [xa, xb] = [x0, x1];
+        if (low !== high) {
+          const from = Math.max(bottom, Math.min(top, minY + row * cell));
+          const to = Math.max(bottom, Math.min(top, minY + (row + 1) * cell));
+          xa = x0 + ((x1 - x0) * (from - y0)) / (y1 - y0);
+          xb = x0 + ((x1 - x0) * (to - y0)) / (y1 - y0);
+        }
+        const last = row * columns + columnOf(Math.max(xa, xb));
+        for (let at = row * columns + columnOf(Math.min(xa, xb)); at <= last; at++) {
+          if (pass === 0) starts[at + 1]!++;
+          else sorted[next[at]!++] = i;
+        }
+      }
+    }
+    if (pass === 0) {
+      for (let i = 0; i < columns * rows; i++) starts[i + 1]! += starts[i]!;
+      sorted = new Int32Array(starts[columns * rows]!);
+      next = starts.slice();
+    }
+  }
 
   /** How far along edge `i` the circle at p towards n meets it, and its radius then; radius Infinity when it never does. */
   const met = { r: Infinity, t: 0 };

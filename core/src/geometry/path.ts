@@ -9,20 +9,18 @@ export type Segment =
 /** An outline with curves, of any number of closed subpaths. */
 export type Path = readonly Segment[];
 
-const mid = (a: Point, b: Point, t: number): Point => [a[0] + (b[0] - a[0]) * t, a[1] + (b[1] - a[1]) * t];
+/** How far the middle of three points lies off, mm: their second difference. */
+const bow = (p: Point, q: Point, r: Point): number => Math.sqrt((p[0] - 2 * q[0] + r[0]) ** 2 + (p[1] - 2 * q[1] + r[1]) ** 2);
 
 /** Steps that keep a quadratic within `tol`: √(|second difference| / 4·tol). */
 function quadraticSteps(p: Point, q: Point, r: Point, tol: number): number {
-  const d = Math.hypot(p[0] - 2 * q[0] + r[0], p[1] - 2 * q[1] + r[1]);
+  const d = bow(p, q, r);
   return Math.max(1, Math.ceil(Math.sqrt(d / (4 * tol))));
 }
 
 /** Steps that keep a cubic within `tol`, by Wang's bound (Wang, 1984, on the second differences of a Bézier curve). */
 function cubicSteps(p: Point, q: Point, r: Point, s: Point, tol: number): number {
-  const d = Math.max(
-    Math.hypot(p[0] - 2 * q[0] + r[0], p[1] - 2 * q[1] + r[1]),
-    Math.hypot(q[0] - 2 * r[0] + s[0], q[1] - 2 * r[1] + s[1]),
-  );
+  const d = Math.max(bow(p, q, r), bow(q, r, s));
   return Math.max(1, Math.ceil(Math.sqrt((6 * d) / (8 * tol))));
 }
 
@@ -66,15 +64,21 @@ export function linesOf(path: Path, map: Transform = [1, 0, 0, 1, 0, 0], toleran
       else if (segment[0] === 'Q') {
         const [q, r] = to as [Point, Point];
         const n = quadraticSteps(at, q, r, tolerance);
-        for (let i = 1; i <= n; i++) points.push(i === n ? r : mid(mid(at, q, i / n), mid(q, r, i / n), i / n));
+        for (let i = 1; i < n; i++) {
+          const [t, u] = [i / n, 1 - i / n];
+          const [a, b, c] = [u * u, 2 * u * t, t * t];
+          points.push([a * at[0] + b * q[0] + c * r[0], a * at[1] + b * q[1] + c * r[1]]);
+        }
+        points.push(r);
       } else {
         const [q, r, s] = to as [Point, Point, Point];
         const n = cubicSteps(at, q, r, s, tolerance);
-        for (let i = 1; i <= n; i++) {
-          const t = i / n;
-          const [a, b, c] = [mid(at, q, t), mid(q, r, t), mid(r, s, t)];
-          points.push(i === n ? s : mid(mid(a, b, t), mid(b, c, t), t));
+        for (let i = 1; i < n; i++) {
+          const [t, u] = [i / n, 1 - i / n];
+          const [a, b, c, d] = [u * u * u, 3 * u * u * t, 3 * u * t * t, t * t * t];
+          points.push([a * at[0] + b * q[0] + c * r[0] + d * s[0], a * at[1] + b * q[1] + c * r[1] + d * s[1]]);
         }
+        points.push(s);
       }
     }
     at = last;

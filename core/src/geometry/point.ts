@@ -13,7 +13,8 @@ export interface Part {
 /** An area of any number of parts that do not overlap. */
 export type Region = readonly Part[];
 
-export const distance = (a: Point, b: Point): number => Math.hypot(a[0] - b[0], a[1] - b[1]);
+/** Many times as quick as `Math.hypot`; coordinates are no larger than metres in mm. */
+export const distance = (a: Point, b: Point): number => Math.sqrt((a[0] - b[0]) ** 2 + (a[1] - b[1]) ** 2);
 
 /** Every ring of a region, outer rings and holes alike. */
 export const ringsOf = (region: Region): Ring[] => region.flatMap((part) => [part.outer, ...part.holes]);

@@ -41,13 +41,13 @@ function keptOf(way: readonly Point[], tolerance: number, fixed: readonly number
     const [a, b] = stack.pop()!;
     const [ax, ay] = way[a]!;
     const [dx, dy] = [way[b]![0] - ax, way[b]![1] - ay];
-    const length = Math.hypot(dx, dy);
+    const length = Math.sqrt(dx * dx + dy * dy);
     let [most, index] = [tolerance, -1];
     for (let i = a + 1; i < b; i++) {
       const [px, py] = [way[i]![0] - ax, way[i]![1] - ay];
       const along = length > 0 ? (px * dx + py * dy) / (length * length) : 0;
       const t = Math.max(0, Math.min(1, along));
-      const off = Math.hypot(px - t * dx, py - t * dy);
+      const off = Math.sqrt((px - t * dx) ** 2 + (py - t * dy) ** 2);
       if (off > most) [most, index] = [off, i];
     }
     if (index >= 0) {

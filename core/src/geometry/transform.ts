@@ -19,15 +19,24 @@ export const then = (first: Transform, second: Transform): Transform => {
   return [A * a + C * b, B * a + D * b, A * c + C * d, B * c + D * d, A * e + C * f + E, B * e + D * f + F];
 };
 
-export const applyToPoint = ([a, b, c, d, e, f]: Transform, [x, y]: Point): Point => [a * x + c * y + e, b * x + d * y + f];
+export const applyToPoint = (map: Transform, p: Point): Point => [
+  map[0] * p[0] + map[2] * p[1] + map[4],
+  map[1] * p[0] + map[3] * p[1] + map[5],
+];
 
 const wound = (ring: Ring, counterClockwise: boolean): Ring => (signedArea(ring) > 0 === counterClockwise ? ring : ring.toReversed());
 
 /** Maps a region and keeps its winding right, also when the map mirrors. */
 export function applyToRegion(map: Transform, region: Region): Region {
   const mirrors = map[0] * map[3] - map[1] * map[2] < 0;
+  const [a, b, c, d, e, f] = map;
   const ring = (points: Ring, outer: boolean): Ring => {
-    const mapped = points.map((p) => applyToPoint(map, p));
+    // every plan maps thousands of points
+    const mapped = new Array<Point>(points.length);
+    for (let i = 0; i < points.length; i++) {
+      const p = points[i]!;
+      mapped[i] = [a * p[0] + c * p[1] + e, b * p[0] + d * p[1] + f];
+    }
     return mirrors ? wound(mapped, outer) : mapped;
   };
   return region.map((part) => ({ outer: ring(part.outer, true), holes: part.holes.map((hole) => ring(hole, false)) }));

@@ -89,20 +89,24 @@ const CORRECTIONS = 3;
 
 /** A mark with letters of a size, by the width that gives it. */
 function lettersOf(em: number, mark: Mark, now: Fitting, fit: (mark: Mark) => Fitting): { mark: Mark; fitting: Fitting } {
-  const as = (width: number): Mark => ({ ...mark, size: { mode: 'width', width: Math.max(0.05, width) } });
-  let [before, width] = [now.fitted.width, (now.fitted.width * em) / emOf(now)];
-  let was = now;
-  let sized = as(width);
-  let fitting = fit(sized);
-  for (let i = 1; i < CORRECTIONS && Math.abs(emOf(fitting) / em - 1) > 1e-6; i++) {
-    const slope = (width - before) / (emOf(fitting) - emOf(was));
-    if (!Number.isFinite(slope)) break;
-    [before, was] = [width, fitting];
-    width += (em - emOf(fitting)) * slope;
-    sized = as(width);
-    fitting = fit(sized);
+  const tryAt = (width: number) => {
+    const sized: Mark = { ...mark, size: { mode: 'width', width: Math.max(0.05, width) } };
+    const fitting = fit(sized);
+    return { mark: sized, width, fitting, em: emOf(fitting) };
+  };
+  const first = (now.fitted.width * em) / emOf(now);
+  let before = { width: now.fitted.width, em: emOf(now) };
+  let best = tryAt(first);
+  let last = best;
+  for (let i = 1; i < CORRECTIONS && Math.abs(best.em / em - 1) > 1e-6; i++) {
+    const width = last.width + ((em - last.em) * (last.width - before.width)) / (last.em - before.em);
+    // where size does not follow width, the first is kept
+    if (!(width > first / 4 && width < first * 4)) break;
+    before = last;
+    last = tryAt(width);
+    if (Math.abs(last.em - em) < Math.abs(best.em - em)) best = last;
   }
-  return { mark: sized, fitting };
+  return { mark: best.mark, fitting: best.fitting };
 }
 
 /** A mark of text with one capital in the place of each line, upright; undefined for a drawing. */

@@ -1,5 +1,5 @@
 import type { CutterPhase, HostOrder } from '@kolleta/core/cut';
-import { formatWay, type LengthSystem } from '@kolleta/core/units';
+import { counted, formatWay, type LengthSystem } from '@kolleta/core/units';
 import type { CutterRun } from '../../storage/db';
 import { cutterPlace } from '../../workers/cutterClient';
 import type { CutterView } from './useCutter';
@@ -37,7 +37,7 @@ function Lost({ run, putAway, silent, order }: Pick<Props, 'run' | 'putAway' | '
     <div role="alert">
       <p className="text-[0.95rem] leading-snug">
         <strong>{silent ? 'The cutter does not answer.' : 'The cutter no longer knows this job.'}</strong> When it last did, {wholeOf(run)}{' '}
-        of {run.parts.length} marks were cut.{' '}
+        of {counted(run.parts.length, 'mark')} were cut.{' '}
         {silent ? 'A real one may still be cutting: look at its cable and its switch.' : 'Look at the film.'}
       </p>
       <div className="mt-1.5 flex flex-wrap gap-1.5">
@@ -60,7 +60,7 @@ function Ended({ run, book, putAway, whole }: Pick<Props, 'run' | 'book' | 'putA
   return (
     <div role="status">
       <p className="text-[0.95rem] leading-snug">
-        {whole ? `The rehearsal is over: all ${cut} marks.` : `The rehearsal has stopped: ${cut} of ${run.parts.length} marks.`} Nothing was
+        {whole ? `The rehearsal is over: all of ${counted(cut, 'mark')}.` : `The rehearsal has stopped: ${cut} of ${counted(run.parts.length, 'mark')}.`} Nothing was
         cut, and no film was taken.
       </p>
       <div className="mt-2 flex flex-wrap gap-1.5">
