@@ -19,32 +19,33 @@ export function keptFilm(region: Region, mark: Pick<Mark, 'technique'>): Region 
   return kept === 'shapes' ? region : difference(boxRegion(growBox(boxAround([boxOf(region)]), border)), region);
 }
 
+/** A layer with what its film keeps. */
+type LimitedLayer = Pick<LayerInspection, 'film' | 'limit'> & { readonly region: Region };
+
+/** The layers of a shaped mark with what their films keep; those of unknown film are passed over. */
+export const limitedLayers = (layers: readonly Layer[], films: readonly Film[]): LimitedLayer[] =>
+  layers.flatMap(({ film: id, region }) => {
+    const film = films.find((f) => f.id === id);
+    return film && region.length > 0 ? [{ film, region, limit: FILM_KINDS[film.kind].leastStroke.typical }] : [];
+  });
+
 /**
  * Inspects the layers of a shaped mark. Layers of unknown film are passed over.
  *
  * @param films the shop's
  */
-export function inspectMark(layers: readonly Layer[], films: readonly Film[]): LayerInspection[] {
-  return layers.flatMap(({ film: id, region }) => {
-    const film = films.find((f) => f.id === id);
-    if (!film || region.length === 0) return [];
-    const limit = FILM_KINDS[film.kind].leastStroke.typical;
-    return [
-      {
-        film,
-        limit,
-        pieces: cutPieces(region),
-        edge: edgeLength(region),
-      },
-    ];
-  });
-}
+export const inspectMark = (layers: readonly Layer[], films: readonly Film[]): LayerInspection[] =>
+  limitedLayers(layers, films).map(({ film, limit, region }) => ({ film, limit, pieces: cutPieces(region), edge: edgeLength(region) }));
 
 /**
  * The least strokes of the film that stays, one answer a layer inspected: letters of a decal, surround of a stencil. It is the slow part of an
  * inspection, and only the reading of thin parts asks for it.
  */
-export const strokesOf = (layers: readonly Layer[], mark: Pick<Mark, 'technique'>, inspections: readonly LayerInspection[]): Thickness[] =>
+export const strokesOf = (
+  layers: readonly Layer[],
+  mark: Pick<Mark, 'technique'>,
+  inspections: readonly Pick<LayerInspection, 'film' | 'limit'>[],
+): Thickness[] =>
   inspections.map(({ film, limit }) =>
     thickness(keptFilm(layers.find((layer) => layer.film === film.id)?.region ?? [], mark), limit * 1.25),
   );

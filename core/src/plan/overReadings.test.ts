@@ -3,6 +3,7 @@ import { shippedFaces } from '../../test/faces';
 import { DEMO_START, demoShop, plateJob, textMark } from '../../test/sampleJobs';
 import type { Faces } from '../artwork';
 import type { Job, Mark } from '../job';
+import { stepText } from '../words';
 import { Memo, planWorkshop } from './index';
 
 let faces: Faces;
@@ -98,5 +99,25 @@ describe('a list', () => {
     expect(long).toBeGreaterThan(short * 1.5);
     // the layout may size them together: never beyond what each takes alone
     expect(minutes(of('il', 'il', 'il', 'Bartholomew Boggs'))).toBeCloseTo(3 * short + long, 1);
+  });
+});
+
+describe('a mark whose parts are laid out apart', () => {
+  it('is apart everywhere: on film, on tape, in minutes, and each part has its place', () => {
+    const of = (lift: 'one' | 'apart') =>
+      planOf({ ...plateJob(textMark('HELLO', { lift, size: { mode: 'width', width: 120 } })), count: 3 });
+    const [one, apart] = [of('one'), of('apart')];
+    expect([one.layers[0]!.parts, apart.layers[0]!.parts]).toEqual([1, 5]);
+    expect(one.layouts[0]!.parts).toHaveLength(3);
+    expect(apart.layouts[0]!.parts).toHaveLength(15);
+    // tape for the largest letter, not for the word; lifted five times as often
+    expect(apart.layers[0]!.width).toBeLessThan(one.layers[0]!.width / 3);
+    const lifts = (plan: typeof one) => plan.layers[0]!.pieces!.pieces * plan.layers[0]!.pieces!.usesEach;
+    expect(lifts(apart)).toBeGreaterThanOrEqual(15);
+    const place = (plan: typeof one) => plan.recipe.steps.find(({ kind }) => kind === 'place')!;
+    expect(place(apart).hands).toBeGreaterThan(place(one).hands + 10);
+    expect(stepText(place(apart), 'mm')).toContain('5 parts, each on tape of its own');
+    expect(stepText(place(one), 'mm')).not.toContain('parts');
+    expect([one.marks[0]!.places.length, apart.marks[0]!.places.length]).toEqual([0, 5]);
   });
 });

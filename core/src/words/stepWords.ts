@@ -176,7 +176,9 @@ const STEP_WORDS: { readonly [K in StepKind]: Words<K> } = {
           ? ''
           : `It comes in ${parts} parts, each on tape of its own: mark the place of each from the drawing, and place them by eye from the middle out.`,
         slats ? 'Over the gaps between slats, part the film with a sharp blade once it holds.' : '',
-        snips === undefined ? '' : 'Press the middle down first, then let each flap of the snipped tape follow the belly by itself.',
+        snips === undefined
+          ? ''
+          : `The tape has ${counted(snips.count, 'snip')}, ${say(snips.length)} deep: press the middle down first, then let each flap follow the belly by itself.`,
         films.length > 1 ? `In this order: ${listed(films.map(inSentence))}, each pressed down before the next.` : '',
         mask === undefined ? '' : `Mask ${say(mask)} beyond the film, and press every edge down.`,
       ]

@@ -2,7 +2,7 @@ import type { DrawnMark, Layer } from '../../artwork';
 import { TECHNIQUES } from '../../facts';
 import type { Thickness } from '../../geometry';
 import type { Film, Mark } from '../../job';
-import { inspectMark, strokesOf, type LayerInspection } from '../inspectMark';
+import { limitedLayers, strokesOf, type LayerInspection } from '../inspectMark';
 import { shapeMark } from '../shapeMark';
 
 /** The thinnest layer of a mark. */
@@ -41,7 +41,7 @@ export function measureStrokes(input: ThinnessInput): Thinness[] {
   const { drawn, scale, mark, films } = input;
   const copy = oneCopy(input);
   const layers = copy?.layers ?? input.shaped ?? shapeMark(drawn, scale, mark);
-  const inspections = (copy ? undefined : input.inspections) ?? inspectMark(layers, films);
+  const inspections = (copy ? undefined : input.inspections) ?? limitedLayers(layers, films);
   const strokes = strokesOf(layers, mark, inspections);
   return inspections.map(({ film, limit }, i) => ({ film, limit, strokes: strokes[i]!, copies: copy?.copies ?? 1 }));
 }

@@ -65,6 +65,15 @@ function PlaceMarks({ plan, shop, station }: Pick<StationProps, 'plan' | 'shop'>
               <MmRect box={film} stroke="var(--color-primary)" dash="7 4" fill="var(--color-primary)" fillOpacity={0.14} />
             )}
             <MarkShapes plan={m} shop={shop} />
+            {station === 'place' &&
+              m.places.map(([px, py], i) => (
+                <g key={`${px} ${py}`} transform={`translate(${x(px)} ${y(py)})`}>
+                  <circle r={8} fill="var(--color-base-100)" stroke="var(--color-base-content)" />
+                  <text y={4} fontSize={11} textAnchor="middle" fill="var(--color-base-content)">
+                    {i + 1}
+                  </text>
+                </g>
+              ))}
             {station === 'place' && (
               <>
                 <line x1={x(cx)} x2={x(cx)} y1={y(box.maxY) - 16} y2={y(box.minY) + 16} stroke="var(--wait)" strokeDasharray="8 4 2 4" />
