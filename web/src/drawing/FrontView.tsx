@@ -1,5 +1,6 @@
 import { useMemo } from 'react';
 import { diameterAt, slatGaps, standsHigh, uprightAt, wallRegion } from '@kolleta/core/blanks';
+import { BEHIND } from '@kolleta/core/facts';
 import { boxRegion, ringsOf, type Point, type Region } from '@kolleta/core/geometry';
 import type { Piece, Shop } from '@kolleta/core/job';
 import type { MarkPlan } from '@kolleta/core/plan';
@@ -117,7 +118,8 @@ function Round({ piece, marks, shop, turn }: { piece: Piece; marks: readonly Mar
         stroke="var(--color-base-content)"
         strokeWidth={1.2}
       />
-      {look.opacity < 1 && (
+      {/* in a light room it is empty: there is no level to draw */}
+      {look.opacity < 1 && piece.behind !== BEHIND.room.colour && (
         <path
           d={`M${x(-top * 0.96)} ${y(h * fill)} ${to(drink.toReversed(), -1, 0.96)} A${k * foot * 0.96} ${flatOf(foot)} 0 0 0 ${x(foot * 0.96)} ${y(0)} ${to(drink, 1, 0.96)} Z`}
           fill={piece.behind}
