@@ -60,8 +60,10 @@ function Ended({ run, book, putAway, whole }: Pick<Props, 'run' | 'book' | 'putA
   return (
     <div role="status">
       <p className="text-[0.95rem] leading-snug">
-        {whole ? `The rehearsal is over: all of ${counted(cut, 'mark')}.` : `The rehearsal has stopped: ${cut} of ${counted(run.parts.length, 'mark')}.`} Nothing was
-        cut, and no film was taken.
+        {whole
+          ? `The rehearsal is over: all of ${counted(cut, 'mark')}.`
+          : `The rehearsal has stopped: ${cut} of ${counted(run.parts.length, 'mark')}.`}{' '}
+        Nothing was cut, and no film was taken.
       </p>
       <div className="mt-2 flex flex-wrap gap-1.5">
         <button type="button" className="btn btn-sm btn-primary" onClick={() => void putAway(run)}>
