@@ -73,6 +73,8 @@ test('a belly: how far film follows, where the tape is snipped, and a smaller ma
   await type(page, 'Line 1', 'CUP');
   await page.getByRole('button', { name: 'Take line 2 away' }).click();
   await page.getByRole('link', { name: /^Fit/ }).click();
+  await page.getByLabel('Size', { exact: true }).selectOption('width');
+  await type(page, 'Width of the mark', '50');
   await snips.getByRole('button', { name: 'See it first' }).click();
   await expect(snips.getByText('Then, ', { exact: false })).toBeVisible();
   await snips.getByRole('button', { name: /^Make it/ }).click();

@@ -1,4 +1,15 @@
-import { ClipType, Clipper, EndType, FillRule, JoinType, PolyTree64, type Path64, type Paths64, type PolyPath64 } from 'clipper2-ts';
+import {
+  ClipType,
+  Clipper,
+  ClipperOffset,
+  EndType,
+  FillRule,
+  JoinType,
+  PolyTree64,
+  type Path64,
+  type Paths64,
+  type PolyPath64,
+} from 'clipper2-ts';
 import { CLIPPER_PER_MM } from '../units';
 import type { Part, Point, Region, Ring } from './point';
 import { ringsOf } from './point';
@@ -192,13 +203,15 @@ export const clipperDifference = (a: Region, b: Region): Region => (a.length ? c
 export function clipperOffset(region: Region, by: number): Region {
   const paths = toPaths(ringsOf(region));
   if (paths.length === 0) return [];
-  const moved = Clipper.inflatePaths(paths, by * CLIPPER_PER_MM, JoinType.Round, EndType.Polygon, 2, 0.01 * CLIPPER_PER_MM);
-  return run(
-    ClipType.Union,
-    moved.map((p) => withoutSpikes(p) as Path64).filter((p) => p.length >= 3),
-    null,
-    'nonzero',
-  );
+  const delta = by * CLIPPER_PER_MM;
+  // less than half a unit is nothing to the library, which then leaves its tree empty
+  if (Math.abs(delta) < 0.5) return run(ClipType.Union, paths, null, 'nonzero');
+  // it joins what it moved anyway: its tree needs no second union
+  const offset = new ClipperOffset(2, 0.01 * CLIPPER_PER_MM);
+  offset.addPaths(paths, JoinType.Round, EndType.Polygon);
+  const tree = new PolyTree64();
+  offset.execute(delta, tree);
+  return treeToRegion(tree);
 }
 
 export type Cap = 'butt' | 'square' | 'round';

@@ -37,7 +37,7 @@ function Lost({ run, putAway, silent, order }: Pick<Props, 'run' | 'putAway' | '
     <div role="alert">
       <p className="text-[0.95rem] leading-snug">
         <strong>{silent ? 'The cutter does not answer.' : 'The cutter no longer knows this job.'}</strong> When it last did, {wholeOf(run)}{' '}
-        of {counted(run.parts.length, 'mark')} were cut.{' '}
+        of {counted(run.parts.length, 'mark was', 'marks were')} cut.{' '}
         {silent ? 'A real one may still be cutting: look at its cable and its switch.' : 'Look at the film.'}
       </p>
       <div className="mt-1.5 flex flex-wrap gap-1.5">
