@@ -103,6 +103,8 @@ test('the file is saved, and one answer books it: partly, then well; jobs come a
   await openStation(page, 'tankards', 'cut');
   await sheet.getByRole('checkbox').first().check();
   await expect(page.getByText(/Cut 5 marks on/)).toBeVisible();
+  // what is true of each mark on the sheet, not of the first
+  await expect(page.getByText('of Boat numbers mirrored, the others as they are read')).toBeVisible();
   await sheet.getByRole('button', { name: 'This job alone' }).click();
   await save(/Save the cut file/);
   await asked.getByRole('button', { name: 'Well' }).click();

@@ -28,6 +28,18 @@ export const LIMITS = {
   droppedShare: 0.2,
   /** What lies on so much of another film lies on it, and is seen against it. */
   onFilm: 0.6,
+  /** What is thin over less than this from its end is a tip, no stroke, mm; a tip shorter than the second weeds by itself. */
+  tip: 2,
+  longTip: 1,
+  /** Film bridges a joint between slats no wider than this, mm; what crosses less of a gap than this only touches it, mm². */
+  tightJoint: 1,
+  touches: 1,
+  /** What lies on less of another mark than this share only touches it. */
+  onMark: 0.005,
+  /** More thickening than this a side, mm, is another font. */
+  thickenMost: 0.5,
+  /** A fix that makes a mark narrower than this share of itself takes away what its maker wanted. */
+  leastOfSize: 0.4,
   /** A straight line on a taper may leave the level by so much at its ends, mm. */
   sag: 1,
 } as const;

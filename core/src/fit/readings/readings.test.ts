@@ -64,6 +64,14 @@ describe('thin and small parts', () => {
     expect(hair.verdict).toBe('stop');
     expect(hair.places!.length).toBeGreaterThan(0);
   });
+  it('letters so small that thickening would close their insides are not offered it', () => {
+    const tiny = readings(plate({ size: { mode: 'width', width: 9 } }, {}, 'Zoë & Ítalo'));
+    for (const kind of ['thin', 'small']) {
+      const reading = tiny.find((r) => r.id === `${kind}:m`)!;
+      expect([kind, reading.verdict === 'fine']).toEqual([kind, false]);
+      expect(reading.remedies.filter(({ label }) => label.startsWith('Thicken'))).toEqual([]);
+    }
+  });
   it('for a stencil it is the film between the openings that counts', () => {
     const stencil = plate(
       { technique: 'stencil', film: 'stencil', paint: 'cream', size: { mode: 'width', width: 60 } },

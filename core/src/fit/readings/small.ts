@@ -9,9 +9,6 @@ import { shapeMark } from '../shapeMark';
 import { thicken } from './thin';
 import { thickening } from './thinRemedies';
 
-/** More than this a side, mm, is another font. */
-const MOST_THICKENING = 0.5;
-
 /** Limits of what is kept and of what must come out, for a technique. */
 const limitsFor = (technique: TechniqueId) =>
   TECHNIQUES[technique].kept === 'shapes'
@@ -37,7 +34,9 @@ function mendsAll(context: FitContext, by: number): boolean {
   const { scale } = sizeMark(drawn, outline, changed, usable);
   const layers = shapeMark(drawn, scale, changed);
   const inspections = inspectMark(layers, shop.films);
-  if (inspections.length === 0 || marginOf({ ...context, inspections }) < 1) return false;
+  const insides = (all: FitContext['inspections']) => all.reduce((sum, { pieces }) => sum + pieces.counters.length, 0);
+  if (inspections.length === 0 || marginOf({ ...context, inspections }) < 1 || insides(inspections) < insides(context.inspections))
+    return false;
   const stout = strokesOf(layers, mark, inspections).every(({ least }, i) => least >= inspections[i]!.limit);
   return stout || thinness.value.strokes.least < thinness.value.limit;
 }
@@ -89,7 +88,7 @@ export const smallReading: FitReading = (all) => {
   const least = Math.min(...shapes.map((p) => p.area));
   const by = Math.ceil((radius(limit.shape * 1.02) - radius(least)) * 20) / 20;
   const dots = kept === 'shapes' && shapes.length > 0 && counters.length === 0 && all.rows.length === 0 && !reshapes(mark.edits);
-  if (dots && by <= MOST_THICKENING && mendsAll(all, thickenedBy(mark.edits) + by))
+  if (dots && by <= LIMITS.thickenMost && mendsAll(all, thickenedBy(mark.edits) + by))
     remedies.push({ label: `${words.stouten} by ${say(by, 2)} a side`, patch: thicken(mark, thickenedBy(mark.edits) + by) });
   const drop = [
     ...mark.edits.filter((edit) => edit.kind === 'dropSmall').flatMap((edit) => removeAt(['marks', mark.id, 'edits', edit.id])),

@@ -1,9 +1,10 @@
-import { reshapes, thickenedBy, type DrawnMark } from '../../artwork';
+import { reshapes, thickenedBy, type DrawnMark, type Layer } from '../../artwork';
 import type { Usable } from '../../blanks';
 import { TECHNIQUES } from '../../facts';
 import type { Point } from '../../geometry';
 import type { Edit, Film, Mark } from '../../job';
 import { sizeMark, type Sized } from '../fitMark';
+import { shapeMark } from '../shapeMark';
 import { measureStrokes } from './thinness';
 
 const STEP = 0.05;
@@ -54,10 +55,19 @@ function keepsStrokes({ drawn, outline, usable, films }: ThinRemediesInput, mark
   return scale > 0.001 && keepsAt({ drawn, films }, mark, scale);
 }
 
+const insides = (layers: readonly Layer[]): number =>
+  layers.reduce((sum, { region }) => sum + region.reduce((n, part) => n + part.holes.length, 0), 0);
+
 /** The same, at a scale. */
 function keepsAt({ drawn, films }: Pick<ThinRemediesInput, 'drawn' | 'films'>, mark: Tried, scale: number): boolean {
+  const shaped = shapeMark(drawn, scale, mark);
+  // stouter letters whose insides have closed are no letters any more
+  if (TECHNIQUES[mark.technique].kept === 'shapes' && thickenedBy(mark.edits) > 0) {
+    const others = { edits: mark.edits.filter((edit) => edit.kind !== 'thicken') };
+    if (insides(shaped) < insides(shapeMark(drawn, scale, others))) return false;
+  }
   // copies are turned, and rounded as they are
-  const measured = measureStrokes({ drawn, scale, mark, films });
+  const measured = measureStrokes({ drawn, scale, mark, films, shaped });
   // nothing left is nothing kept
   return measured.length > 0 && measured.every(({ strokes, limit, copies }) => strokes.least >= limit * (copies > 1 ? 1.005 : 1));
 }

@@ -34,7 +34,9 @@ export function CutAnswer({ job, film, planned, system }: Props) {
       tell(
         whole === all
           ? `Cut: ${formatLength(run.taken, system)} of ${run.layout.film.name} are off the roll.`
-          : `${whole} of ${all} marks are cut. The others stay in the layout.`,
+          : whole === 0
+            ? `None of it came out${used > 0 ? ', and the film is gone' : ''}. All of it stays in the layout.`
+            : `${whole} of ${all} marks are cut. The others stay in the layout.`,
         events.length > 0 ? { action: { label: 'Undo', run: () => void reverseEvents(events) } } : {},
       );
     } finally {

@@ -2,9 +2,10 @@ import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { KNIFE, LAYOUT } from '@kolleta/core/facts';
 import { CUT_FILES, keptOf, type CutFileId, type FilmLayout } from '@kolleta/core/cut';
-import { weedWords } from '@kolleta/core/words';
-import { readingTitle, type JobId } from '@kolleta/core/job';
-import { formatDuration, formatLength, formatWay, inSentence, listed } from '@kolleta/core/units';
+import { mirrorWords, sheetWeedWords } from '@kolleta/core/words';
+import { readingTitle, type Job, type JobId } from '@kolleta/core/job';
+import type { JobPlan, Plan } from '@kolleta/core/plan';
+import { formatDuration, formatLength, formatWay, inSentence } from '@kolleta/core/units';
 import { FilmDrawing } from '../../drawing/FilmDrawing';
 import { download, fileName } from '../../storage/download';
 import { useTell } from '../../ui/toasts';
@@ -20,11 +21,26 @@ import { noteFile } from '../../storage/cutterRuns';
 import { CutAlong } from './CutAlong';
 import { CutAnswer } from './CutAnswer';
 import { CutterPanel } from './CutterPanel';
-import { layoutToCut } from './layoutToCut';
+import { layoutToCut, type LayoutToCut } from './layoutToCut';
 import { layTogether, useTogether } from './useTogether';
 import { useCutter } from './useCutter';
 
 const CUT_FILE_IDS = Object.keys(CUT_FILES) as CutFileId[];
+
+/** Jobs that come along on the sheet, with what was planned of their layers. */
+const comers = (
+  ready: LayoutToCut['ready'],
+  along: ReadonlySet<JobId>,
+  done: boolean,
+  jobs: readonly Job[],
+  whole: Plan | undefined,
+): { id: JobId; job: Job; layers: JobPlan['layers'] }[] =>
+  ready
+    .filter(({ job }) => !done && along.has(job))
+    .flatMap(({ job: id }) => {
+      const [job, layers] = [jobs.find((one) => one.id === id), whole?.jobs.get(id)?.layers];
+      return job && layers ? [{ id, job, layers }] : [];
+    });
 
 /** The film that is taken, and the file for the cutter. */
 export function CutStation({ job, plan, shop, edit, fix, mark }: StationProps) {
@@ -40,6 +56,18 @@ export function CutStation({ job, plan, shop, edit, fix, mark }: StationProps) {
   const { fresh, settled } = useSettling();
   const [busy, setBusy] = useState(false);
   const marks = job.marks.filter((m) => plan.layers.some((l) => l.mark === m.id && l.film.id === own?.film.id));
+  // every mark on the sheet, those of jobs that come along by their job's name
+  const onSheet = [{ id: job.id, job, layers: plan.layers }, ...comers(ready, along, done, jobs, whole)].flatMap(
+    ({ id, job: of, layers }) =>
+      of.marks
+        .filter((m) => layers.some((l) => l.mark === m.id && l.film.id === own?.film.id))
+        .map((m) => ({
+          name: id === job.id ? m.name : `${m.name} of ${of.name}`,
+          mirrored: m.seenThrough,
+          kept: keptOf(m, own!.film.id),
+          letters: m.artwork.kind === 'text',
+        })),
+  );
   const planned = useMemo(
     () => new Map((whole?.schedule.steps ?? []).filter((s) => s.step.takes?.film === own?.film.id).map((s) => [s.step.job, s.step.hands])),
     [whole, own],
@@ -146,16 +174,8 @@ export function CutStation({ job, plan, shop, edit, fix, mark }: StationProps) {
         <div className="sheet px-4 py-3">
           <p className="text-[1.02rem] leading-7">
             Cut <strong>{layout.parts.length}</strong> {layout.parts.length === 1 ? 'mark' : 'marks'} on the{' '}
-            <strong>{layout.machine?.name ?? 'cutter'}</strong>, film colour side up,{' '}
-            <strong>
-              {marks.every((m) => m.seenThrough)
-                ? 'mirrored, for they are seen through the piece'
-                : marks.some((m) => m.seenThrough)
-                  ? `${listed(marks.filter((m) => m.seenThrough).map((m) => m.name))} mirrored, the others as they are read`
-                  : 'as they are read, not mirrored'}
-            </strong>
-            {marks.some((m) => m.flip) ? ', flipped as you asked' : ''}.{' '}
-            {[...new Set(marks.map((m) => weedWords(keptOf(m, layout.film.id), m.artwork.kind === 'text')))].join(' ')}
+            <strong>{layout.machine?.name ?? 'cutter'}</strong>, film colour side up, <strong>{mirrorWords(onSheet)}</strong>
+            {marks.some((m) => m.flip) ? ', flipped as you asked' : ''}. {sheetWeedWords(onSheet)}
           </p>
           {held.length > 0 && (
             <div className="mt-1 flex items-start gap-2 text-sm" role="status">

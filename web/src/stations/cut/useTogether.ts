@@ -1,4 +1,5 @@
-import { useEffect, useState } from 'react';
+import { useRef } from 'react';
+import { useQuery } from '@tanstack/react-query';
 import type { FilmLayout } from '@kolleta/core/cut';
 import type { Machine } from '@kolleta/core/job';
 import { plannerWorker } from '../../workers/plannerClient';
@@ -7,23 +8,28 @@ import { plannerWorker } from '../../workers/plannerClient';
 export const layTogether = (layouts: readonly FilmLayout[], machines: readonly Machine[]): Promise<FilmLayout> =>
   layouts.length === 1 ? Promise.resolve(layouts[0]!) : plannerWorker.call((planner) => planner.layTogether([...layouts], [...machines]));
 
-/** The same for a page: undefined while it is worked out. */
+/** The number of the last list of layouts: no two lists of this page have one. */
+let lastNumber = 0;
+
+/** Lists of the same layouts are told from others by a number: layouts are too large for a key. */
+function useNumberOf(layouts: readonly FilmLayout[]): number {
+  const known = useRef<{ layouts: readonly FilmLayout[]; number: number }>({ layouts: [], number: 0 });
+  const { layouts: before } = known.current;
+  const same = before.length === layouts.length && before.every((one, i) => one === layouts[i]);
+  if (!same) known.current = { layouts, number: (lastNumber += 1) };
+  return known.current.number;
+}
+
+/** The same for a page: undefined while it is worked out, and where it cannot be. */
 export function useTogether(layouts: readonly FilmLayout[], machines: readonly Machine[]): FilmLayout | undefined {
-  const [found, setFound] = useState<{ of: readonly FilmLayout[]; layout: FilmLayout }>();
-  const same = found !== undefined && found.of.length === layouts.length && found.of.every((one, i) => one === layouts[i]);
-  useEffect(() => {
-    if (same || layouts.length < 2) return undefined;
-    let over = false;
-    layTogether(layouts, machines).then(
-      (layout) => {
-        if (!over) setFound({ of: layouts, layout });
-      },
-      // the job by itself is cut then
-      () => undefined,
-    );
-    return () => {
-      over = true;
-    };
+  const number = useNumberOf(layouts);
+  const { data } = useQuery({
+    queryKey: ['together', number],
+    queryFn: () => layTogether(layouts, machines),
+    enabled: layouts.length > 1,
+    staleTime: Infinity,
+    gcTime: 5_000,
+    retry: false,
   });
-  return layouts.length === 1 ? layouts[0] : same ? found.layout : undefined;
+  return layouts.length === 1 ? layouts[0] : data;
 }
