@@ -1,5 +1,5 @@
-import { bendAt, bendRegion, bulbExcess, bulbReach, bulbSnips, checkTaper, sectorOf } from '../core/src/blanks';
-import { BULB } from '../core/src/facts';
+import { bulbExcess, bulbReach, bulbSnips, checkTaper, sectorOf } from '../core/src/blanks';
+import { BULB, LIMITS } from '../core/src/facts';
 import { bestTurn, outlinePoints, turnDrawn } from '../core/src/fit';
 import { largestIn } from '../core/src/fit/largestIn';
 import {
@@ -14,33 +14,19 @@ import {
   rotation,
   scaling,
   then,
-  thickness,
+  thickness as measure,
   translation,
   union,
   type Point,
   type Region,
 } from '../core/src/geometry';
+import { offItsCurve, spur } from '../core/test/knownShapes';
 import { atMost, seeded, type Figure } from './figure';
 
 const box = (minX: number, minY: number, maxX: number, maxY: number): Region => boxRegion({ minX, minY, maxX, maxY });
 const between = (random: () => number, low: number, high: number) => low + (high - low) * random();
 
-/** A stout block with a tapering spur: so wide where it leaves, so wide at its end. */
-const spur = (root: number, end: number, length: number): Region => [
-  {
-    outer: [
-      [-6, -5],
-      [0, -5],
-      [0, -root / 2],
-      [length, -end / 2],
-      [length, end / 2],
-      [0, root / 2],
-      [0, 5],
-      [-6, 5],
-    ],
-    holes: [],
-  },
-];
+const thickness = (region: Region, under: number) => measure(region, under, LIMITS.tip);
 
 /** Hairs and tapers on stout parts whose widths are known: how many are missed or read more than 2 % off. */
 export function inspectFigures(): Figure[] {
@@ -153,23 +139,7 @@ export function blankFigures(): Figure[] {
     if (!checkTaper(taper).ok || !sectorOf(taper)) continue;
     const at = random() * taper.height;
     const edge = Array.from({ length: 3 }, (): Point => [between(random, -120, 120), random() * taper.height]);
-    const bent = bendRegion([{ outer: edge, holes: [] }], taper, at)[0]!.outer;
-    const bend = bendAt(taper, at);
-    let k = 0;
-    edge.forEach((a, n) => {
-      const b = edge[(n + 1) % 3]!;
-      const end = bend(b);
-      const from = k;
-      do k++;
-      while (k < bent.length && Math.hypot(bent[k]![0] - end[0], bent[k]![1] - end[1]) > 1e-9);
-      for (let piece = from; piece < k; piece++) {
-        const t = (piece - from + 0.5) / (k - from);
-        const [x, y] = bend([a[0] + (b[0] - a[0]) * t, a[1] + (b[1] - a[1]) * t]);
-        const [p, q] = [bent[piece]!, bent[(piece + 1) % bent.length]!];
-        const length = Math.hypot(q[0] - p[0], q[1] - p[1]);
-        if (length > 0) off = Math.max(off, Math.abs((q[0] - p[0]) * (y - p[1]) - (q[1] - p[1]) * (x - p[0])) / length);
-      }
-    });
+    off = Math.max(off, offItsCurve(taper, edge, at));
   }
   return [
     atMost('blanks/bulb-reach-wrong-of-400', reach, 0, ''),

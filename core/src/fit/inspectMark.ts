@@ -1,6 +1,6 @@
 import { cutPieces, type CutPieces, type Layer } from '../artwork';
 import { boxAround, boxOf, boxRegion, difference, edgeLength, growBox, thickness, type Region, type Thickness } from '../geometry';
-import { FILM_KINDS, TECHNIQUES } from '../facts';
+import { FILM_KINDS, LIMITS, TECHNIQUES } from '../facts';
 import type { Film, Mark } from '../job';
 
 /** What one layer of a mark is like to cut, around the mark's own middle. */
@@ -47,5 +47,5 @@ export const strokesOf = (
   inspections: readonly Pick<LayerInspection, 'film' | 'limit'>[],
 ): Thickness[] =>
   inspections.map(({ film, limit }) =>
-    thickness(keptFilm(layers.find((layer) => layer.film === film.id)?.region ?? [], mark), limit * 1.25),
+    thickness(keptFilm(layers.find((layer) => layer.film === film.id)?.region ?? [], mark), limit * 1.25, LIMITS.tip),
   );

@@ -55,7 +55,9 @@ export function inspectPlaces(
     0,
   );
   return {
-    strokes: known.flatMap(({ region, limit }) => thinPlaces(keptFilm(region, mark), limit * 1.25).map((place) => ({ ...place, limit }))),
+    strokes: known.flatMap(({ region, limit }) =>
+      thinPlaces(keptFilm(region, mark), limit * 1.25, LIMITS.tip).map((place) => ({ ...place, limit })),
+    ),
     lost: parts.filter((part) => partArea(part) < least).map((part) => around([part])),
     closed: holes.filter((hole) => Math.abs(signedArea(hole)) < open).map((hole) => around([{ outer: hole, holes: [] }])),
     islands,

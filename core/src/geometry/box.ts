@@ -43,6 +43,9 @@ export function boxOf(region: Region): Box {
   return box;
 }
 
+/** Whether two boxes share some area; those that only touch do not. */
+export const boxesMeet = (a: Box, b: Box): boolean => a.minX < b.maxX && b.minX < a.maxX && a.minY < b.maxY && b.minY < a.maxY;
+
 export const boxWidth = (box: Box): number => box.maxX - box.minX;
 export const boxHeight = (box: Box): number => box.maxY - box.minY;
 export const boxCentre = (box: Box): Point => [(box.minX + box.maxX) / 2, (box.minY + box.maxY) / 2];

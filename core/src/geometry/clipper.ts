@@ -14,7 +14,7 @@ import { CLIPPER_PER_MM } from '../units';
 import type { Part, Point, Region, Ring } from './point';
 import { ringsOf } from './point';
 import { regionArea, signedArea } from './area';
-import { boxOf } from './box';
+import { boxesMeet, boxOf } from './box';
 
 /*
  * The only door to the polygon library. Everything crosses it as integers, a thousandth of a mm each. The library never
@@ -190,13 +190,8 @@ function checkedAgainst(type: ClipType.Intersection | ClipType.Difference, a: Re
   return found;
 }
 
-const apart = (a: Region, b: Region): boolean => {
-  const [p, q] = [boxOf(a), boxOf(b)];
-  return p.maxX < q.minX || q.maxX < p.minX || p.maxY < q.minY || q.maxY < p.minY;
-};
-
 export const clipperIntersect = (a: Region, b: Region): Region =>
-  a.length && b.length && !apart(a, b) ? checkedAgainst(ClipType.Intersection, a, b) : [];
+  a.length && b.length && boxesMeet(boxOf(a), boxOf(b)) ? checkedAgainst(ClipType.Intersection, a, b) : [];
 export const clipperDifference = (a: Region, b: Region): Region => (a.length ? checkedAgainst(ClipType.Difference, a, b) : []);
 
 /** Moves every edge outward by `by` mm (inward when negative) with round corners kept to 0.01 mm. */

@@ -4,7 +4,9 @@ import { difference, union } from './boolean';
 import { boxRegion } from './box';
 import { offset } from './offset';
 import type { Point, Region } from './point';
-import { thickness } from './thickness';
+import { LIMITS } from '../facts';
+import { spur } from '../../test/knownShapes';
+import { thickness as measure } from './thickness';
 import { applyToRegion, rotation } from './transform';
 
 const box = (x: number, y: number, w: number, h: number): Region => boxRegion({ minX: x, minY: y, maxX: x + w, maxY: y + h });
@@ -14,6 +16,8 @@ const circle = (r: number, x = 0): Region => [
     holes: [],
   },
 ];
+
+const thickness = (region: Region, under: number) => measure(region, under, LIMITS.tip);
 
 describe('thickness', () => {
   it.each([0.3, 0.5, 0.7, 0.9])('measures a bar %p mm wide', (width) => {
@@ -74,22 +78,6 @@ describe('thickness', () => {
 
 describe('law: what is thin is found', () => {
   const turn = fc.double({ min: 0, max: 6.28, noNaN: true });
-  /** A stout block with a tapering spur to the right: `root` mm wide where it leaves, `end` where it stops, both about y = 0. */
-  const spur = (root: number, end: number, length: number): Region => [
-    {
-      outer: [
-        [-6, -5],
-        [0, -5],
-        [0, -root / 2],
-        [length, -end / 2],
-        [length, end / 2],
-        [0, root / 2],
-        [0, 5],
-        [-6, 5],
-      ],
-      holes: [],
-    },
-  ];
   const turned = (region: Region, by: number) => applyToRegion(rotation(by), region);
 
   it('a hair of any width on a stout part, however it lies', () => {

@@ -21,14 +21,12 @@ export interface Thickness {
   readonly least: number;
   /** One place a thin stroke, narrowest first. */
   readonly places: readonly ThinPlace[];
-  /** Ends that are thin over less than 2 mm, longest first: they are no strokes. */
+  /** Ends that are thin over less than a tip's length, longest first: they are no strokes. */
   readonly tips: readonly Tip[];
 }
 
 /** Feet further apart than this (seen from the middle) stand on opposite sides; corners give less. */
 const OPPOSITE_COS = Math.cos((137 / 180) * Math.PI);
-/** Thin over so many mm from its end, it is a stroke that tapers; over less, a tip. */
-const TIP_MM = 2;
 /** A part that is small as a whole has no tips longer than this share of the way round it. */
 const TIP_SHARE = 0.2;
 /** Edges are looked at every such share of the width that is of interest: widths are exact at each look. */
@@ -62,7 +60,7 @@ function fan(before: Point, after: Point): readonly Point[] {
 }
 
 /** Thin places of one part. */
-function placesOfPart(part: Part, step: number, under: number): Found[] {
+function placesOfPart(part: Part, step: number, under: number, tip: number): Found[] {
   const rings: readonly Ring[] = [part.outer, ...part.holes];
   const lengths = rings.map(ringLength);
   const grid = gridOfEdges(rings, under);
@@ -81,7 +79,7 @@ function placesOfPart(part: Part, step: number, under: number): Found[] {
       at: [x + r * nx, y + r * ny],
       width: 2 * r,
       tail: met.ring === ring ? Math.min(apart, round - apart) / 2 : Infinity,
-      most: Math.min(TIP_MM, TIP_SHARE * round),
+      most: Math.min(tip, TIP_SHARE * round),
     });
   };
   let first = 0;
@@ -138,7 +136,7 @@ function sizeKey(part: Part): string {
 }
 
 /** Every thin place, in no order: a letter that comes again is not measured again. */
-function everyThinPlace(region: Region, under: number): Found[] {
+function everyThinPlace(region: Region, under: number, tip: number): Found[] {
   const known = new Map<string, { part: Part; places: Found[] }[]>();
   return region.flatMap((part) => {
     // a part that is slim as a whole is looked at oftener: its hairs may be short
@@ -150,7 +148,7 @@ function everyThinPlace(region: Region, under: number): Found[] {
       const by = movedBy(one.part, part);
       if (by) return one.places.map((place) => ({ ...place, at: [place.at[0] + by[0], place.at[1] + by[1]] as const }));
     }
-    const places = placesOfPart(part, step, under);
+    const places = placesOfPart(part, step, under, tip);
     known.set(key, [...alike, { part, places }]);
     return places;
   });
@@ -158,11 +156,11 @@ function everyThinPlace(region: Region, under: number): Found[] {
 
 const isStroke = ({ tail, most }: Found): boolean => tail >= most;
 
-/** Thin places for a drawing: so many that strokes show, no two nearer than a third of `under`. */
-export function thinPlaces(region: Region, under: number): ThinPlace[] {
+/** Thin places for a drawing: so many that strokes show, no two nearer than a third of `under`. `tip` as for `thickness`. */
+export function thinPlaces(region: Region, under: number, tip: number): ThinPlace[] {
   const cell = under / 3;
   const kept = new Map<string, ThinPlace>();
-  for (const place of everyThinPlace(region, under)) {
+  for (const place of everyThinPlace(region, under, tip)) {
     if (!isStroke(place)) continue;
     const key = `${Math.round(place.at[0] / cell)} ${Math.round(place.at[1] / cell)}`;
     const before = kept.get(key);
@@ -186,15 +184,16 @@ function apart<P extends ThinPlace>(list: readonly P[], reach: number): P[] {
 
 /**
  * The least local stroke width: at places along the edge, the largest circle inside that touches there (the shrinking ball method of Ma, Bae and
- * Choi, 2012, with edges instead of samples, so that a width is exact where it is taken). A stroke that tapers counts down to 2 mm from its
- * end; what is thin over less is a tip.
+ * Choi, 2012, with edges instead of samples, so that a width is exact where it is taken). A stroke that tapers counts down to `tip`
+ * from its end; what is thin over less is a tip.
  *
  * @param region mm
  * @param under widths at or above this, mm, are not of interest
+ * @param tip what is thin over less than this from its end, mm, is no stroke
  * @returns least width and its places, one a stroke, narrowest first, and tips; right within 2 %
  */
-export function thickness(region: Region, under: number): Thickness {
-  const all = everyThinPlace(region, under);
+export function thickness(region: Region, under: number, tip: number): Thickness {
+  const all = everyThinPlace(region, under, tip);
   const strokes = all.filter(isStroke).toSorted((a, b) => a.width - b.width);
   const places = apart(
     strokes.map(({ at, width }) => ({ at, width })),
@@ -202,10 +201,10 @@ export function thickness(region: Region, under: number): Thickness {
   );
   const ends = all.filter((found) => !isStroke(found)).toSorted((a, b) => b.tail - a.tail);
   // a tapering stroke's end belongs to the stroke
-  const own = ends.filter((end) => strokes.every((stroke) => distance(stroke.at, end.at) > TIP_MM * 1.5));
+  const own = ends.filter((end) => strokes.every((stroke) => distance(stroke.at, end.at) > tip * 1.5));
   const tips = apart(
     own.map(({ at, width, tail }) => ({ at, width, length: tail })),
-    TIP_MM * 1.5,
+    tip * 1.5,
   );
   return { least: places[0]?.width ?? Infinity, places, tips };
 }

@@ -14,7 +14,8 @@ import { listReadings, variantReadings } from './listReadings';
 import { markReadings } from './markReadings';
 import type { Memo } from './memo';
 import { overReadings } from './overReadings';
-import { fitMarks, type FittingWork } from './planMark';
+import { fitMarks } from './fitMarks';
+import { type FittingWork } from './planMark';
 import { soundRemedies } from './soundRemedies';
 import { tapeReadings, type LayerPlan } from './steps';
 

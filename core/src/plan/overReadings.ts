@@ -1,14 +1,9 @@
 import { slatGaps } from '../blanks';
-import { TECHNIQUES } from '../facts';
-import { boxOf, boxRegion, intersection, regionArea } from '../geometry';
+import { LIMITS, TECHNIQUES } from '../facts';
+import { boxesMeet, boxOf, boxRegion, intersection, regionArea, type Region } from '../geometry';
 import { aboutMark, type Job, type Reading, type Shop } from '../job';
-import { formatLength, listed } from '../units';
+import { counted, formatLength, listed } from '../units';
 import type { MarkPlan } from './planMark';
-
-/** Film that crosses less than this of a gap, mm², only touches it. */
-const LEAST_MM2 = 1;
-/** A joint no wider than this, mm, is bridged by film without sagging. */
-const TIGHT_MM = 1;
 
 /** What a mark tells of what lies under it where it goes: other marks in part, and the gaps between slats. */
 export function overReadings(job: Job, plan: MarkPlan, { lengths }: Pick<Shop, 'lengths'>): Reading[] {
@@ -39,14 +34,14 @@ export function overReadings(job: Job, plan: MarkPlan, { lengths }: Pick<Shop, '
       return fitted.layers.some((layer) => layer.region.length > 0 && crosses(layer.region, region));
     });
     if (crossed.length > 0) {
-      const tight = slats.gap <= TIGHT_MM;
+      const tight = slats.gap <= LIMITS.tightJoint;
       readings.push({
         ...base,
         id: `slats:${mark.id}`,
         verdict: tight ? 'fine' : 'watch',
         title: 'Over the gaps',
-        value: `${crossed.length} ${crossed.length === 1 ? 'gap' : 'gaps'}`,
-        limit: `up to ${formatLength(TIGHT_MM, lengths)} wide`,
+        value: counted(crossed.length, 'gap'),
+        limit: `up to ${formatLength(LIMITS.tightJoint, lengths)} wide`,
         why: tight
           ? 'It bridges the joints: rub it down on both sides of each, then slit it along the joint.'
           : `Film has nothing to hold on over a gap of ${formatLength(slats.gap, lengths)}: with the tape still on, slit it along both edges of each gap, and press the ends round them.`,
@@ -56,8 +51,5 @@ export function overReadings(job: Job, plan: MarkPlan, { lengths }: Pick<Shop, '
   return readings;
 }
 
-const crosses = (region: Parameters<typeof regionArea>[0], gap: ReturnType<typeof boxRegion>): boolean => {
-  const [a, b] = [boxOf(region), boxOf(gap)];
-  if (a.minX > b.maxX || b.minX > a.maxX || a.minY > b.maxY || b.minY > a.maxY) return false;
-  return regionArea(intersection(region, gap)) > LEAST_MM2;
-};
+const crosses = (region: Region, gap: Region): boolean =>
+  boxesMeet(boxOf(region), boxOf(gap)) && regionArea(intersection(region, gap)) > LIMITS.touches;

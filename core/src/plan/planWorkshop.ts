@@ -9,7 +9,8 @@ import { benchOf, type Bench } from './bench';
 import { filmOf, sharedLayouts, type CutSoFar } from './film';
 import { jobReadings, withOverrides } from './jobReadings';
 import { Memo } from './memo';
-import { fitMarks, type MarkPlan } from './planMark';
+import { fitMarks } from './fitMarks';
+import { type MarkPlan } from './planMark';
 import { Aside, type AsideReason } from './setAside';
 import { planLayers, planRecipe, type LayerPlan } from './steps';
 

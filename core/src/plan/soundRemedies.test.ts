@@ -142,6 +142,28 @@ describe('the law of remedies', () => {
       expect([label, after.verdict]).toEqual([label, 'fine']);
     }
   });
+  it('stand in the order of how little they change of what is wanted', () => {
+    const job = plateJob(textMark('Zoë', { film: 'cream-matt', size: { mode: 'width', width: 20 } }));
+    const striped: Job = {
+      ...job,
+      piece: { ...job.piece, ground: 'rawWood', contact: 'openGrain' },
+      zones: [
+        { ...job.zones[0]!, colours: ['#f6f4ec'] },
+        { ...job.zones[0]!, id: 'y', name: 'Dark end', colours: ['#1d1d1d'] },
+      ],
+    };
+    const fields = planOf(striped).readings.flatMap(({ remedies }) =>
+      remedies.length < 2
+        ? []
+        : [
+            remedies.map(({ patch, takesAway }) =>
+              takesAway ? 3 : patch.some(({ path }) => path[2] === 'technique') ? 2 : patch.some(({ path }) => path[2] === 'zone') ? 1 : 0,
+            ),
+          ],
+    );
+    expect(new Set(fields.flat()).size).toBeGreaterThan(2);
+    for (const order of fields) expect(order).toEqual(order.toSorted((a, b) => a - b));
+  });
   it('a paint that would vanish is not taken along to a stencil', () => {
     const job = plateJob(textMark('Tern', { paint: 'cream' }));
     const white: Job = { ...job, piece: { ...job.piece, ground: 'rawWood', contact: 'openGrain', colour: '#f4ecd4' } };

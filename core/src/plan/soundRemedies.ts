@@ -1,6 +1,6 @@
 import { reshapes } from '../artwork';
 import { surfaceOf } from '../blanks';
-import { TECHNIQUES } from '../facts';
+import { LIMITS, TECHNIQUES } from '../facts';
 import { contrastOf } from '../fit';
 import { applyPatch, kindOf, type Remedy, type Id, type Job, type Mark, type Reading, type Shop } from '../job';
 import { gripReading } from '../tape';
@@ -64,8 +64,6 @@ function isTried(job: Job, reading: Reading, patch: Remedy['patch']): boolean {
   return ofMarks.some(({ path }) => reshapes(job.marks.find((mark) => mark.id === path[1])?.edits ?? []));
 }
 
-/** A mark that would be narrower than this share of what it is has lost what its maker wanted. */
-const LEAST_SHARE = 0.4;
 /** Kinds of readings that say that a mark is larger than its place: it has to be smaller, however much. */
 const FITS_ITS_PLACE: ReadonlySet<string> = new Set(['size', 'names', 'food', 'scatter', 'spread', 'wide']);
 
@@ -77,8 +75,20 @@ const shrinksBadly = (marks: readonly MarkPlan[], patch: Remedy['patch']): boole
     const plan = marks.find(({ mark }) => mark.id === path[1]);
     if (!size || !plan || size.mode === 'height') return false;
     const width = size.mode === 'width' ? size.width : plan.fitted.largestWidth;
-    return width < plan.fitted.width * LEAST_SHARE;
+    return width < plan.fitted.width * LIMITS.leastOfSize;
   });
+
+/** How much a remedy changes of what the maker wants: another way of making it, or another place, more than a colour or a size. */
+const changes = ({ patch, takesAway }: Remedy): number =>
+  takesAway
+    ? 3
+    : patch.reduce((most, { path }) => {
+        const field = path[0] === 'marks' ? path[2] : undefined;
+        return Math.max(most, field === 'technique' ? 2 : field === 'zone' ? 1 : 0);
+      }, 0);
+
+/** Remedies in the order of how little they change, else as they were offered. */
+const leastFirst = (remedies: readonly Remedy[]): Remedy[] => remedies.toSorted((a, b) => changes(a) - changes(b));
 
 /** In the place of a name: it was not tried out. */
 const UNTRIED = '';
@@ -123,7 +133,7 @@ export function soundRemedies(
     if (reading.remedies.length === 0) return reading;
     const sane = reading.remedies.filter(({ patch }) => FITS_ITS_PLACE.has(kindOf(reading)) || !shrinksBadly(marks, patch));
     if (sane.length === 0) return { ...reading, remedies: [] };
-    const judged = sane.map((remedy) => ({ remedy, against: against(reading, remedy) }));
+    const judged = leastFirst(sane).map((remedy) => ({ remedy, against: against(reading, remedy) }));
     const remedies = judged.flatMap((one) => (one.against === undefined ? [one.remedy] : []));
     const [first] = judged;
     if (!first) return reading;

@@ -2,6 +2,7 @@ import {
   applyToRegion,
   boxAround,
   boxCentre,
+  boxesMeet,
   boxOf,
   intersection,
   mirrorAt,
@@ -9,7 +10,6 @@ import {
   then,
   translation,
   union,
-  type Box,
   type Region,
 } from '../../geometry';
 import type { Mark } from '../../job';
@@ -20,8 +20,6 @@ import type { Faces } from '../text/face';
 const LEAST_SHARE = 1e-6;
 /** So many pairs are looked at and no more: a drawing of thousands of shapes has its overlaps everywhere. */
 const MOST_PAIRS = 3000;
-
-const meet = (a: Box, b: Box): boolean => a.minX < b.maxX && b.minX < a.maxX && a.minY < b.maxY && b.minY < a.maxY;
 
 /**
  * Where shapes of one film lie over each other: a knife that followed each outline would cut across there, so they are joined into one.
@@ -40,7 +38,7 @@ export function overlapsOf(mark: Mark, reference: { width: number; height: numbe
   let pairs = 0;
   shapes.forEach((a, i) => {
     for (const b of shapes.slice(i + 1)) {
-      if (a.film !== b.film || pairs >= MOST_PAIRS || !meet(a.box, b.box)) continue;
+      if (a.film !== b.film || pairs >= MOST_PAIRS || !boxesMeet(a.box, b.box)) continue;
       pairs += 1;
       const both = intersection(a.region, b.region).filter((part) => regionArea([part]) > least);
       if (both.length > 0) found.push(both);

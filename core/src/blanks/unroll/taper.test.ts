@@ -2,6 +2,7 @@ import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import { shippedFaces } from '../../../test/faces';
 import { DEMO_START, demoWorkshop } from '../../../test/sampleJobs';
+import { offItsCurve } from '../../../test/knownShapes';
 import { regionArea, type Point } from '../../geometry';
 import { planWorkshop } from '../../plan';
 import { bendAt, bendRegion, checkTaper, diameterAt, rhoAt, sagOf, sectorOf, slantOf, uprightOf, type Taper } from './taper';
@@ -129,24 +130,7 @@ describe('the ring that a taper unrolls to', () => {
         const taper: Taper = { kind: 'taper', rim, foot, height };
         fc.pre(checkTaper(taper).ok && sectorOf(taper) !== undefined);
         const edge = corners.map(([x, y]): Point => [x, y * height]);
-        const bent = bendRegion([{ outer: edge, holes: [] }], taper, at * height)[0]!.outer;
-        const bend = bendAt(taper, at * height);
-        let k = 0;
-        edge.forEach((a, i) => {
-          const b = edge[(i + 1) % 3]!;
-          const end = bend(b);
-          const from = k;
-          do k++;
-          while (k < bent.length && Math.hypot(bent[k]![0] - end[0], bent[k]![1] - end[1]) > 1e-9);
-          for (let piece = from; piece < k; piece++) {
-            const t = (piece - from + 0.5) / (k - from);
-            const [x, y] = bend([a[0] + (b[0] - a[0]) * t, a[1] + (b[1] - a[1]) * t]);
-            const [p, q] = [bent[piece]!, bent[(piece + 1) % bent.length]!];
-            const length = Math.hypot(q[0] - p[0], q[1] - p[1]);
-            const off = length > 0 ? Math.abs((q[0] - p[0]) * (y - p[1]) - (q[1] - p[1]) * (x - p[0])) / length : 0;
-            expect(off).toBeLessThan(0.0105);
-          }
-        });
+        expect(offItsCurve(taper, edge, at * height)).toBeLessThan(0.0105);
       }),
     );
   });
