@@ -108,7 +108,7 @@ async function quickEdits(page: Page, address: string): Promise<Figure> {
       const job = await page.evaluate(
         (key) =>
           new Promise<unknown>((resolve) => {
-            const open = indexedDB.open('kolleta');
+            const open = indexedDB.open('kolleta-demo');
             open.onsuccess = () => {
               const get = open.result.transaction('jobs').objectStore('jobs').get(key);
               get.onsuccess = () => {
@@ -249,7 +249,7 @@ async function badJobs(page: Page, address: string): Promise<Figure> {
     const job = await page.evaluate(
       () =>
         new Promise<Record<string, unknown> & { marks: Record<string, unknown>[] }>((resolve) => {
-          const open = indexedDB.open('kolleta');
+          const open = indexedDB.open('kolleta-demo');
           open.onsuccess = () => {
             const get = open.result.transaction('jobs').objectStore('jobs').get('boat-numbers');
             get.onsuccess = () => (open.result.close(), resolve(get.result as never));
@@ -261,7 +261,7 @@ async function badJobs(page: Page, address: string): Promise<Figure> {
     await page.evaluate(
       ({ put, date }: { put: Record<string, unknown>; date: boolean }) =>
         new Promise<void>((resolve) => {
-          const open = indexedDB.open('kolleta');
+          const open = indexedDB.open('kolleta-demo');
           open.onsuccess = () => {
             const all = open.result.transaction('jobs', 'readwrite').objectStore('jobs');
             all.put(date ? { ...put, deadline: Number.NaN } : put).onsuccess = () => (open.result.close(), resolve());

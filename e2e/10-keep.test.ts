@@ -31,7 +31,7 @@ test('a job goes out to a file and comes back beside the other', async ({ page }
 });
 
 for (const [name, change, says] of [
-  ['newer', (t: string) => t.replace('"version": 2', '"version": 9'), /newer Kolleta/],
+  ['newer', (t: string) => t.replace('"version": 3', '"version": 9'), /newer Kolleta/],
   ['truncated', (t: string) => t.slice(0, t.length / 2), /breaks off/],
   ['with unknown fields', (t: string) => t.replace('"client"', '"sparkle": 1, "client"'), /\/job\/sparkle/],
 ] as const) {

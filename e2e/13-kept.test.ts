@@ -88,7 +88,7 @@ test.describe('emptied', () => {
     const path = await (await download).path();
     await kept(page);
     await page.goto('/icon-192.png');
-    await page.evaluate(() => new Promise((resolve) => (indexedDB.deleteDatabase('kolleta').onsuccess = resolve)));
+    await page.evaluate(() => new Promise((resolve) => (indexedDB.deleteDatabase('kolleta-demo').onsuccess = resolve)));
     await page.goto('/');
     await expect(page.getByRole('heading', { name: 'The workshop that was kept here is gone' })).toBeVisible();
     await page.getByLabel('Workshop file').setInputFiles(path);
@@ -117,9 +117,9 @@ test('a first start that cannot be written is told, and the next one begins agai
   });
   await page.goto('/');
   await expect(page.getByRole('alert', { name: 'Not saved' })).toContainText('Begin with the demo workshop');
-  expect(await page.evaluate(() => localStorage.getItem('opened'))).toBeNull();
+  expect(await page.evaluate(() => localStorage.getItem('openedDemo'))).toBeNull();
   await page.evaluate(() => sessionStorage.setItem('room', 'yes'));
   await page.reload();
   await expect(page.getByRole('button', { name: 'Done' }).first()).toBeEnabled();
-  await expect.poll(() => page.evaluate(() => localStorage.getItem('opened'))).toBe('yes');
+  await expect.poll(() => page.evaluate(() => localStorage.getItem('openedDemo'))).toBe('yes');
 });

@@ -125,7 +125,7 @@ test.describe('set aside', () => {
     await page.evaluate(
       () =>
         new Promise<void>((resolve, reject) => {
-          const open = indexedDB.open('kolleta');
+          const open = indexedDB.open('kolleta-demo');
           open.onerror = () => reject(open.error);
           open.onsuccess = () => {
             const jobs = open.result.transaction('jobs', 'readwrite').objectStore('jobs');
@@ -179,7 +179,7 @@ test('a database that is thrown away under an open tab is noticed, and put back 
   await openStation(page, 'honour-board', 'measure');
   await type(page, 'Client', 'The club');
   await kept(page);
-  await page.evaluate(() => new Promise((resolve) => (indexedDB.deleteDatabase('kolleta').onsuccess = resolve)));
+  await page.evaluate(() => new Promise((resolve) => (indexedDB.deleteDatabase('kolleta-demo').onsuccess = resolve)));
   const band = page.getByRole('alert', { name: 'Not saved' });
   await expect(band).toContainText('thrown away');
   await type(page, 'Width', '555');

@@ -1,6 +1,6 @@
 import { about, TRADE, type Column, type Fact } from './fact';
 
-export type FilmKindId = 'permanent' | 'removable' | 'stencil' | 'bargain' | 'glitter' | 'foil' | 'textured';
+export type FilmKindId = 'permanent' | 'removable' | 'stencil' | 'bargain' | 'glitter' | 'foil' | 'textured' | 'patterned' | 'changing';
 export type FilmFinish = 'gloss' | 'matt' | 'metallic' | 'satin' | 'frosted' | 'foil' | 'textured' | 'glitter';
 
 /** A kind of film, whatever its colour. */
@@ -80,6 +80,22 @@ export const FILM_KINDS: Record<FilmKindId, FilmKind> = {
     liner: about(0.4),
     bond: about(15),
     weeding: about(0.8),
+    stays: true,
+  },
+  patterned: {
+    name: 'patterned film',
+    leastStroke: about(1),
+    liner: about(0.25),
+    bond: about(15),
+    weeding: about(1.1),
+    stays: true,
+  },
+  changing: {
+    name: 'colour-changing film',
+    leastStroke: about(1),
+    liner: about(0.25),
+    bond: about(15),
+    weeding: about(1),
     stays: true,
   },
 };

@@ -30,11 +30,14 @@ export const WRONGS: readonly string[] = [
 export const isTimed = ({ timed, planned, actual }: { timed?: boolean; planned: number; actual: number }): boolean =>
   timed ?? actual !== planned;
 
-/** Film taken from each roll since it was counted, mm; what was cut from a sheet or an offcut leaves the roll alone. */
+/** Film taken from each roll since its length was typed, mm, corrected by counts; what was cut from a sheet or an offcut leaves the roll alone. */
 export function filmTaken(events: readonly WorkEvent[]): ReadonlyMap<Id, number> {
   const taken = new Map<Id, number>();
-  for (const event of standing(events))
-    if (event.kind === 'cut' && (event.from?.kind ?? 'roll') === 'roll') taken.set(event.film, (taken.get(event.film) ?? 0) + event.length);
+  const take = (film: Id, length: number) => void taken.set(film, (taken.get(film) ?? 0) + length);
+  for (const event of standing(events)) {
+    if (event.kind === 'cut' && (event.from?.kind ?? 'roll') === 'roll') take(event.film, event.length);
+    if (event.kind === 'counted' && event.stock === 'film') take(event.item, event.was - event.is);
+  }
   return taken;
 }
 

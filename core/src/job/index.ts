@@ -1,4 +1,6 @@
+export * from './emptyShop';
 export * from './event';
+export * from './filmColours';
 export * from './filmInstead';
 export * from './guarded';
 export * from './ids';
@@ -8,3 +10,5 @@ export * from './patch';
 export * from './reading';
 export * from './readingKinds';
 export * from './shop';
+export * from './stockCounts';
+export * from './stockUses';

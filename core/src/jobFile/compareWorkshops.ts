@@ -7,7 +7,7 @@ export interface WorkshopDifference {
   readonly jobsChanged: readonly string[];
   readonly eventsNew: number;
   readonly eventsGone: number;
-  /** Films, tapes, paints, machines that are new, gone or changed; and the shop's own settings. */
+  /** Films, tapes, paints, supplies, machines, patterns that are new, gone or changed; and the shop's own settings. */
   readonly stock: readonly string[];
 }
 
@@ -38,20 +38,23 @@ function parts<T extends Named>(before: readonly T[], after: readonly T[]) {
   };
 }
 
+/** What is compared thing by thing. */
+const STOCK = ['films', 'tapes', 'paints', 'supplies', 'machines', 'presses', 'patterns'] as const;
+
 /** What would change if `after` took the place of `before`. */
 export function compareWorkshops(before: Workshop, after: Workshop): WorkshopDifference {
   const jobs = parts(before.jobs, after.jobs);
   const names = (items: readonly Named[]) => items.map((item) => item.name);
   const [had, has] = [new Set(before.events.map((e) => e.id)), new Set(after.events.map((e) => e.id))];
-  const stock = (['films', 'tapes', 'paints', 'machines'] as const).flatMap((kind) => {
-    const { fresh, gone, changed } = parts<Named>(before.shop[kind], after.shop[kind]);
+  const stock = STOCK.flatMap((kind) => {
+    const { fresh, gone, changed } = parts<Named>(before.shop[kind] ?? [], after.shop[kind] ?? []);
     return [
       ...names(fresh).map((name) => `${name} (new)`),
       ...names(gone).map((name) => `${name} (gone)`),
       ...names(changed).map((name) => `${name} (changed)`),
     ];
   });
-  const settings = (shop: Workshop['shop']) => ({ ...shop, films: [], tapes: [], paints: [], machines: [] });
+  const settings = (shop: Workshop['shop']) => ({ ...shop, ...Object.fromEntries(STOCK.map((kind) => [kind, []])) });
   return {
     jobsNew: names(jobs.fresh),
     jobsGone: names(jobs.gone),

@@ -1,3 +1,4 @@
+import { FILE_VERSION } from './version';
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import { demoWorkshop, plateJob, textMark } from '../../test/sampleJobs';
@@ -50,7 +51,7 @@ describe('files', () => {
     return JSON.stringify(copy);
   };
   it.each<[string, string, RegExp]>([
-    ['newer', changed((f) => void (f.version = 3)), /newer Kolleta \(version 3.*\/version/],
+    ['newer', changed((f) => void (f.version = FILE_VERSION + 1)), /newer Kolleta \(version \d+.*\/version/],
     ['truncated', JSON.stringify(file).slice(0, 400), /breaks off after 400/],
     ['with an unknown field', changed((f) => void (f.job['colourr'] = 1)), /does not know: \/job\/colourr/],
     ['with an unknown field deep inside', changed((f) => void (f.job.marks[0]!['glow'] = 1)), /\/job\/marks\/0\/glow/],

@@ -4,8 +4,11 @@ import { jobFault, logFault, shopFault, type Fault } from './soundJob';
 import { jobFile, workshopFile } from './generated/validators';
 import { FILE_VERSION } from './version';
 
-/** What makes a file of a version one of the next, the first for version 1. Version 2 only adds: outlines, features, edits, lists, a shelf. */
-const MIGRATIONS: readonly ((data: Record<string, unknown>) => Record<string, unknown>)[] = [(data) => data];
+/**
+ * What makes a file of a version one of the next, the first for version 1. Both only add: version 2 outlines, features, edits, lists, a shelf;
+ * version 3 supplies, sheets and offcuts, carriers, presses, patterns of jobs, counts of stock, hours beside the week.
+ */
+const MIGRATIONS: readonly ((data: Record<string, unknown>) => Record<string, unknown>)[] = [(data) => data, (data) => data];
 
 /** Everything that a workshop is. */
 export interface Workshop {
@@ -34,13 +37,39 @@ function unfileJob(job: Filed<Job, 'createdAt' | 'deadline'>): Job {
   return { ...rest, createdAt: instant(createdAt), ...(deadline === undefined ? {} : { deadline: instant(deadline) }) };
 }
 
+type FiledSpan = { id: string; start: string; end: string };
+type FiledJob = Filed<Job, 'createdAt' | 'deadline'>;
+
+/** A shop as it is filed: its moments as text. */
+function fileShop({ patterns, hours: { extra, ...hours }, ...rest }: Shop): object {
+  const spans = extra?.map(({ id, start, end }): FiledSpan => ({ id, start: iso(start), end: iso(end) }));
+  return {
+    ...rest,
+    hours: { ...hours, ...(spans ? { extra: spans } : {}) },
+    ...(patterns ? { patterns: patterns.map((pattern) => ({ ...pattern, job: fileJob(pattern.job) })) } : {}),
+  };
+}
+
+function unfileShop(filed: object): Shop {
+  const { patterns, hours, ...rest } = filed as Omit<Shop, 'hours' | 'patterns'> & {
+    patterns?: { id: string; name: string; job: FiledJob }[];
+    hours: Omit<Shop['hours'], 'extra'> & { extra?: FiledSpan[] };
+  };
+  const { extra, ...week } = hours;
+  return {
+    ...rest,
+    hours: { ...week, ...(extra ? { extra: extra.map(({ id, start, end }) => ({ id, start: instant(start), end: instant(end) })) } : {}) },
+    ...(patterns ? { patterns: patterns.map((pattern) => ({ ...pattern, job: unfileJob(pattern.job) })) } : {}),
+  };
+}
+
 /** A job as the text of a file. */
 export const writeJobFile = (job: Job): string =>
   `${JSON.stringify({ kolleta: 'job', version: FILE_VERSION, job: fileJob(job) }, null, 1)}\n`;
 
 /** A whole workshop as the text of a file. */
 export const writeWorkshopFile = ({ shop, jobs, events }: Workshop): string =>
-  `${JSON.stringify({ kolleta: 'workshop', version: FILE_VERSION, shop, jobs: jobs.map(fileJob), events: events.map((event) => ({ ...event, at: iso(event.at) })) }, null, 1)}\n`;
+  `${JSON.stringify({ kolleta: 'workshop', version: FILE_VERSION, shop: fileShop(shop), jobs: jobs.map(fileJob), events: events.map((event) => ({ ...event, at: iso(event.at) })) }, null, 1)}\n`;
 
 const AGAIN = 'Nothing was changed. Export the file again, or choose another one.';
 
@@ -134,7 +163,7 @@ export function readWorkshopFile(text: string, name: string): Result<ReadWorksho
     return refused(`"${name}" is one job, not a whole workshop.`, 'a workshop file', name, 'Open it under “Open a job file” instead.');
   if (!workshopFile(opened.value.data)) return faultOf(workshopFile, name);
   const data = opened.value.data as {
-    shop: Shop;
+    shop: object;
     jobs: Parameters<typeof unfileJob>[0][];
     events: (Omit<WorkEvent, 'at'> & { at: string })[];
   };
@@ -147,10 +176,11 @@ export function readWorkshopFile(text: string, name: string): Result<ReadWorksho
     if (fault) leftOut.push({ name: job.name || job.id, why: `${fault.found}, at /jobs/${i}${fault.path}` });
     return !fault;
   });
-  const fault = shopFault(data.shop);
+  const shop = unfileShop(data.shop);
+  const fault = shopFault(shop);
   if (fault) return refusedAt(name, '/shop', fault);
   try {
-    new Intl.DateTimeFormat('en', { timeZone: data.shop.hours.zone });
+    new Intl.DateTimeFormat('en', { timeZone: shop.hours.zone });
   } catch {
     return refused(
       `"${name}" names a time zone that does not exist, at /shop/hours/zone.`,
@@ -162,5 +192,5 @@ export function readWorkshopFile(text: string, name: string): Result<ReadWorksho
   const events = data.events.map((event) => ({ ...event, at: instant(event.at) }) as WorkEvent);
   const wrong = logFault(events);
   if (wrong) return refusedAt(name, '/events', wrong);
-  return good({ shop: data.shop, jobs, events, ...(leftOut.length > 0 ? { leftOut } : {}) });
+  return good({ shop, jobs, events, ...(leftOut.length > 0 ? { leftOut } : {}) });
 }

@@ -1,3 +1,4 @@
 export * from './files';
 export * from './soundJob';
 export * from './compareWorkshops';
+export * from './stockList';

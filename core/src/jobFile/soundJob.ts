@@ -116,6 +116,12 @@ export function shopFault(shop: Shop): Fault | undefined {
     ['/tapes', shop.tapes],
     ['/paints', shop.paints],
     ['/machines', shop.machines],
+    ['/supplies', shop.supplies ?? []],
+    ['/presses', shop.presses ?? []],
+    ['/patterns', shop.patterns ?? []],
+    ['/hours/extra', shop.hours.extra ?? []],
+    ...shop.films.map(({ pieces }, i): [string, readonly { readonly id: string }[]] => [`/films/${i}/pieces`, pieces ?? []]),
+    ...shop.machines.map(({ carriers }, i): [string, readonly { readonly id: string }[]] => [`/machines/${i}/carriers`, carriers ?? []]),
     ['/shelf', shop.shelf ?? []],
     ['/blanks', shop.blanks ?? []],
     ['/faces', shop.faces ?? []],
@@ -132,6 +138,15 @@ export function shopFault(shop: Shop): Fault | undefined {
           : { path: `/hours/week/${i}/${k}`, found: 'hours that end before they begin', expected: 'a start before its end' },
       ),
     ) ??
+    firstOf(shop.hours.extra ?? [], ({ start, end }, i) =>
+      start < end
+        ? undefined
+        : { path: `/hours/extra/${i}`, found: 'hours that end before they begin', expected: 'a start before its end' },
+    ) ??
+    firstOf(shop.patterns ?? [], (pattern, i) => {
+      const fault = jobFault(pattern.job);
+      return fault && { ...fault, path: `/patterns/${i}/job${fault.path}` };
+    }) ??
     firstOf(shop.blanks ?? [], (blank, i) => {
       const shape = checkShape(blank.shape);
       return shape.ok

@@ -2,7 +2,7 @@ import type { Faces, Layer } from '../artwork';
 import { filmSurface } from '../blanks';
 import { LIMITS, TECHNIQUES } from '../facts';
 import { boxesMeet, boxOf, boxRegion, intersection, regionArea, type Box, type Region } from '../geometry';
-import type { Job, Shop } from '../job';
+import { filmColours, type Job, type Shop } from '../job';
 import type { Memo } from './memo';
 import { fitOne, type FittingWork, type LiesOn } from './planMark';
 
@@ -52,7 +52,7 @@ function seenAgainst(works: readonly FittingWork[], shop: Shop, memo: Memo): Fit
       for (const layer of other.plan.fitted.layers) {
         const film = shop.films.find((f) => f.id === layer.film);
         if (film && memo.stage('covers', { box: fitted.box, region: layer.region }, coversStage)) {
-          const behind = { colour: film.colour, colours: [film.colour], name: film.name };
+          const behind = { colour: film.colour, colours: filmColours(film), name: film.name };
           // what is seen through the piece went down before what it is seen against
           const surface = mark.seenThrough ? work.plan.surface : filmSurface(work.plan.surface, film);
           return { ...work, plan: { ...work.plan, behind, surface } };

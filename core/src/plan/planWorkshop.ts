@@ -1,7 +1,7 @@
 import type { Faces } from '../artwork';
 import type { FilmLayout } from '../cut';
 import type { Recipe } from '../finish';
-import { cutStepId, filmTaken, marksCut, type Id, type Job, type JobId, type Reading, type Shop, type WorkEvent } from '../job';
+import { asCounted, cutStepId, filmTaken, marksCut, type Id, type Job, type JobId, type Reading, type Shop, type WorkEvent } from '../job';
 import { stepFacts, withBehind } from '../logbook';
 import { HORIZON_DAYS, solveSchedule, workingWindows, type JobSchedule, type Schedule, type Window } from '../schedule';
 import { formatLength, MINUTE_MS } from '../units';
@@ -101,6 +101,7 @@ const wanted = ({ deadline }: Job): number | undefined => (deadline !== undefine
  * A job that cannot be planned is set aside, and all others are planned.
  *
  * @param jobs all jobs; closed ones are left out
+ * @param stocked the workshop, its stock as it was typed
  * @param events what happened, in any order
  * @param now UTC ms
  * @param faces the faces that ship
@@ -108,7 +109,7 @@ const wanted = ({ deadline }: Job): number | undefined => (deadline !== undefine
  */
 export function planWorkshop(
   jobs: readonly Job[],
-  shop: Shop,
+  stocked: Shop,
   events: readonly WorkEvent[],
   now: number,
   faces: Faces,
@@ -133,6 +134,7 @@ export function planWorkshop(
   };
 
   // what happened
+  const shop = asCounted(stocked, events);
   const facts = stepFacts(events);
   const taken = filmTaken(events);
   const filmLeft = new Map(shop.films.map((film) => [film.id, Math.max(0, film.length - (taken.get(film.id) ?? 0))]));

@@ -14,7 +14,7 @@ export interface Window {
 /**
  * The working windows from a moment on, in the workshop's own zone: a change of clocks moves them with the wall clock.
  *
- * @param hours working times a weekday
+ * @param hours working times a weekday, and spans beside them
  * @param from UTC ms; a window that has begun starts there
  * @param days how many days to look ahead
  */
@@ -48,7 +48,20 @@ export function workingWindows(hours: Hours, from: number, days: number): Window
     }
     offset = evening;
   }
-  return windows;
+  return joined(windows, hours.extra ?? [], from);
+}
+
+/** Windows with what is worked beside the week: sorted, apart, none before `from`. */
+function joined(windows: Window[], extra: readonly Window[], from: number): Window[] {
+  const more = extra.map(({ start, end }) => ({ start: Math.max(from, start), end })).filter(({ start, end }) => end - start >= MINUTE_MS);
+  if (more.length === 0) return windows;
+  const all: Window[] = [];
+  for (const span of [...windows, ...more].toSorted((a, b) => a.start - b.start)) {
+    const last = all.at(-1);
+    if (last && span.start <= last.end) all[all.length - 1] = { start: last.start, end: Math.max(last.end, span.end) };
+    else all.push(span);
+  }
+  return all;
 }
 
 /** Free spans left when busy ones are taken out; windows are sorted and apart, busy ones in any order. */

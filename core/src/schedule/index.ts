@@ -6,3 +6,4 @@ export * from './problem';
 export * from './scheduleReadings';
 export * from './solve';
 export * from './waitsOpen';
+export * from './daySpans';

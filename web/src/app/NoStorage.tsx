@@ -1,7 +1,8 @@
 import { useRef, useState, type ReactNode } from 'react';
 import type { ReadWorkshop, WorkshopDifference } from '@kolleta/core/jobFile';
 import type { Result } from '@kolleta/core/units';
-import { forgetOpened, replaceWorkshop } from '../storage/workshop';
+import { forgetOpened, openAsOwn } from '../storage/workshop';
+import { PLACE } from '../storage/place';
 import { importerWorker } from '../workers/importerClient';
 import { MOST_WORKSHOP_BYTES, readFile } from '../workers/readFile';
 
@@ -54,7 +55,7 @@ export function Emptied() {
       setProblem(`${found.problem.found} ${found.problem.wayOut}`);
       return;
     }
-    await replaceWorkshop(found.value.read, false, 'Restore');
+    await openAsOwn(found.value.read, 'Restore');
     reload();
   };
   return (
@@ -88,7 +89,7 @@ export function Emptied() {
             reload();
           }}
         >
-          Begin with the demo workshop
+          {PLACE === 'demo' ? 'Begin with the demo workshop' : 'Begin anew'}
         </button>
       </div>
     </Page>

@@ -6,6 +6,7 @@ import { redoJob, undoJob } from '../storage/editJob';
 import { redoShop, undoShop } from '../storage/editShop';
 import { NotKept, NotTheWriter } from '../storage/keeping';
 import { plainly } from '../storage/plainly';
+import { leaveDemo } from '../storage/workshop';
 import { useStoredWorkshop, WorkshopContext } from '../storage/useWorkshop';
 import { useTell } from '../ui/toasts';
 import { SavedSoFar } from '../ui/held';
@@ -28,6 +29,7 @@ const PLACES = [
   { to: '/quick', name: 'Quick mark' },
   { to: '/stock', name: 'Stock' },
   { to: '/logbook', name: 'Logbook' },
+  { to: '/workshop', name: 'Workshop' },
 ];
 const THEMES = ['auto', 'workshop', 'night'] as const;
 const THEME_WORD = { auto: 'As the device', workshop: 'Light', night: 'Dark' };
@@ -59,9 +61,10 @@ function useUnforeseen(): void {
 function useUndo(): { undo: () => void; redo: () => void } | undefined {
   const tell = useTell();
   const id = useMatch('/job/:id/*')?.params.id;
-  const inStock = useMatch('/stock') !== null;
+  const [inStock, inWorkshop] = [useMatch('/stock') !== null, useMatch('/workshop') !== null];
+  const ofShop = inStock || inWorkshop;
   const run = async (what: 'undo' | 'redo') => {
-    if (!id && !inStock) return;
+    if (!id && !ofShop) return;
     try {
       const label = await (id ? (what === 'undo' ? undoJob(id) : redoJob(id)) : what === 'undo' ? undoShop() : redoShop());
       tell(label ? `${what === 'undo' ? 'Taken back' : 'Done again'}: ${inSentence(label)}.` : `Nothing to ${what}.`);
@@ -82,14 +85,14 @@ function useUndo(): { undo: () => void; redo: () => void } | undefined {
     window.addEventListener('keydown', keys);
     return () => window.removeEventListener('keydown', keys);
   }, []);
-  return id || inStock ? { undo: () => void run('undo'), redo: () => void run('redo') } : undefined;
+  return id || ofShop ? { undo: () => void run('undo'), redo: () => void run('redo') } : undefined;
 }
 
 function Room({ state }: { state: WorkshopState }) {
   const { climate, temperatures } = state.shop;
   return (
     <Link
-      to="/stock"
+      to="/workshop"
       className="measure hidden rounded-full bg-white/10 px-3.5 py-1.5 text-[0.78rem] text-[#f6f3ec] hover:bg-white/20 xl:inline"
     >
       workroom {formatTemperature(climate.celsius, temperatures)} · {Math.round(climate.humidity * 100)} % RH · water-based drying ×
@@ -102,7 +105,7 @@ function Room({ state }: { state: WorkshopState }) {
 function useKeys(state: WorkshopState, open: (what: 'help' | 'find') => void): void {
   const navigate = useNavigate();
   const id = useMatch('/job/:id/*')?.params.id;
-  const places: Record<string, string> = { b: '/', j: '/jobs', q: '/quick', s: '/stock', l: '/logbook' };
+  const places: Record<string, string> = { b: '/', j: '/jobs', q: '/quick', s: '/stock', l: '/logbook', w: '/workshop' };
   useSingleKeys((key) => {
     const job = state.jobs.find((j) => j.id === id);
     const station = job && /^[1-9]$/.test(key) ? stationsOf(job)[Number(key) - 1] : undefined;
@@ -190,6 +193,11 @@ function Inside({ state }: { state: WorkshopState }) {
                         Redo
                       </button>
                     </>
+                  )}
+                  {state.isDemo && (
+                    <button type="button" className={HEADER_BUTTON} onClick={leaveDemo}>
+                      Leave the demo
+                    </button>
                   )}
                   <Room state={state} />
                   <button type="button" className={`${HEADER_BUTTON} measure`} onClick={() => setCard('find')} title="/">

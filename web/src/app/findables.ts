@@ -46,7 +46,7 @@ export function findables({ jobs, shop }: WorkshopState, plan: Plan | undefined)
     ...shop.films.map((film) => ({ kind: 'film', name: film.name, also: `${film.kind} ${film.finish} roll`, to: '/stock' })),
     ...shop.tapes.map((tape) => ({ kind: 'tape', name: tape.name, to: '/stock' })),
     ...shop.paints.map((paint) => ({ kind: 'paint', name: paint.name, also: paint.coat, to: '/stock' })),
-    ...shop.machines.map((machine) => ({ kind: 'machine', name: machine.name, to: '/stock' })),
+    ...shop.machines.map((machine) => ({ kind: 'machine', name: machine.name, to: '/workshop' })),
     ...PLACES,
     ...open
       .slice(0, 40)

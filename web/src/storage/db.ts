@@ -3,6 +3,7 @@ import type { FilmLayout, SentRun } from '@kolleta/core/cut';
 import type { Job, Patch, Shop, WorkEvent } from '@kolleta/core/job';
 import type { Workshop } from '@kolleta/core/jobFile';
 import type { Bench } from '@kolleta/core/plan';
+import { databaseOf, PLACE } from './place';
 
 /** One change of a job and the change that takes it back. */
 export interface Change {
@@ -10,6 +11,8 @@ export interface Change {
   at: number;
   forward: Patch;
   inverse: Patch;
+  /** An entry of the log that it was: taken back by its reversal. */
+  event?: WorkEvent;
 }
 
 /** The changes of one job, kept over a reload. */
@@ -60,7 +63,7 @@ export class WorkshopDatabase extends Dexie {
   snapshots!: EntityTable<Snapshot, 'id'>;
   cache!: Table<{ id: 'bench'; signature: string; bench: Bench }, 'bench'>;
 
-  constructor(name = 'kolleta') {
+  constructor(name = databaseOf(PLACE)) {
     // strict: a write counts as kept only when it is on the disk, so that it outlives a killed browser
     super(name, { chromeTransactionDurability: 'strict' });
     // numbered migrations: a version that has landed is never changed, only followed

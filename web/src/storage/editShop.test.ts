@@ -1,7 +1,7 @@
 import { expect, it } from '@jest/globals';
-import { filmTaken, setAt, type Shop } from '@kolleta/core/job';
+import { amountOf, filmTaken, setAt, type Shop } from '@kolleta/core/job';
 import { WorkshopDatabase } from './db';
-import { countRoll, editShop, redoShop, undoShop } from './editShop';
+import { countStock, editShop, redoShop, undoShop } from './editShop';
 import { letGo } from './keeping';
 
 it('the shop has an undo of its own', async () => {
@@ -29,7 +29,15 @@ it('a roll that is counted holds what was typed, whatever was cut from it and is
   await cut('one');
   // more is in the log than lay there: what is typed still counts
   await cut('two');
-  await countRoll('f', 250, 0, database);
-  const { films } = (await database.shop.get('shop'))!.shop;
-  expect(films[0]!.length - (filmTaken(await database.events.toArray()).get('f') ?? 0)).toBe(250);
+  await countStock({ stock: 'film', item: 'f', is: 250, reason: 'counted anew' }, 5, database);
+  const { shop } = (await database.shop.get('shop'))!;
+  const log = () => database.events.toArray();
+  expect(shop.films[0]!.length - (filmTaken(await log()).get('f') ?? 0)).toBe(250);
+  expect((await log()).find(({ kind }) => kind === 'counted')).toMatchObject({ was: -400, is: 250, reason: 'counted anew' });
+  // a count is a step of undo like any other, and the log keeps it with its reversal
+  expect(await undoShop(database)).toBe('Count the stock');
+  expect(amountOf(shop, await log(), 'film', 'f')?.amount).toBe(-400);
+  expect(await redoShop(database)).toBe('Count the stock');
+  expect(amountOf(shop, await log(), 'film', 'f')?.amount).toBe(250);
+  expect(await log()).toHaveLength(5);
 });

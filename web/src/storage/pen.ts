@@ -1,6 +1,7 @@
 import { setPen } from './keeping';
+import { databaseOf, PLACE } from './place';
 
-const LOCK = 'kolleta-pen';
+const LOCK = `${databaseOf(PLACE)}-pen`;
 
 /** Holds the lock until it is stolen or the tab ends. */
 const hold = () => {

@@ -1,11 +1,12 @@
-import { beforeEach, describe, expect, it } from '@jest/globals';
+import { beforeEach, describe, expect, it, jest } from '@jest/globals';
 import type { Job, Shop } from '@kolleta/core/job';
-import { db } from './db';
+import { db, WorkshopDatabase } from './db';
 import { fileName } from './download';
 import { editJob } from './editJob';
 import { newId } from './newId';
 import { readWorkshop } from './useWorkshop';
-import { DEMO_START, openWorkshop, replaceWorkshop, startEmpty, StorageEmptied } from './workshop';
+import { forgetPlace, noteOpened, PLACE } from './place';
+import { beginAgain, DEMO_START, openAsOwn, openWorkshop, replaceWorkshop, StorageEmptied } from './workshop';
 import { now } from './clock';
 
 const shop = { name: 'Mine', films: [] } as unknown as Shop;
@@ -33,22 +34,39 @@ describe('the workshop in the browser', () => {
     await replaceWorkshop({ shop, jobs: [], events: [] }, true);
     expect(now() - DEMO_START).toBeLessThan(1000);
     expect((await readWorkshop())!.isDemo).toBe(true);
-    await startEmpty();
+    await beginAgain();
     expect(Math.abs(now() - Date.now())).toBeLessThan(100);
     expect((await readWorkshop())!).toMatchObject({ isDemo: false, jobs: [] });
   });
-  it('beginning empty keeps the stock', async () => {
+  it('beginning empty is empty, in the zone of the device', async () => {
     await replaceWorkshop({ shop: { ...shop, films: [{ id: 'f' }] } as unknown as Shop, jobs: [job('a', 1)], events: [] }, false);
-    await startEmpty();
-    expect((await readWorkshop())!.shop.films).toHaveLength(1);
+    await beginAgain();
+    const state = (await readWorkshop())!;
+    expect(state.jobs).toHaveLength(0);
+    const { films, tapes, paints, machines, hours } = state.shop;
+    expect([...films, ...tapes, ...paints, ...machines]).toHaveLength(0);
+    expect(hours.zone).toBe(Intl.DateTimeFormat().resolvedOptions().timeZone);
+  });
+  it('a file opened in the demo becomes the own workshop, and the demo stays', async () => {
+    await replaceWorkshop({ shop: { ...shop, name: 'Demo' }, jobs: [job('d', 1)], events: [] }, true);
+    // jsdom cannot reload
+    const told = jest.spyOn(console, 'error').mockImplementation(() => undefined);
+    await openAsOwn({ shop: { ...shop, name: 'Mine' }, jobs: [job('m', 1)], events: [] }, 'Restore');
+    told.mockRestore();
+    expect((await readWorkshop())!.shop.name).toBe('Demo');
+    const own = new WorkshopDatabase('kolleta');
+    expect((await own.shop.get('shop'))!.shop.name).toBe('Mine');
+    expect((await own.jobs.toArray()).map(({ id }) => id)).toEqual(['m']);
+    expect(localStorage.getItem('place')).toBe('own');
+    localStorage.clear();
   });
 });
 
 describe('a later start', () => {
   it('misses a workshop that was there and is gone', async () => {
-    localStorage.setItem('opened', 'yes');
+    noteOpened(PLACE);
     await expect(openWorkshop()).rejects.toThrow(StorageEmptied);
-    localStorage.removeItem('opened');
+    forgetPlace(PLACE);
   });
 });
 

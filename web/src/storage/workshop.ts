@@ -2,24 +2,29 @@ import type { Workshop } from '@kolleta/core/jobFile';
 import { assumeClock, clockOffset, keepClockOffset, now, readClock, setClock } from './clock';
 import type { Bench } from '@kolleta/core/plan';
 import { assumeBench, loadBench } from './benchCache';
-import { db } from './db';
+import { db, WorkshopDatabase } from './db';
 import { keep, noteGone, putBack } from './keeping';
+import { emptyShop } from '@kolleta/core/job';
+import { forgetPlace, goTo, noteOpened, PLACE, databaseOf, wasOpened } from './place';
 import { readWorkshop, type WorkshopState } from './useWorkshop';
 
 /** Where the demo's clock starts: Tuesday 1 December 2026, 09:40 in Dublin. */
 export const DEMO_START = Date.parse('2026-12-01T09:40:00Z');
 
-const EVERYTHING = [db.jobs, db.shop, db.events, db.history, db.settings, db.snapshots, db.runs];
+const everythingOf = (database: WorkshopDatabase) => [
+  ...[database.jobs, database.shop, database.events, database.history, database.settings, database.snapshots, database.runs],
+];
 /** So many earlier workshops are kept for undo. */
 const MOST_SNAPSHOTS = 3;
 
-async function putWorkshop({ shop, jobs, events }: Workshop, isDemo: boolean): Promise<void> {
-  await Promise.all([db.jobs.clear(), db.events.clear(), db.history.clear(), db.runs.clear()]);
-  await db.shop.put({ id: 'shop', shop });
-  await db.jobs.bulkPut(jobs);
-  await db.events.bulkPut(events);
-  await db.settings.put({ key: 'isDemo', value: isDemo ? 1 : 0 });
-  await setClock(isDemo ? DEMO_START : undefined);
+async function putWorkshop({ shop, jobs, events }: Workshop, isDemo: boolean, database: WorkshopDatabase = db): Promise<void> {
+  await Promise.all([database.jobs.clear(), database.events.clear(), database.history.clear(), database.runs.clear()]);
+  await database.shop.put({ id: 'shop', shop });
+  await database.jobs.bulkPut(jobs);
+  await database.events.bulkPut(events);
+  await database.settings.put({ key: 'isDemo', value: isDemo ? 1 : 0 });
+  if (database === db) await setClock(isDemo ? DEMO_START : undefined);
+  else await database.settings.put({ key: 'clockOffset', value: 0 });
 }
 
 /** Keeps the workshop as it is, so that a replacement can be taken back. */
@@ -37,7 +42,7 @@ export const replaceWorkshop = (workshop: Workshop, isDemo: boolean, why = 'Anot
   keep(
     why,
     () =>
-      db.transaction('rw', EVERYTHING, async () => {
+      db.transaction('rw', everythingOf(db), async () => {
         await takeSnapshot(why);
         await putWorkshop(workshop, isDemo);
       }),
@@ -48,18 +53,18 @@ export const replaceWorkshop = (workshop: Workshop, isDemo: boolean, why = 'Anot
 export const putWorkshopBack = (workshop: Workshop, isDemo: boolean): Promise<boolean> =>
   putBack(async () => {
     await db.open();
-    await db.transaction('rw', EVERYTHING, async () => {
+    await db.transaction('rw', everythingOf(db), async () => {
       const offset = clockOffset();
       await putWorkshop(workshop, isDemo);
       await keepClockOffset(offset);
     });
-    localStorage.setItem('opened', 'yes');
+    noteOpened(PLACE);
   });
 
 /** Brings back the workshop that was there before the last replacement, with its undo; what it replaced, or nothing when there is none. */
 export const undoReplace = (): Promise<string | undefined> =>
   keep('Undo', () =>
-    db.transaction('rw', EVERYTHING, async () => {
+    db.transaction('rw', everythingOf(db), async () => {
       const last = await db.snapshots.orderBy('at').last();
       if (last?.id === undefined) return undefined;
       await putWorkshop(last.workshop, last.isDemo);
@@ -91,13 +96,40 @@ const readDemoBench = async (): Promise<Bench | undefined> => {
   return found[0];
 };
 
-/** Puts the demo workshop in the place of what is there. */
-export const loadDemo = async (): Promise<void> => replaceWorkshop(await readDemo(), true);
+/** A workshop with nothing in it, in the device's zone. */
+const emptyWorkshop = (): Workshop => ({
+  shop: emptyShop(Intl.DateTimeFormat().resolvedOptions().timeZone || 'UTC', navigator.language),
+  jobs: [],
+  events: [],
+});
 
-/** Keeps films, tapes, machines and hours, and begins without jobs and log. */
-export async function startEmpty(): Promise<void> {
-  const shop = (await db.shop.get('shop'))?.shop;
-  if (shop) await replaceWorkshop({ shop: { ...shop, name: 'My workshop' }, jobs: [], events: [] }, false, 'Begin empty');
+/** Puts the demo as it ships in the place of the demo as it was used. */
+export const demoAnew = async (): Promise<void> => replaceWorkshop(await readDemo(), true, 'The demo anew');
+
+/** Puts an empty workshop in the place of one's own, which can be brought back. */
+export const beginAgain = (): Promise<void> => replaceWorkshop(emptyWorkshop(), false, 'Begin empty');
+
+/** Goes to the demo workshop; one's own stays as it is. */
+export const visitDemo = (): void => goTo('demo');
+
+/** Leaves the demo: for one's own workshop, or for the questions that begin one. */
+export const leaveDemo = (): void => goTo('own', PLACE === 'own' ? '#/workshop' : wasOpened('own') ? '#/' : '#/begin');
+
+/** Puts a workshop that came as a file where one's own is kept, and goes there. */
+export async function openAsOwn(workshop: Workshop, why: string): Promise<void> {
+  if (PLACE === 'own') return replaceWorkshop(workshop, false, why);
+  const own = new WorkshopDatabase(databaseOf('own'));
+  await own.transaction('rw', everythingOf(own), async () => {
+    const kept = (await own.shop.get('shop'))?.shop;
+    if (kept) {
+      const was = { shop: kept, jobs: await own.jobs.toArray(), events: await own.events.toArray() };
+      await own.snapshots.add({ at: Date.now(), why, isDemo: false, workshop: was, history: await own.history.toArray() });
+    }
+    await putWorkshop(workshop, false, own);
+  });
+  own.close();
+  noteOpened('own');
+  goTo('own');
 }
 
 const demoState = (demo: Workshop): WorkshopState => ({
@@ -127,19 +159,20 @@ export function watchDatabase(): void {
 export class StorageEmptied extends Error {}
 
 /** Begins again after the browser emptied its storage. */
-export const forgetOpened = (): void => localStorage.removeItem('opened');
+export const forgetOpened = (): void => forgetPlace(PLACE);
 
 /**
- * The workshop that is kept here; at the very first start the demo workshop.
+ * The workshop that is kept here; at the very first start the demo workshop, and at the first start of one's own an empty one.
  *
  * @throws StorageEmptied when a workshop was kept here and is gone
  * @param expect told at a first start, before the database has answered, what will be returned unless it holds something after all
  */
 export async function openWorkshop(expect: (state: WorkshopState) => void = () => undefined): Promise<WorkshopState> {
-  const fresh = localStorage.getItem('opened') === null;
-  const ahead = fresh
-    ? Promise.all([readDemo(), readDemoBench()]).then(([demo, bench]) => ({ demo, bench, state: demoState(demo) }))
-    : undefined;
+  const fresh = !wasOpened(PLACE);
+  const ahead =
+    fresh && PLACE === 'demo'
+      ? Promise.all([readDemo(), readDemoBench()]).then(([demo, bench]) => ({ demo, bench, state: demoState(demo) }))
+      : undefined;
   ahead?.then(
     ({ state, bench }) => {
       if (bench) assumeBench(state, bench);
@@ -148,19 +181,25 @@ export async function openWorkshop(expect: (state: WorkshopState) => void = () =
     },
     () => undefined,
   );
-  const [kept] = await Promise.all([readWorkshop(), fresh ? undefined : loadBench()]);
+  const [kept] = await Promise.all([readWorkshop(), fresh && PLACE === 'demo' ? undefined : loadBench()]);
   if (!fresh && !kept) throw new StorageEmptied();
   if (kept) {
-    localStorage.setItem('opened', 'yes');
+    noteOpened(PLACE);
     await readClock();
     return kept;
   }
-  const { demo, state } = await ahead!;
+  if (!ahead) {
+    const empty = emptyWorkshop();
+    await db.transaction('rw', everythingOf(db), () => putWorkshop(empty, false));
+    noteOpened(PLACE);
+    return { ...empty, isDemo: false, saves: 0 };
+  }
+  const { demo, state } = await ahead;
   // written while the first screen is drawn: edits queue up behind it, and a storage that does not take it is told like any other
   void keep('Begin with the demo workshop', async () => {
-    await db.transaction('rw', EVERYTHING, () => putWorkshop(demo, true));
+    await db.transaction('rw', everythingOf(db), () => putWorkshop(demo, true));
     // only now: a page killed before would miss a workshop that never was
-    localStorage.setItem('opened', 'yes');
+    noteOpened(PLACE);
   });
   return state;
 }

@@ -1,6 +1,17 @@
 import { useId, useLayoutEffect, useRef, useState, type KeyboardEvent, type ReactNode } from 'react';
 import { useHeld, type Saving } from './held';
-import { formatLength, parseLength, type LengthSystem, type Problem, type Result } from '@kolleta/core/units';
+import {
+  currencySign,
+  formatLength,
+  formatMoney,
+  good,
+  parseLength,
+  parseMoney,
+  refused,
+  type LengthSystem,
+  type Problem,
+  type Result,
+} from '@kolleta/core/units';
 
 /** A sentence with words in it that can be changed. */
 export function Sentence({ children, className = '' }: { children: ReactNode; className?: string }) {
@@ -204,6 +215,52 @@ export function Switch({
         { value: 'no', label: no },
       ]}
       onChange={(v) => onChange(v === 'yes')}
+    />
+  );
+}
+
+/** A number with its unit in a sentence, whole or broken, 0 or more. */
+export function AmountWord({
+  label,
+  value,
+  unit,
+  most = 1_000_000,
+  onChange,
+}: {
+  label: string;
+  value: number;
+  unit: string;
+  most?: number;
+  onChange: (n: number) => Saving;
+}) {
+  const read = (text: string): Result<number> => {
+    const n = Number(text.replace(unit, '').replace(',', '.').trim());
+    return text.trim() !== '' && Number.isFinite(n) && n >= 0 && n <= most
+      ? good(n)
+      : refused(`"${text}" is not a number.`, `0 to ${most} ${unit}`, label, `Type a number such as 45.`);
+  };
+  return <Typed label={label} shown={`${Math.round(value * 100) / 100} ${unit}`.trim()} read={read} onChange={onChange} />;
+}
+
+/** A price in a sentence, in the workshop's currency. */
+export function MoneyWord({
+  label,
+  value,
+  currency,
+  onChange,
+}: {
+  label: string;
+  value: number;
+  currency: string;
+  onChange: (minor: number) => Saving;
+}) {
+  const shown = formatMoney(value, currency);
+  return (
+    <Typed
+      label={`${label}, ${currencySign(currency)}`}
+      shown={shown}
+      read={(text) => parseMoney(text, currency, label)}
+      onChange={onChange}
     />
   );
 }

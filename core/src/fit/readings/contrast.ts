@@ -1,6 +1,6 @@
 import { FILM_KINDS, TECHNIQUES } from '../../facts';
 import { inSentence, formatLength } from '../../units';
-import { aboutMark, filmInstead, setAt, type Remedy } from '../../job';
+import { aboutMark, filmColours, filmInstead, setAt, type Film, type Remedy } from '../../job';
 import { contrastOf, type Contrast } from '../contrast';
 import { isMarkPaint } from '../makeAs';
 import { type FitContext, type FitReading } from './context';
@@ -9,7 +9,7 @@ import { type FitContext, type FitReading } from './context';
 function seenColours({ mark, inspections, shop }: FitContext): { colour: string; name: string; film?: string }[] {
   if (TECHNIQUES[mark.technique].painted)
     return shop.paints.filter((p) => p.id === mark.paint).map(({ colour, name }) => ({ colour, name }));
-  return inspections.map(({ film }) => ({ colour: film.colour, name: film.name, film: film.id }));
+  return inspections.flatMap(({ film }) => filmColours(film).map((colour) => ({ colour, name: film.name, film: film.id })));
 }
 
 /** mm left of a film. */
@@ -17,6 +17,9 @@ const leftOf = ({ filmLeft }: FitContext, film: string): number => filmLeft[film
 
 /** How a colour stands out from all that a mark is seen against: the worst of it counts. */
 const against = (colour: string, { behind }: FitContext): Contrast => worstOf(behind.colours.map((ground) => contrastOf(colour, ground)));
+
+/** The same of a film: of a pattern the colour that stands out least. */
+const filmAgainst = (film: Film, context: FitContext): Contrast => worstOf(filmColours(film).map((colour) => against(colour, context)));
 
 /** The one that stands out least: by its verdict first, for colours of one lightness may differ. */
 function worstOf<C extends Contrast>(all: readonly C[]): C {
@@ -47,13 +50,11 @@ function remedies(context: FitContext, worst: { name: string; film?: string }): 
   }
   const own = shop.films.find((f) => f.id === worst.film);
   // another film is a remedy only when the whole mark then reads
-  const others = context.inspections
-    .filter((i) => i.film.id !== worst.film)
-    .every((i) => against(i.film.colour, context).verdict === 'fine');
+  const others = context.inspections.filter((i) => i.film.id !== worst.film).every((i) => filmAgainst(i.film, context).verdict === 'fine');
   const stays = own ? FILM_KINDS[own.kind].stays : true;
   const passing = shop.films
     .filter((f) => f.id !== worst.film && FILM_KINDS[f.kind].stays === stays && leftOf(context, f.id) > 0)
-    .map((film) => ({ film, contrast: against(film.colour, context) }))
+    .map((film) => ({ film, contrast: filmAgainst(film, context) }))
     .filter((f) => f.contrast.verdict === 'fine')
     .toSorted((a, b) => b.contrast.ratio - a.contrast.ratio)
     .slice(0, 2);
@@ -88,9 +89,10 @@ export const contrastReading: FitReading = (context) => {
   // letters on a backing are seen against the backing; it only has to show them
   const back = TECHNIQUES[mark.technique].stays === 'film' ? mark.edits.find((edit) => edit.kind === 'backing') : undefined;
   const ground = back && seen.find((one) => one.film === back.film);
-  const judged = (ground ? seen.filter((one) => one !== ground) : seen).map((one) => ({
+  const grounds = seen.filter((one) => one.film === ground?.film).map(({ colour }) => colour);
+  const judged = (ground ? seen.filter((one) => one.film !== ground.film) : seen).map((one) => ({
     ...one,
-    ...(ground ? contrastOf(one.colour, ground.colour) : against(one.colour, context)),
+    ...(ground ? worstOf(grounds.map((colour) => contrastOf(one.colour, colour))) : against(one.colour, context)),
   }));
   if (judged.length === 0) return undefined;
   const worst = worstOf(judged);
@@ -107,13 +109,15 @@ export const contrastReading: FitReading = (context) => {
   const { verdict } = worst;
   if (verdict === 'fine')
     return { ...base, verdict, why: `${worst.name} stands out from ${ground ? `${ground.name} behind it` : behind.name}.`, remedies: [] };
+  const many = worst.film !== undefined && seen.filter((one) => one.film === worst.film).length > 1;
+  const sub = many ? 'One colour of ' : '';
   return {
     ...base,
     verdict,
     why:
       verdict === 'stop'
-        ? `${worst.name} vanishes against ${behind.name}.`
-        : `${worst.name} is weak against ${behind.name}, above all from a distance.`,
+        ? `${sub}${worst.name} vanishes against ${behind.name}.`
+        : `${sub}${worst.name} is weak against ${behind.name}, above all from a distance.`,
     remedies: ground
       ? [{ label: 'Subtle on purpose', patch: setAt(['marks', mark.id, 'subtle'], true) }]
       : [

@@ -1,5 +1,5 @@
 import Type from 'typebox';
-import { STEP_KINDS } from '../../facts';
+import { STEP_KINDS, STOCK_KINDS } from '../../facts';
 import { id, instant, list, maybe, measure, name, number, oneBy, record, rowOf, text, whole, words, yes } from './shape';
 
 const base = { id, at: instant };
@@ -45,6 +45,18 @@ export const event = oneBy(
       area: maybe(number(0)),
       /** Whole marks that came off the cutter, where it told so. */
       marks: maybe(list(record({ mark: id, copies: whole(0) }), 200)),
+    }),
+    /** Stock was counted: it was thought to be so much and is so much, in its own unit. */
+    record({
+      ...base,
+      kind: Type.Literal('counted'),
+      stock: rowOf(STOCK_KINDS, 'stockKind'),
+      item: id,
+      name,
+      /** Below 0 where more was taken than lay there. */
+      was: number(-1_000_000),
+      is: number(0),
+      reason: words,
     }),
     record({ ...base, kind: Type.Literal('overridden'), job: id, reading: name, reason: words }),
     record({ ...base, kind: Type.Literal('reversed'), event: id }),

@@ -70,6 +70,8 @@ export const mark = record(
     sizes: maybe(word('same', 'each')),
     /** Its films go down as one with the tape, or one by one. */
     lift: maybe(word('one', 'apart')),
+    /** The tape that it is lifted with, where the maker has chosen one. */
+    tape: maybe(id),
     /** The contrast is low on purpose. */
     subtle: yes,
     /** Stencils: the paint, its coats, and when the film comes off. */

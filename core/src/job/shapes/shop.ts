@@ -1,10 +1,41 @@
 import Type from 'typebox';
-import { FILM_KINDS, FINISH_GRIP, TAPE_KINDS } from '../../facts';
+import { CARRIER_GRADES, FILM_KINDS, FINISH_GRIP, SUPPLY_KINDS, SUPPLY_UNITS, TAPE_KINDS } from '../../facts';
 import { drawnPart } from './artwork';
+import { job } from './job';
 import { coat, contact, ground, shape } from './piece';
-import { colour, id, list, maybe, measure, name, number, over0, price, record, rowOf, text, word, yes } from './shape';
+import {
+  colour,
+  id,
+  instant,
+  list,
+  maybe,
+  measure,
+  name,
+  number,
+  over0,
+  price,
+  record,
+  rowOf,
+  text,
+  whole,
+  word,
+  words,
+  yes,
+} from './shape';
 
-/** A roll of film. */
+/** A sheet or an offcut that lies beside the roll, mm. */
+export const filmPiece = record(
+  {
+    id,
+    kind: word('sheet', 'offcut'),
+    width: over0(100_000),
+    length: over0(100_000),
+    count: whole(1, 1000),
+  },
+  'filmPiece',
+);
+
+/** Film of one kind and colour: a roll, and sheets and offcuts of it. */
 export const film = record(
   {
     id,
@@ -12,16 +43,34 @@ export const film = record(
     kind: rowOf(FILM_KINDS, 'filmKind'),
     finish: rowOf(FINISH_GRIP, 'finish'),
     colour,
+    /** All colours of a patterned film, the one that one sees first at the head; what a colour-changing film turns to. */
+    colours: maybe(list(colour, 6, 1)),
+    /** Comes with a clear sheet over its face. */
+    covered: maybe(yes),
     width: measure,
     /** What is on the roll when it was last counted, mm; cuts since then are in the log. */
     length: measure,
+    pieces: maybe(list(filmPiece, 500)),
     /** Price of a square metre. */
     price,
+    note: maybe(words),
   },
   'film',
 );
 
-export const tape = record({ id, name, kind: rowOf(TAPE_KINDS, 'tapeKind'), width: measure, length: measure, price }, 'tape');
+export const tape = record(
+  {
+    id,
+    name,
+    kind: rowOf(TAPE_KINDS, 'tapeKind'),
+    width: measure,
+    length: measure,
+    /** Price of a square metre. */
+    price,
+    note: maybe(words),
+  },
+  'tape',
+);
 
 export const paint = record(
   {
@@ -29,11 +78,40 @@ export const paint = record(
     name,
     coat,
     colour,
-    /** Millilitres left. */
+    /** Millilitres when they were last typed; counts since then are in the log. */
     volume: number(0),
+    /** Price of a litre. */
+    price: maybe(price),
+    note: maybe(words),
   },
   'paint',
 );
+
+/** What else a job uses up: cloths, sandpaper, blades, ribbon. */
+export const supply = record(
+  {
+    id,
+    name,
+    kind: rowOf(SUPPLY_KINDS, 'supplyKind'),
+    amount: number(0, 1_000_000),
+    unit: rowOf(SUPPLY_UNITS, 'supplyUnit'),
+    /** Price of one unit. */
+    price,
+    /** Below this it is time to buy more. */
+    low: maybe(number(0, 1_000_000)),
+    note: maybe(words),
+  },
+  'supply',
+);
+
+/** A sheet that carries film through a cutter. */
+export const carrier = record(
+  { id, grade: rowOf(CARRIER_GRADES, 'carrierGrade'), width: over0(100_000), length: over0(100_000), uses: whole(0, 10_000) },
+  'carrier',
+);
+
+/** A heat press, with the plate that it presses with, mm. */
+export const press = record({ id, name, width: over0(5000), height: over0(5000) }, 'press');
 
 export const machine = record(
   {
@@ -58,6 +136,11 @@ export const machine = record(
     /** Blade force, in the machine's own units, and speed, cm/s; kept from the last good test cut. */
     force: maybe(number(0, 1000)),
     speed: maybe(over0(200)),
+    /** The sheets that it carries film with. */
+    carriers: maybe(list(carrier, 50)),
+    /** How many pens it holds beside the knife. */
+    pens: maybe(whole(0, 20)),
+    note: maybe(words),
   },
   'machine',
 );
@@ -74,6 +157,8 @@ export const hours = record(
       maxItems: 7,
       items: { type: 'array', maxItems: 6, items: { type: 'array', minItems: 2, maxItems: 2, items: minutes } },
     }),
+    /** Spans that are worked beside the week, as when somebody says that they are at it now. */
+    extra: maybe(list(record({ id, start: instant, end: instant }), 200)),
   },
   'hours',
 );
@@ -107,6 +192,9 @@ export const ownBlank = record({ id, name, shape, ground, contact, colour, drink
 /** A face that the user brought: TTF, OTF or WOFF, as base64. */
 export const ownFace = record({ id, name, permitted, data: text(4_000_000) }, 'ownFace');
 
+/** A job that others begin from. */
+export const pattern = record({ id, name, job }, 'pattern');
+
 /** What the workshop is and has. */
 export const shop = record(
   {
@@ -114,6 +202,8 @@ export const shop = record(
     films: list(film, 1000),
     tapes: list(tape, 200),
     paints: list(paint, 500),
+    supplies: maybe(list(supply, 1000)),
+    presses: maybe(list(press, 20)),
     machines: list(machine, 20),
     hours,
     climate,
@@ -125,6 +215,7 @@ export const shop = record(
     shelf: maybe(list(shelfItem, 1000)),
     blanks: maybe(list(ownBlank, 500)),
     faces: maybe(list(ownFace, 40)),
+    patterns: maybe(list(pattern, 500)),
   },
   'shop',
 );

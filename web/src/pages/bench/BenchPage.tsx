@@ -8,7 +8,7 @@ import { inSentence, formatClock, formatDuration } from '@kolleta/core/units';
 import type { Bench, RackItem } from '@kolleta/core/plan';
 import type { Job, Shop } from '@kolleta/core/job';
 import { benchOfState } from '../../storage/benchCache';
-import { loadDemo } from '../../storage/workshop';
+import { visitDemo } from '../../storage/workshop';
 import { useWorkshop } from '../../storage/useWorkshop';
 import { useTell } from '../../ui/toasts';
 import { VerdictMark } from '../../ui/Verdict';
@@ -17,6 +17,7 @@ import { StepButtons } from '../../frame/StepButtons';
 import { backupWatch } from './backupWatch';
 import { FirstMark } from '../quick/FirstMark';
 import { OtherTimers } from './OtherTimers';
+import { WorkingNow } from './WorkingNow';
 import { Rack } from './Rack';
 import { askToNotify, mayNotify, ring } from './ring';
 import { useNow } from './useNow';
@@ -55,8 +56,8 @@ function NowCard({ bench, jobs, shop, now }: { bench: Bench; jobs: readonly Job[
             A new job
           </Link>
           {jobs.length === 0 && (
-            <button type="button" className="btn btn-lg border-white/70 bg-transparent text-white" onClick={() => void loadDemo()}>
-              Open the demo workshop
+            <button type="button" className="btn btn-lg border-white/70 bg-transparent text-white" onClick={visitDemo}>
+              See a workshop at work
             </button>
           )}
         </div>
@@ -97,6 +98,7 @@ function NowCard({ bench, jobs, shop, now }: { bench: Bench; jobs: readonly Job[
         </div>
         <StepButtons key={placed.step.id} placed={placed} large />
       </div>
+      {!bench.due && <WorkingNow shop={shop} now={now} />}
       {running && <RingWord />}
     </section>
   );

@@ -10,7 +10,7 @@ import { db } from '../../storage/db';
 import { addJob } from '../../storage/editJob';
 import { newId } from '../../storage/newId';
 import { useWorkshop } from '../../storage/useWorkshop';
-import { loadDemo } from '../../storage/workshop';
+import { visitDemo } from '../../storage/workshop';
 import { useTell } from '../../ui/toasts';
 import { VerdictMark } from '../../ui/Verdict';
 import { Boundary } from '../../ui/Boundary';
@@ -81,8 +81,8 @@ export function JobsPage() {
             A job is one set of equal pieces with their marks: what goes on, how large, from which film, by when. Choose a blank below to
             begin one.
           </p>
-          <button type="button" className="btn btn-outline btn-primary" onClick={() => void loadDemo()}>
-            Open the demo workshop
+          <button type="button" className="btn btn-outline btn-primary" onClick={visitDemo}>
+            See a workshop at work
           </button>
         </div>
       )}

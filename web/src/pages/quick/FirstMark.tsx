@@ -1,5 +1,7 @@
 import { useState, type FormEvent } from 'react';
 import { useNavigate } from 'react-router';
+import { useWorkshop } from '../../storage/useWorkshop';
+import { leaveDemo } from '../../storage/workshop';
 
 const KEY = 'firstMark';
 /** Whether the first mark was made or put off, in this browser. */
@@ -11,6 +13,7 @@ export function FirstMark() {
   const [gone, setGone] = useState(firstMarkDone);
   const [word, setWord] = useState('');
   const navigate = useNavigate();
+  const { isDemo } = useWorkshop();
   if (gone) return null;
   const begin = (event: FormEvent) => {
     event.preventDefault();
@@ -23,8 +26,10 @@ export function FirstMark() {
       className="sheet flex flex-wrap items-center gap-x-3 gap-y-2 px-4 py-2 lg:col-span-2"
     >
       <label htmlFor="first-word" className="min-w-0 flex-1 basis-72 leading-snug">
-        <strong>New here?</strong> What you see is a demo workshop at work. Make a mark of your own first: one word, on a jar or a mug, to a
-        real cut file.
+        <strong>New here?</strong>{' '}
+        {isDemo
+          ? 'What you see is a demo workshop at work. Make a mark first: one word, on a jar or a mug, to a real cut file. Or begin a workshop of your own.'
+          : 'Make your first mark: one word, on a jar or a mug, to a real cut file.'}
       </label>
       <input
         id="first-word"
@@ -38,6 +43,11 @@ export function FirstMark() {
       <button type="submit" className="btn btn-primary min-h-11" disabled={!word.trim()}>
         Make it
       </button>
+      {isDemo && (
+        <button type="button" className="btn btn-outline btn-primary min-h-11" onClick={leaveDemo}>
+          My own workshop
+        </button>
+      )}
       <button
         type="button"
         className="btn btn-ghost min-h-11"

@@ -1,26 +1,31 @@
+import { useId } from 'react';
 import { FILM_KINDS } from '@kolleta/core/facts';
-import type { Film, Shop } from '@kolleta/core/job';
+import { filmColours, type Film, type Shop } from '@kolleta/core/job';
 import { formatLength } from '@kolleta/core/units';
-import { countRoll } from '../../storage/editShop';
-import { LengthWord } from '../../ui/tokens';
+import { StockAmount } from './StockAmount';
 
 /** Rolls are drawn with so many pixels a metre of film and a mm of width. */
 const PX_PER_METRE = 118;
 const PX_PER_MM = 0.075;
 
-/** A roll to scale, with what the open jobs will cut from it. */
+/** A roll to scale, with what the open jobs will cut from it; its pieces beside it. */
 export function Roll({ film, left, next, system }: { film: Film; left: number; next: number; system: Shop['lengths'] }) {
+  const stripes = useId();
   const height = Math.max(18, film.width * PX_PER_MM);
   const length = (left / 1000) * PX_PER_METRE;
   const cut = (Math.min(next, left) / 1000) * PX_PER_METRE;
   const short = next > left;
+  const colours = filmColours(film);
+  const fill = colours.length > 1 ? `url(#${CSS.escape(stripes)})` : film.colour;
   return (
-    <li className="border-base-300/60 grid grid-cols-[minmax(9rem,13rem)_minmax(0,1fr)] items-center gap-3 border-b py-2 last:border-0">
+    <div className="grid grid-cols-1 items-center gap-x-3 sm:grid-cols-[minmax(9rem,13rem)_minmax(0,1fr)]">
       <div className="min-w-0">
         <p className="leading-5 font-bold break-words">{film.name}</p>
         <p className="quiet text-[0.8rem]">
           {FILM_KINDS[film.kind].name}, {film.finish} · {formatLength(film.width, system, { digits: 0 })} wide
+          {film.covered ? ' · cover sheet' : ''}
         </p>
+        {film.note && <p className="quiet text-[0.8rem]">{film.note}</p>}
       </div>
       <div className="flex min-w-0 flex-wrap items-center gap-3">
         <svg
@@ -32,7 +37,14 @@ export function Roll({ film, left, next, system }: { film: Film; left: number; n
           preserveAspectRatio="xMinYMid meet"
           viewBox={`0 0 ${length + 40} ${height + 8}`}
         >
-          <ellipse cx={12} cy={height / 2 + 4} rx={9} ry={height / 2} fill={film.colour} stroke="var(--color-base-content)" />
+          {colours.length > 1 && (
+            <pattern id={stripes} width={6 * colours.length} height={8} patternUnits="userSpaceOnUse" patternTransform="rotate(30)">
+              {colours.map((colour, i) => (
+                <rect key={colour} x={6 * i} width={6} height={8} fill={colour} />
+              ))}
+            </pattern>
+          )}
+          <ellipse cx={12} cy={height / 2 + 4} rx={9} ry={height / 2} fill={fill} stroke="var(--color-base-content)" />
           <ellipse
             cx={12}
             cy={height / 2 + 4}
@@ -42,15 +54,7 @@ export function Roll({ film, left, next, system }: { film: Film; left: number; n
             stroke="var(--color-base-content)"
             strokeWidth={0.7}
           />
-          <rect
-            x={14}
-            y={4}
-            width={Math.max(1, length)}
-            height={height}
-            fill={film.colour}
-            stroke="var(--color-base-content)"
-            strokeWidth={0.8}
-          />
+          <rect x={14} y={4} width={Math.max(1, length)} height={height} fill={fill} stroke="var(--color-base-content)" strokeWidth={0.8} />
           {next > 0 && (
             <rect
               x={14 + Math.max(0, length - cut)}
@@ -65,8 +69,21 @@ export function Roll({ film, left, next, system }: { film: Film; left: number; n
             />
           )}
         </svg>
+        {(film.pieces ?? []).map((piece) => (
+          <span key={piece.id} className="quiet inline-flex items-center gap-1 text-[0.8rem]">
+            <svg
+              width={Math.max(4, piece.width * PX_PER_MM)}
+              height={Math.max(4, piece.length * PX_PER_MM)}
+              role="img"
+              aria-label={`${piece.kind} ${formatLength(piece.width, system)} × ${formatLength(piece.length, system)}`}
+            >
+              <rect width="100%" height="100%" fill={film.colour} stroke="var(--color-base-content)" />
+            </svg>
+            × {piece.count}
+          </span>
+        ))}
         <span className="text-[0.9rem]">
-          <LengthWord label={`${film.name} left`} value={left} system={system} onChange={(mm) => countRoll(film.id, mm)} /> left
+          <StockAmount stock="film" item={film.id} name={film.name} amount={left} system={system} />
           {next > 0 && (
             <span className={short ? 'text-error font-bold' : 'quiet'}>
               {' '}
@@ -76,6 +93,6 @@ export function Roll({ film, left, next, system }: { film: Film; left: number; n
           )}
         </span>
       </div>
-    </li>
+    </div>
   );
 }

@@ -1,129 +1,187 @@
-import { useMemo } from 'react';
-import { TAPE_KINDS, COATS } from '@kolleta/core/facts';
-import { dryingFactor } from '@kolleta/core/finish';
-import { filmTaken, setAt, type Film } from '@kolleta/core/job';
-import { formatLength, formatTemperature, good, parseTemperature, refused } from '@kolleta/core/units';
-import { now } from '../../storage/clock';
-import { formatMoment } from '@kolleta/core/schedule';
+import { useMemo, useState, type ReactNode } from 'react';
+import { COATS, SUPPLY_KINDS, SUPPLY_UNITS, TAPE_KINDS, USUAL_ROLL } from '@kolleta/core/facts';
+import { asCounted, filmTaken, type Film, type Paint, type StockKindId, type Supply, type Tape } from '@kolleta/core/job';
+import { formatLength } from '@kolleta/core/units';
+import { addStock } from '../../storage/editStock';
 import { useWorkshop } from '../../storage/useWorkshop';
-import { editShop } from '../../storage/editShop';
-import { Choice, Sentence, TextWord, Typed } from '../../ui/tokens';
 import { usePlan } from '../../workers/usePlan';
+import { FilmWords } from './FilmWords';
+import { PaintWords, SupplyWords, TapeWords } from './OtherWords';
 import { Roll } from './Roll';
-import { WorkshopFile } from './WorkshopFile';
+import { StockAmount } from './StockAmount';
+import { StockItem } from './StockItem';
+import { StockListButtons } from './StockListButtons';
 
-/** Rolls, tapes and paints as they are; the room, the units, and the workshop's file. */
+/** A part of the stock, with its way to add to it; what goes here is said where there is nothing yet. */
+function Part({
+  title,
+  hint,
+  add,
+  empty,
+  children,
+}: {
+  title: string;
+  hint?: string;
+  add: ReactNode;
+  empty?: string;
+  children: ReactNode;
+}) {
+  return (
+    <section aria-label={title} className="sheet px-4 py-3">
+      <div className="flex flex-wrap items-center gap-2">
+        <h2 className="text-lg font-bold">{title}</h2>
+        {hint && <p className="quiet text-sm">{hint}</p>}
+        <span className="ml-auto">{add}</span>
+      </div>
+      {empty ? <p className="quiet py-2">{empty}</p> : <ul>{children}</ul>}
+    </section>
+  );
+}
+
+/** What there is: rolls to scale, tapes, paints, supplies; each added, changed, counted and taken out where it stands. */
 export function StockPage() {
-  const { shop, events, isDemo } = useWorkshop();
+  const { shop: stored, events } = useWorkshop();
   const plan = usePlan();
+  const shop = useMemo(() => asCounted(stored, events), [stored, events]);
   const system = shop.lengths;
   const taken = useMemo(() => filmTaken(events), [events]);
+  const [open, setOpen] = useState<string>();
   const left = (film: Film) => Math.max(0, film.length - (taken.get(film.id) ?? 0));
   const next = (film: Film) => plan?.layouts.find((l) => l.film.id === film.id)?.taken ?? 0;
+  const openAt = (id: string) => (on: boolean) => setOpen(on ? id : undefined);
+  const add = <K extends StockKindId>(stock: K, label: string, thing: Parameters<typeof addStock<K>>[1]) => (
+    <button type="button" className="btn btn-sm btn-outline btn-primary" onClick={() => void addStock(stock, thing).then(setOpen)}>
+      {label}
+    </button>
+  );
+  const roll = USUAL_ROLL[system];
+  const newFilm: Omit<Film, 'id'> = {
+    ...{ name: 'New film', kind: 'permanent', finish: 'gloss', colour: '#fbfbf8', price: 0 },
+    ...roll,
+  };
+  const newTape: Omit<Tape, 'id'> = { name: 'New tape', kind: 'clearMedium', ...roll, price: 0 };
+  const newPaint: Omit<Paint, 'id'> = { name: 'New paint', coat: 'acrylic', colour: '#f4ecd4', volume: 60 };
+  const newSupply: Omit<Supply, 'id'> = { name: 'New supply', kind: 'other', amount: 10, unit: 'piece', price: 0 };
+  const supplies = shop.supplies ?? [];
+  const without = (list: readonly { id: string; name: string }[], id: string) => list.filter((one) => one.id !== id);
   return (
     <div className="flex flex-col gap-4">
-      <h1 className="text-[1.65rem] font-extrabold [&_.token]:text-base-content [&_.token]:border-transparent hover:[&_.token]:border-primary">
-        <TextWord
-          label="Name of the workshop"
-          value={shop.name}
-          onChange={(name) => editShop(setAt(['name'], name), 'Name the workshop')}
-        />
-      </h1>
-      <section aria-label="Rolls" className="sheet px-4 py-3">
-        <h2 className="text-lg font-bold">Rolls</h2>
-        <p className="quiet text-sm">Drawn to one scale along and one across; dashed is where the open jobs will cut.</p>
-        <ul>
-          {shop.films.map((film) => (
-            <Roll key={film.id} film={film} left={left(film)} next={next(film)} system={system} />
+      <div className="flex flex-wrap items-center gap-2">
+        <h1 className="mr-auto text-[1.65rem] font-extrabold">Stock</h1>
+        <StockListButtons shop={shop} left={left} />
+      </div>
+      <Part
+        title="Film"
+        hint="Drawn to one scale along and one across; dashed is where the open jobs will cut."
+        add={add('film', 'Add a film', newFilm)}
+        empty={
+          shop.films.length === 0
+            ? 'No film yet. Add what you have: Kolleta then knows what stands out, what it costs and when it runs short.'
+            : ''
+        }
+      >
+        {shop.films.map((film) => (
+          <StockItem
+            key={film.id}
+            stock="film"
+            thing={{ ...film, length: left(film) }}
+            others={without(shop.films, film.id)}
+            line={<Roll film={film} left={left(film)} next={next(film)} system={system} />}
+            open={open === film.id}
+            onOpen={openAt(film.id)}
+          >
+            <FilmWords film={film} shop={shop} />
+          </StockItem>
+        ))}
+      </Part>
+      <div className="grid grid-cols-1 items-start gap-4 lg:grid-cols-2">
+        <Part
+          title="Tapes"
+          add={add('tape', 'Add a tape', newTape)}
+          empty={shop.tapes.length === 0 ? 'No transfer tape yet. Add yours, and each mark says which of them lifts it.' : ''}
+        >
+          {shop.tapes.map((tape) => (
+            <StockItem
+              key={tape.id}
+              stock="tape"
+              thing={tape}
+              others={without(shop.tapes, tape.id)}
+              line={
+                <>
+                  <strong>{tape.name}</strong>{' '}
+                  <span className="quiet">
+                    {TAPE_KINDS[tape.kind].name}, {formatLength(tape.width, system, { digits: 0 })} wide
+                  </span>{' '}
+                  · <StockAmount stock="tape" item={tape.id} name={tape.name} amount={tape.length} system={system} />
+                </>
+              }
+              open={open === tape.id}
+              onOpen={openAt(tape.id)}
+            >
+              <TapeWords tape={tape} shop={shop} />
+            </StockItem>
           ))}
-        </ul>
-      </section>
-      <div className="grid grid-cols-1 gap-4 lg:grid-cols-2">
-        <section aria-label="Tapes and paints" className="sheet px-4 py-3">
-          <h2 className="text-lg font-bold">Tapes</h2>
-          <ul className="mb-3">
-            {shop.tapes.map((tape) => (
-              <li key={tape.id} className="flex flex-wrap justify-between gap-2 py-1">
-                <span>
-                  <strong>{tape.name}</strong> <span className="quiet">{TAPE_KINDS[tape.kind].name}</span>
-                </span>
-                <span className="measure text-[0.9rem]">
-                  {formatLength(tape.width, system, { digits: 0 })} × {formatLength(tape.length, system, { digits: 0 })}
-                </span>
-              </li>
-            ))}
-          </ul>
-          <h2 className="text-lg font-bold">Paints, stains, sealers</h2>
-          <ul>
-            {shop.paints.map((paint) => (
-              <li key={paint.id} className="flex flex-wrap items-center gap-2 py-1">
-                <span className="border-base-300 inline-block size-5 rounded border" style={{ background: paint.colour }} />
-                <strong>{paint.name}</strong> <span className="quiet flex-1">{COATS[paint.coat].name}</span>
-                <Typed
-                  label={`${paint.name} left, ml`}
-                  shown={`${Math.floor(paint.volume)} ml`}
-                  read={(text) => {
-                    const n = Number(text.replace('ml', '').replace(',', '.').trim());
-                    return Number.isFinite(n) && n >= 0
-                      ? good(n)
-                      : refused(`"${text}" is not a volume.`, 'millilitres', paint.name, 'Type millilitres, such as 45.');
-                  }}
-                  onChange={(volume) => editShop(setAt(['paints', paint.id, 'volume'], volume), 'Count a paint')}
-                />
-              </li>
-            ))}
-          </ul>
-        </section>
-        <section aria-label="Room, units and files" className="sheet flex flex-col gap-3 px-4 py-3">
-          <div>
-            <h2 className="text-lg font-bold">Room and units</h2>
-            <Sentence>
-              The workroom has{' '}
-              <Typed
-                label="Room temperature"
-                shown={formatTemperature(shop.climate.celsius, shop.temperatures)}
-                read={(text) => parseTemperature(text, shop.temperatures, 'Room temperature')}
-                onChange={(celsius) => editShop(setAt(['climate', 'celsius'], celsius), 'Change the room')}
-              />{' '}
-              and{' '}
-              <Typed
-                label="Humidity"
-                shown={`${Math.round(shop.climate.humidity * 100)} %`}
-                read={(text) => {
-                  const n = Number(text.replace('%', '').trim());
-                  return Number.isFinite(n) && n >= 0 && n <= 99
-                    ? good(n / 100)
-                    : refused(`"${text}" is not a humidity.`, '0 to 99 %', 'Humidity', 'Type percent, such as 55.');
-                }}
-                onChange={(humidity) => editShop(setAt(['climate', 'humidity'], humidity), 'Change the room')}
-              />{' '}
-              humidity: water-based coats take ×{dryingFactor('water', shop.climate).factor.toFixed(2)}, others ×
-              {dryingFactor('solvent', shop.climate).factor.toFixed(2)} as long. Lengths are shown in{' '}
-              <Choice
-                label="Lengths"
-                value={shop.lengths}
-                options={[
-                  { value: 'mm', label: 'millimetres' },
-                  { value: 'inch', label: 'inches' },
-                ]}
-                onChange={(lengths) => editShop(setAt(['lengths'], lengths), 'Change the units')}
-              />
-              , temperatures in{' '}
-              <Choice
-                label="Temperatures"
-                value={shop.temperatures}
-                options={[
-                  { value: 'C', label: '°C' },
-                  { value: 'F', label: '°F' },
-                ]}
-                onChange={(temperatures) => editShop(setAt(['temperatures'], temperatures), 'Change the units')}
-              />
-              . The clock there is {formatMoment(now(), shop.hours.zone)}
-              {isDemo ? ', the demo’s' : ''}.
-            </Sentence>
-          </div>
-          <WorkshopFile />
-        </section>
+        </Part>
+        <Part
+          title="Paints, stains, sealers"
+          add={add('paint', 'Add a paint', newPaint)}
+          empty={shop.paints.length === 0 ? 'None yet. Add what you paint stencils or seal boards with.' : ''}
+        >
+          {shop.paints.map((paint) => (
+            <StockItem
+              key={paint.id}
+              stock="paint"
+              thing={paint}
+              others={without(shop.paints, paint.id)}
+              line={
+                <>
+                  <span
+                    className="border-base-300 mr-1 inline-block size-4 rounded border align-middle"
+                    style={{ background: paint.colour }}
+                  />
+                  <strong>{paint.name}</strong> <span className="quiet">{COATS[paint.coat].name}</span> ·{' '}
+                  <StockAmount stock="paint" item={paint.id} name={paint.name} amount={paint.volume} unit="ml" system={system} />
+                </>
+              }
+              open={open === paint.id}
+              onOpen={openAt(paint.id)}
+            >
+              <PaintWords paint={paint} shop={shop} />
+            </StockItem>
+          ))}
+        </Part>
+        <Part
+          title="Supplies and trimmings"
+          add={add('supply', 'Add a supply', newSupply)}
+          empty={supplies.length === 0 ? 'None yet. Cloths, blades, masking tape, ribbon: what you would not like to run out of.' : ''}
+        >
+          {supplies.map((supply) => (
+            <StockItem
+              key={supply.id}
+              stock="supply"
+              thing={supply}
+              others={without(supplies, supply.id)}
+              line={
+                <>
+                  <strong>{supply.name}</strong> <span className="quiet">{SUPPLY_KINDS[supply.kind].name}</span> ·{' '}
+                  <StockAmount
+                    stock="supply"
+                    item={supply.id}
+                    name={supply.name}
+                    amount={supply.amount}
+                    unit={SUPPLY_UNITS[supply.unit].name}
+                    system={system}
+                  />
+                  {supply.low !== undefined && supply.amount < supply.low && <strong className="text-error"> · buy more</strong>}
+                </>
+              }
+              open={open === supply.id}
+              onOpen={openAt(supply.id)}
+            >
+              <SupplyWords supply={supply} shop={shop} />
+            </StockItem>
+          ))}
+        </Part>
       </div>
     </div>
   );

@@ -1,12 +1,14 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useRef, useState } from 'react';
+import { useNavigate } from 'react-router';
 import type { ReadWorkshop, WorkshopDifference } from '@kolleta/core/jobFile';
-import type { Result } from '@kolleta/core/units';
+import { counted, type Result } from '@kolleta/core/units';
 import { formatMoment } from '@kolleta/core/schedule';
 import { saveWorkshopFile } from '../../storage/saveWorkshopFile';
 import { db } from '../../storage/db';
 import { useWorkshop } from '../../storage/useWorkshop';
-import { loadDemo, noteBackup, replaceWorkshop, startEmpty, undoReplace } from '../../storage/workshop';
+import { PLACE, wasOpened } from '../../storage/place';
+import { beginAgain, demoAnew, leaveDemo, noteBackup, openAsOwn, undoReplace, visitDemo } from '../../storage/workshop';
 import { importerWorker } from '../../workers/importerClient';
 import { MOST_WORKSHOP_BYTES, readFile } from '../../workers/readFile';
 import { useTell } from '../../ui/toasts';
@@ -49,6 +51,7 @@ export function WorkshopFile() {
   const state = useWorkshop();
   const { shop, jobs, events, isDemo, backedUpAt } = state;
   const tell = useTell();
+  const navigate = useNavigate();
   const input = useRef<HTMLInputElement>(null);
   const [problem, setProblem] = useState<string>();
   const [waiting, setWaiting] = useState<Waiting>();
@@ -80,12 +83,17 @@ export function WorkshopFile() {
       setProblem(`${found.problem.found} ${found.problem.wayOut}`);
       return;
     }
-    const { read, difference } = found.value;
+    const { read } = found.value;
+    const difference = PLACE === 'own' ? found.value.difference : undefined;
     setWaiting({
-      name: `Put “${read.shop.name}” in the place of this workshop?`,
-      ...(difference ? { difference } : {}),
+      name: difference ? `Put “${read.shop.name}” in the place of this workshop?` : `Open “${read.shop.name}” as your own workshop?`,
+      ...(difference
+        ? { difference }
+        : {
+            text: `It holds ${counted(read.jobs.length, 'job')} and ${counted(read.events.length, 'log entry')}. The demo stays as it is.`,
+          }),
       leftOut: read.leftOut ?? [],
-      run: () => replaceWorkshop(read, false, `Restore ${file.name}`),
+      run: () => openAsOwn(read, `Restore ${file.name}`),
     });
   };
   const back = async () => {
@@ -102,8 +110,12 @@ export function WorkshopFile() {
     <div>
       <h2 className="text-lg font-bold">The workshop as a file</h2>
       <p className="quiet mb-2 text-sm">
-        Everything is kept in this browser only. The file holds all of it: stock, jobs and log.{' '}
-        {isDemo ? '' : backedUpAt ? `Last saved ${formatMoment(backedUpAt, shop.hours.zone)}.` : 'It has not been saved yet.'}
+        Everything is saved in this browser only. The file holds all of it: stock, jobs and log.{' '}
+        {isDemo
+          ? 'You are in the demo: a file opens as your own workshop, and the demo stays as it is.'
+          : backedUpAt
+            ? `Last saved ${formatMoment(backedUpAt, shop.hours.zone)}.`
+            : 'It has not been saved yet.'}
       </p>
       {problem && (
         <p role="alert" className="bg-error text-error-content mb-2 rounded px-3 py-2">
@@ -125,32 +137,42 @@ export function WorkshopFile() {
           aria-label="Workshop file"
           onChange={(event) => void take(event.target.files?.[0])}
         />
-        <button
-          type="button"
-          className="btn btn-ghost border-base-300"
-          onClick={() =>
-            setWaiting({
-              name: 'Open the demo workshop?',
-              text: `It takes the place of this one: ${jobs.length} jobs and ${events.length} log entries.`,
-              run: loadDemo,
-            })
-          }
-        >
-          Demo workshop
-        </button>
-        <button
-          type="button"
-          className="btn btn-ghost border-base-300"
-          onClick={() =>
-            setWaiting({
-              name: 'Begin with no jobs?',
-              text: `Stock, hours and climate stay; ${jobs.length} jobs and ${events.length} log entries go.`,
-              run: startEmpty,
-            })
-          }
-        >
-          Begin empty
-        </button>
+        {PLACE === 'demo' ? (
+          <>
+            <button type="button" className="btn btn-ghost border-base-300" onClick={leaveDemo}>
+              {wasOpened('own') ? 'Back to my workshop' : 'Begin my own workshop'}
+            </button>
+            <button
+              type="button"
+              className="btn btn-ghost border-base-300"
+              onClick={() => setWaiting({ name: 'The demo as it was at first?', text: 'What was done in the demo goes.', run: demoAnew })}
+            >
+              The demo anew
+            </button>
+          </>
+        ) : (
+          <>
+            <button type="button" className="btn btn-ghost border-base-300" onClick={visitDemo}>
+              Visit the demo
+            </button>
+            <button
+              type="button"
+              className="btn btn-ghost border-base-300"
+              onClick={() =>
+                setWaiting({
+                  name: 'Begin again with an empty workshop?',
+                  text: `Stock, machines and hours go, with ${counted(jobs.length, 'job')} and ${counted(events.length, 'log entry')}.`,
+                  run: async () => {
+                    await beginAgain();
+                    await navigate('/begin');
+                  },
+                })
+              }
+            >
+              Begin empty
+            </button>
+          </>
+        )}
         {earlier && (
           <button type="button" className="btn btn-ghost border-base-300" onClick={() => void back()}>
             Bring back “{earlier.workshop.shop.name}” as it was before

@@ -1,0 +1,47 @@
+/** What a workshop uses up beside film, tape and paint. */
+export type SupplyKindId =
+  'cleaner' | 'cloth' | 'abrasive' | 'brush' | 'masking' | 'blade' | 'glove' | 'cream' | 'blank' | 'trimming' | 'packing' | 'other';
+
+export const SUPPLY_KINDS: Record<SupplyKindId, { readonly name: string; readonly unit: SupplyUnit }> = {
+  cleaner: { name: 'cleaner', unit: 'ml' },
+  cloth: { name: 'cloths and wipes', unit: 'piece' },
+  abrasive: { name: 'sandpaper and pads', unit: 'piece' },
+  brush: { name: 'brushes, foam, sponges', unit: 'piece' },
+  masking: { name: 'masking tape', unit: 'm' },
+  blade: { name: 'blades', unit: 'piece' },
+  glove: { name: 'gloves', unit: 'piece' },
+  cream: { name: 'etching cream', unit: 'ml' },
+  blank: { name: 'blank pieces', unit: 'piece' },
+  trimming: { name: 'trimmings: ribbon, cord, hooks, feet', unit: 'piece' },
+  packing: { name: 'packing', unit: 'piece' },
+  other: { name: 'other', unit: 'piece' },
+};
+
+export type SupplyUnit = 'piece' | 'ml' | 'm' | 'g';
+
+/** What supplies are counted in. */
+export const SUPPLY_UNITS: Record<SupplyUnit, { readonly name: string }> = {
+  piece: { name: 'pieces' },
+  ml: { name: 'ml' },
+  m: { name: 'metres' },
+  g: { name: 'grams' },
+};
+
+export type CarrierGrade = 'light' | 'standard' | 'strong';
+
+/** How hard a carrier sheet holds film. */
+export const CARRIER_GRADES: Record<CarrierGrade, { readonly name: string }> = {
+  light: { name: 'light hold' },
+  standard: { name: 'usual hold' },
+  strong: { name: 'strong hold' },
+};
+
+export type StockKind = 'film' | 'tape' | 'paint' | 'supply';
+
+/** What is kept in stock, and what it is counted in. */
+export const STOCK_KINDS: Record<StockKind, { readonly name: string }> = {
+  film: { name: 'film, mm of roll' },
+  tape: { name: 'tape, mm of roll' },
+  paint: { name: 'paint, ml' },
+  supply: { name: 'supplies, in their unit' },
+};

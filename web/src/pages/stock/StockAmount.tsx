@@ -1,0 +1,53 @@
+import { useState } from 'react';
+import type { StockKindId } from '@kolleta/core/job';
+import { formatLength, parseLength, refused, good, type LengthSystem, type Result } from '@kolleta/core/units';
+import { countStock } from '../../storage/editShop';
+import { Typed } from '../../ui/tokens';
+
+/** Why an amount is not what it was thought to be. */
+const REASONS = ['counted anew', 'bought more', 'used without Kolleta', 'spoiled', 'given away'] as const;
+
+interface Props {
+  stock: StockKindId;
+  item: string;
+  name: string;
+  amount: number;
+  /** Nothing for lengths, which are read in either unit. */
+  unit?: string;
+  system: LengthSystem;
+}
+
+/** How much there is of a thing: typed anew, with the reason, which goes into the log. */
+export function StockAmount({ stock, item, name, amount, unit, system }: Props) {
+  const [asked, setAsked] = useState<number>();
+  const say = (value: number) => (unit ? `${Math.floor(value * 10) / 10} ${unit}` : formatLength(value, system, { digits: 0 }));
+  const read = (text: string): Result<number> => {
+    if (!unit) return parseLength(text, system, name);
+    const n = Number(text.replace(unit, '').replace(',', '.').trim());
+    return text.trim() !== '' && Number.isFinite(n) && n >= 0 && n <= 1_000_000
+      ? good(n)
+      : refused(`"${text}" is not an amount.`, unit, name, `Type how many ${unit} there are, such as 45.`);
+  };
+  const because = (reason: string) => {
+    void countStock({ stock, item, is: asked!, reason });
+    setAsked(undefined);
+  };
+  return (
+    <>
+      <Typed label={`${name} left`} shown={say(asked ?? amount)} read={read} onChange={setAsked} /> left
+      {asked !== undefined && (
+        <span role="group" aria-label={`Why ${say(asked)} of ${name}`} className="my-1 flex flex-wrap items-center gap-1.5">
+          <span>Why?</span>
+          {REASONS.map((reason) => (
+            <button key={reason} type="button" className="btn btn-sm btn-outline" onClick={() => because(reason)}>
+              {reason}
+            </button>
+          ))}
+          <button type="button" className="btn btn-sm btn-ghost" onClick={() => setAsked(undefined)}>
+            Leave it at {say(amount)}
+          </button>
+        </span>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,96 @@
+import {
+  removeAt,
+  setAt,
+  takeInstead,
+  type Film,
+  type Paint,
+  type Shop,
+  type StockKindId,
+  type Supply,
+  type Tape,
+} from '@kolleta/core/job';
+import type { StockList } from '@kolleta/core/jobFile';
+import { db } from './db';
+import { editJob, undoJob } from './editJob';
+import { countStock, editShop, undoShop } from './editShop';
+import { newId } from './newId';
+
+/** Where each kind of stock is kept in the shop. */
+export const STOCK_FIELD = { film: 'films', tape: 'tapes', paint: 'paints', supply: 'supplies' } as const satisfies Record<
+  StockKindId,
+  keyof Shop
+>;
+
+/** A thing of each kind of stock. */
+export interface StockThings {
+  film: Film;
+  tape: Tape;
+  paint: Paint;
+  supply: Supply;
+}
+
+/** Puts a new thing into stock, first in its list; its id. */
+export async function addStock<K extends StockKindId>(stock: K, thing: Omit<StockThings[K], 'id'>): Promise<string> {
+  const id = newId();
+  const field = STOCK_FIELD[stock];
+  // the first of its kind begins the list
+  await editShop(
+    (shop) => (shop[field] ? [{ op: 'set', path: [field, id], value: { ...thing, id }, first: true }] : setAt([field], [{ ...thing, id }])),
+    `Add ${thing.name || 'to the stock'}`,
+  );
+  return id;
+}
+
+/** A second one like it, as much as there is of the first. */
+export const copyStock = <K extends StockKindId>(stock: K, thing: StockThings[K]): Promise<string> => {
+  const { id: _, ...rest } = thing;
+  return addStock(stock, { ...rest, name: `${thing.name}, second`.slice(0, 200) } as Omit<StockThings[K], 'id'>);
+};
+
+/**
+ * Takes a thing out of stock; the jobs that it was chosen for take another.
+ *
+ * @returns brings it back, and the jobs' choices
+ */
+export async function removeStock(stock: StockKindId, id: string, instead?: string): Promise<() => Promise<void>> {
+  const changed: string[] = [];
+  for (const job of await db.jobs.toArray()) {
+    if (takeInstead(job, stock, id, instead).length === 0) continue;
+    await editJob(job.id, (saved) => takeInstead(saved, stock, id, instead), 'Take another from stock');
+    changed.push(job.id);
+  }
+  await editShop(removeAt([STOCK_FIELD[stock], id]), 'Take out of the stock');
+  return async () => {
+    await undoShop();
+    for (const job of changed) await undoJob(job);
+  };
+}
+
+const AMOUNT = { film: 'length', tape: 'length', paint: 'volume', supply: 'amount' } as const;
+
+/** Takes a list in: what has the same name becomes as the list says, its amount as a count; everything else is added. */
+export async function takeStockList({ things }: StockList): Promise<void> {
+  const ids = things.map(newId);
+  const counted: { stock: StockKindId; item: string; is: number }[] = [];
+  await editShop((shop) => {
+    counted.length = 0;
+    return (Object.keys(STOCK_FIELD) as StockKindId[]).flatMap((stock) => {
+      const mine = things.flatMap((one, i) => (one.stock === stock ? [{ thing: one.thing, id: ids[i]! }] : []));
+      if (mine.length === 0) return [];
+      const amount = AMOUNT[stock];
+      let list: { id: string; name: string }[] = [...(shop[STOCK_FIELD[stock]] ?? [])];
+      for (const { thing, id } of mine) {
+        const known = list.find(({ name }) => name === thing.name);
+        if (!known) list = [...list, { ...thing, id }];
+        else {
+          const left = (thing as Record<string, unknown>)[amount] as number;
+          counted.push({ stock, item: known.id, is: left });
+          const before = (known as unknown as Record<string, unknown>)[amount];
+          list = list.map((old) => (old === known ? { ...old, ...thing, [amount]: before } : old));
+        }
+      }
+      return setAt([STOCK_FIELD[stock]], list);
+    });
+  }, 'Take a stock list in');
+  for (const count of counted) await countStock({ ...count, reason: 'from a stock list' });
+}

@@ -1,0 +1,34 @@
+/*
+ * The demo workshop and one's own are kept in two databases, so that they never mix. Which one is on the screen belongs to this browser; going from
+ * one to the other begins the page anew.
+ */
+export type Place = 'own' | 'demo';
+
+const KEY = 'place';
+const OPENED: Record<Place, string> = { own: 'opened', demo: 'openedDemo' };
+
+/** Whether a workshop was ever kept at a place. */
+export const wasOpened = (at: Place): boolean => localStorage.getItem(OPENED[at]) !== null;
+/** A page that was killed before would miss a workshop that never was: this is said when it is kept. */
+export const noteOpened = (at: Place): void => localStorage.setItem(OPENED[at], 'yes');
+export const forgetPlace = (at: Place): void => localStorage.removeItem(OPENED[at]);
+
+function readPlace(): Place {
+  const said = localStorage.getItem(KEY);
+  if (said === 'own' || said === 'demo') return said;
+  // a browser in which Kolleta was used before the two were kept apart
+  return wasOpened('own') ? 'own' : 'demo';
+}
+
+/** Where this page is: settled when it begins. */
+export const PLACE: Place = typeof localStorage === 'undefined' ? 'own' : readPlace();
+
+/** The database of a place. */
+export const databaseOf = (at: Place): string => (at === 'own' ? 'kolleta' : 'kolleta-demo');
+
+/** Leaves for the other place, at an address there. */
+export function goTo(at: Place, hash = '#/'): void {
+  localStorage.setItem(KEY, at);
+  window.location.hash = hash;
+  window.location.reload();
+}
