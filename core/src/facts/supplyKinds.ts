@@ -20,11 +20,11 @@ export const SUPPLY_KINDS: Record<SupplyKindId, { readonly name: string; readonl
 export type SupplyUnit = 'piece' | 'ml' | 'm' | 'g';
 
 /** What supplies are counted in. */
-export const SUPPLY_UNITS: Record<SupplyUnit, { readonly name: string }> = {
-  piece: { name: 'pieces' },
-  ml: { name: 'ml' },
-  m: { name: 'metres' },
-  g: { name: 'grams' },
+export const SUPPLY_UNITS: Record<SupplyUnit, { readonly name: string; readonly one: string }> = {
+  piece: { name: 'pieces', one: 'piece' },
+  ml: { name: 'ml', one: 'ml' },
+  m: { name: 'metres', one: 'metre' },
+  g: { name: 'grams', one: 'gram' },
 };
 
 export type CarrierGrade = 'light' | 'standard' | 'strong';

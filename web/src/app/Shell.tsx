@@ -90,13 +90,17 @@ function useUndo(): { undo: () => void; redo: () => void } | undefined {
 
 function Room({ state }: { state: WorkshopState }) {
   const { climate, temperatures } = state.shop;
+  const humidity = Math.round(climate.humidity * 100);
+  const percent = Math.round((dryingFactor('water', climate).factor - 1) * 100);
+  const slower = Math.abs(percent) < 2 ? 'as their labels say' : `${Math.abs(percent)} % ${percent > 0 ? 'slower' : 'faster'} than their labels say`;
   return (
     <Link
       to="/workshop"
-      className="measure hidden rounded-full bg-white/10 px-3.5 py-1.5 text-[0.78rem] text-[#f6f3ec] hover:bg-white/20 xl:inline"
+      className="measure hidden rounded-full bg-white/10 px-3 py-1.5 text-[0.78rem] text-[#f6f3ec] hover:bg-white/20 xl:inline"
+      aria-label={`Workroom ${formatTemperature(climate.celsius, temperatures)}, ${humidity} % humidity: water-based coats dry ${slower}`}
+      title={`Water-based coats dry ${slower}.`}
     >
-      workroom {formatTemperature(climate.celsius, temperatures)} · {Math.round(climate.humidity * 100)} % RH · water-based drying ×
-      {dryingFactor('water', climate).factor.toFixed(2)}
+      {formatTemperature(climate.celsius, temperatures)} · {humidity} %
     </Link>
   );
 }
@@ -152,7 +156,7 @@ function Inside({ state }: { state: WorkshopState }) {
               To the work
             </a>
             <header className="bg-[#22302f] text-[#f6f3ec]">
-              <div className="mx-auto flex max-w-[90rem] flex-wrap items-center gap-x-6 gap-y-1 px-4 py-1.5 sm:px-6">
+              <div className="mx-auto flex max-w-[90rem] flex-wrap items-center gap-x-5 gap-y-1 px-4 py-0.5 sm:px-6">
                 <Link
                   to="/"
                   className="font-head flex items-center gap-2 text-[1.45rem] font-extrabold tracking-tight"
@@ -164,7 +168,7 @@ function Inside({ state }: { state: WorkshopState }) {
                   </svg>
                   kolleta
                 </Link>
-                <nav aria-label="Places" className="flex flex-wrap gap-x-4">
+                <nav aria-label="Places" className="flex flex-wrap gap-x-3.5">
                   {PLACES.map((place) => {
                     const here =
                       place.to === '/'

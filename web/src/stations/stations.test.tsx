@@ -8,7 +8,6 @@ import type { Job, Shop } from '@kolleta/core/job';
 import type { JobPlan, LayerPlan, RackItem } from '@kolleta/core/plan';
 import { GripChart } from './tape/GripChart';
 import { Rack } from '../pages/bench/Rack';
-import { fromField, toField } from '../pages/job/dates';
 import { attentionAt, isPeeled, stationsOf } from '../frame/stationList';
 import { bestFilm, newJob, pieceOf } from '../pages/newJob';
 import { BLANKS } from '@kolleta/core/facts';
@@ -83,20 +82,6 @@ describe('the grip window', () => {
     render(<GripChart layer={layer('chalkPaint', true)} shop={tapes} />);
     expect(screen.getByRole('img', { name: /closed$/ })).toBeTruthy();
     expect(screen.getByText('does not work')).toBeTruthy();
-  });
-});
-
-describe('dates in the workshop’s zone', () => {
-  it('a field and a moment give each other, also where clocks change', () => {
-    for (const [at, text] of [
-      ['2026-12-04T17:00:00Z', '2026-12-04T17:00'],
-      ['2026-07-04T16:00:00Z', '2026-07-04T17:00'],
-    ] as const) {
-      expect(toField(Date.parse(at), 'Europe/Dublin')).toBe(text);
-      const back = fromField(text, 'Europe/Dublin');
-      expect(back.ok && back.value).toBe(Date.parse(at));
-    }
-    expect(fromField('soon', 'Europe/Dublin').ok).toBe(false);
   });
 });
 

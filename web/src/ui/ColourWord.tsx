@@ -54,7 +54,7 @@ export function ColourWord({ label, value, onChange }: { label: string; value: s
     }
   };
   return (
-    <span className="inline-block align-middle">
+    <span className="relative inline-block align-middle">
       <button
         ref={button}
         type="button"
@@ -68,7 +68,7 @@ export function ColourWord({ label, value, onChange }: { label: string; value: s
         <span
           role="group"
           aria-label={label}
-          className="sheet z-20 my-1 block max-w-[26rem] p-3 text-base leading-normal shadow"
+          className="sheet absolute top-full left-0 z-20 mt-1 block w-[min(26rem,80vw)] max-sm:fixed max-sm:inset-x-4 max-sm:top-24 max-sm:w-auto p-3 text-base leading-normal shadow-lg"
           onKeyDown={(event) => {
             if (event.key !== 'Escape') return;
             setOpen(false);

@@ -29,6 +29,8 @@ interface Props {
   deadline?: number;
   dayName: (at: number) => string;
   label: string;
+  /** All of it on one line. */
+  folded?: boolean;
 }
 
 /** Closed hours take this share of the room that working hours take. */
@@ -39,8 +41,9 @@ const CLOSED_MOST = 90 * 60_000;
 const BUSY_SHARE = 0.55;
 /** Busy times nearer than this are shown as one, ms. */
 const JOIN = 45 * 60_000;
-const LANE = 21;
-const TOP = 24;
+/** Height of a lane, and where the first one begins, px. */
+const OPEN = { lane: 21, top: 24, lanes: 3 } as const;
+const FOLDED = { lane: 20, top: 3, lanes: 1 } as const;
 
 /** Spans nearer to each other than JOIN made one. */
 function joined(spans: readonly { start: number; end: number }[]): { start: number; end: number }[] {
@@ -57,7 +60,9 @@ function joined(spans: readonly { start: number; end: number }[]): { start: numb
  * The job's real time, busy hours drawn wider: hands solid, waits hatched, closed hours shaded and pressed together, the now-line, the flag
  * of the date.
  */
-export function Ribbon({ blocks, waits, windows, now, deadline, dayName, label }: Props) {
+export function Ribbon({ blocks, waits, windows, now, deadline, dayName, label, folded = false }: Props) {
+  const { lane: LANE, top: TOP, lanes } = folded ? FOLDED : OPEN;
+  const laneOf = (lane: number) => (folded ? 0 : lane);
   const [ref, size] = useSize<HTMLDivElement>();
   const width = size?.width ?? 0;
   const ends = blocks.flatMap((b) => b.spans.map((s) => s.end));
@@ -111,7 +116,7 @@ export function Ribbon({ blocks, waits, windows, now, deadline, dayName, label }
         .map((w) => [dayName(w.start), Math.max(from, w.start)]),
     ).entries(),
   ].toReversed();
-  const height = TOP + 3 * LANE + 6;
+  const height = TOP + lanes * LANE + (folded ? 1 : 6);
   return (
     <div ref={ref} className="sheet overflow-hidden">
       {width > 0 && (
@@ -124,7 +129,7 @@ export function Ribbon({ blocks, waits, windows, now, deadline, dayName, label }
           {closed.map((c) => (
             <rect key={c.start} x={x(c.start)} y={0} width={Math.max(2, x(c.end) - x(c.start))} height={height} fill="var(--night)" />
           ))}
-          {days.map(([name, at], i) => {
+          {(folded ? [] : days).map(([name, at], i) => {
             const left = i === 0 ? Math.max(6, x(at) + 4) : x(at) + 4;
             const next = days[i + 1] ? x(days[i + 1]![1]) : width;
             const hidden = deadline !== undefined && x(deadline) > left - 4 && x(deadline) - left < 64 + 26;
@@ -134,17 +139,17 @@ export function Ribbon({ blocks, waits, windows, now, deadline, dayName, label }
               </text>
             ) : null;
           })}
-          {waits.map((wait) => {
+          {(folded ? waits.filter(({ lane }) => lane < 2) : waits).map((wait) => {
             const [a, b] = [x(wait.start), x(wait.end)];
             if (b - a < 2) return null;
             return (
               <g key={wait.id}>
                 <title>{wait.label}</title>
-                <rect x={a} y={TOP + wait.lane * LANE + 2} width={b - a} height={LANE - 5} fill="url(#wait)" opacity={0.85} rx={2} />
+                <rect x={a} y={TOP + laneOf(wait.lane) * LANE + 2} width={b - a} height={LANE - 5} fill="url(#wait)" opacity={0.85} rx={2} />
                 {b - a > wait.label.length * 6.2 && (
                   <text
                     x={(a + b) / 2}
-                    y={TOP + wait.lane * LANE + 14}
+                    y={TOP + laneOf(wait.lane) * LANE + 14}
                     fontSize={11.5}
                     textAnchor="middle"
                     fill="var(--color-base-content)"
@@ -168,7 +173,7 @@ export function Ribbon({ blocks, waits, windows, now, deadline, dayName, label }
                   <title>{block.title}</title>
                   <rect
                     x={a}
-                    y={TOP + block.lane * LANE}
+                    y={TOP + laneOf(block.lane) * LANE}
                     width={Math.max(3, b - a - 0.8)}
                     height={LANE - 3}
                     rx={2.5}
@@ -179,7 +184,7 @@ export function Ribbon({ blocks, waits, windows, now, deadline, dayName, label }
                   {b - a > block.label.split(' ')[0]!.length * 6.2 + 8 && (
                     <text
                       x={a + 5}
-                      y={TOP + block.lane * LANE + 13}
+                      y={TOP + laneOf(block.lane) * LANE + 13}
                       fontSize={11.5}
                       fill={block.state === 'done' ? 'var(--color-base-content)' : 'var(--color-primary-content)'}
                     >

@@ -1,3 +1,4 @@
+import { useEffect, useRef } from 'react';
 import { Link } from 'react-router';
 import type { Verdict } from '@kolleta/core/job';
 
@@ -14,13 +15,20 @@ export interface StripStation {
 
 /** The stations in working order, as labels on a strip of liner. */
 export function Strip({ stations }: { stations: readonly StripStation[] }) {
+  const strip = useRef<HTMLElement>(null);
+  const current = stations.find((station) => station.current)?.id;
+  // where the strip is longer than the screen, the station that is worked at is in sight
+  useEffect(() => {
+    const [nav, here] = [strip.current, strip.current?.querySelector<HTMLElement>('[aria-current="page"]')];
+    if (nav && here) nav.scrollLeft = here.offsetLeft - nav.offsetLeft - (nav.clientWidth - here.clientWidth) / 2;
+  }, [current]);
   return (
-    <nav aria-label="Stations" className="liner grid grid-cols-[repeat(auto-fit,minmax(5.2rem,1fr))] gap-1.5 p-2">
+    <nav ref={strip} aria-label="Stations" className="liner flex snap-x gap-1.5 overflow-x-auto p-1">
       {stations.map((station) => (
         <Link
           key={station.id}
           to={station.to}
-          className="station"
+          className="station min-w-[5.2rem] flex-1 snap-center px-1"
           data-peeled={station.peeled}
           aria-current={station.current ? 'page' : undefined}
           aria-label={`${station.name}${station.peeled ? ', done' : ''}${station.attention ? `, needs attention: ${station.attention}` : ''}`}

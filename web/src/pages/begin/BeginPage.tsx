@@ -102,7 +102,8 @@ export function BeginPage() {
     await editShop((saved) => begin(saved, answers, newId), 'Begin the workshop');
     await navigate('/quick');
   };
-  const say = (mm: number) => formatLength(mm, lengths, { digits: 0 });
+  // machines and rolls are spoken of in half inches
+  const say = (mm: number) => formatLength(lengths === 'inch' ? Math.round(mm / 12.7) * 12.7 : mm, lengths, { digits: 0 });
   return (
     <div className="flex flex-col gap-3">
       <div className="flex flex-wrap items-center gap-3">
@@ -115,10 +116,10 @@ export function BeginPage() {
         </button>
       </div>
       <Question number={1} title="Inches or millimetres?">
-        <Answer chosen={answers.lengths === 'mm'} onPress={() => one('lengths', 'mm')}>
+        <Answer chosen={lengths === 'mm'} onPress={() => one('lengths', 'mm')}>
           Millimetres, °C
         </Answer>
-        <Answer chosen={answers.lengths === 'inch'} onPress={() => one('lengths', 'inch')}>
+        <Answer chosen={lengths === 'inch'} onPress={() => one('lengths', 'inch')}>
           Inches, °F
         </Answer>
       </Question>

@@ -1,8 +1,7 @@
 import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
-import { isWashed } from '@kolleta/core/blanks';
-import { formatDuration } from '@kolleta/core/units';
-import { formatDay, formatMoment, formatPromise } from '@kolleta/core/schedule';
+import { counted, formatDuration } from '@kolleta/core/units';
+import { formatMoment, formatPromise } from '@kolleta/core/schedule';
 import { removeAt, setAt, type StationId } from '@kolleta/core/job';
 import { download, fileName } from '../../storage/download';
 import { editJob } from '../../storage/editJob';
@@ -72,7 +71,6 @@ export function JobPage() {
   const View = VIEWS[current];
   const packed = plan?.schedule.packed;
   const late = job.deadline !== undefined && packed !== undefined && packed > job.deadline;
-  const wash = plan?.schedule.care.toSorted((a, b) => b.until - a.until)[0];
   const exportJob = async () => {
     const { writeJobFile } = await import('@kolleta/core/jobFile');
     download(`${fileName(job.name)}.kolleta-job.json`, writeJobFile(job), 'application/json');
@@ -85,10 +83,10 @@ export function JobPage() {
     void navigate('/jobs');
   };
   return (
-    <div className="flex flex-col gap-3">
-      <div className="flex flex-wrap items-end justify-between gap-x-6 gap-y-1">
-        <div className="min-w-0">
-          <h1 className="text-[1.65rem] leading-8 font-extrabold break-words [&_.token]:text-base-content [&_.token]:border-transparent hover:[&_.token]:border-primary">
+    <div className="-mt-2 flex flex-col gap-1.5">
+      <div className="flex flex-wrap items-baseline justify-between gap-x-4">
+        <div className="flex min-w-0 flex-wrap items-baseline gap-x-3">
+          <h1 className="text-[1.4rem] leading-8 font-extrabold break-words [&_.token]:text-base-content [&_.token]:border-transparent hover:[&_.token]:border-primary">
             <TextWord label="Name of the job" value={job.name} onChange={(name) => edit(setAt(['name'], name), 'Name the job')} />
           </h1>
           <p className="quiet text-[0.9rem] [&_.token]:font-normal [&_.token]:text-inherit [&_.token]:border-transparent">
@@ -98,48 +96,40 @@ export function JobPage() {
               empty="no client"
               onChange={(client) => edit(setAt(['client'], client), 'Name the client')}
             />{' '}
-            · {job.count === 1 ? '' : `${job.count} `}
-            {job.piece.name}, {job.marks.length === 1 ? 'one mark' : `${job.marks.length} marks`} each
+            · {job.count === 1 ? '' : `${job.count} × `}
+            {job.piece.name}, {counted(job.marks.length, 'mark')}
+            {job.count === 1 ? '' : ' each'}
           </p>
         </div>
-        <div className="ml-auto text-right">
-          <p className="text-[0.98rem]">
-            wanted{' '}
-            <MomentWord
-              label="Wanted"
-              value={job.deadline}
-              zone={zone}
-              onChange={(at) =>
-                edit(
-                  at === undefined ? removeAt(['deadline']) : setAt(['deadline'], at),
-                  at === undefined ? 'Take the date off' : 'Set the date',
-                )
-              }
-            />
-            {packed !== undefined && (
-              <>
-                {' '}
-                · packed{' '}
-                <strong
-                  aria-busy={!fresh}
-                  className={`font-head text-[1.05rem] ${fresh ? '' : 'goes-pale'} ${late ? 'text-error' : 'text-success'}`}
-                >
-                  {formatPromise(packed, zone)}
-                  {late && ' — too late'}
-                </strong>
-              </>
-            )}
-            {plan?.schedule.unplaced !== undefined && <strong className="text-error"> · finds no room in your hours</strong>}
-          </p>
-          {plan && !plan.aside && (
-            <p className="quiet text-[0.86rem]">
-              {formatDuration(plan.handsLeft)} of work
-              {plan.schedule.latestStart ? ` · start by ${formatMoment(plan.schedule.latestStart, zone)}` : ''}
-              {plan.schedule.slack !== undefined ? ` · ${formatDuration(plan.schedule.slack)} of slack` : ''}
-              {wash && whole ? ` · ${isWashed(job.piece) ? 'first wash' : 'water'} from ${formatDay(wash.until, zone, whole.at)}` : ''}
-            </p>
+        <p className="ml-auto text-[0.95rem]">
+          wanted{' '}
+          <MomentWord
+            label="Wanted"
+            value={job.deadline}
+            zone={zone}
+            onChange={(at) =>
+              edit(
+                at === undefined ? removeAt(['deadline']) : setAt(['deadline'], at),
+                at === undefined ? 'Take the date off' : 'Set the date',
+              )
+            }
+          />
+          {packed !== undefined && (
+            <>
+              {' '}
+              · packed{' '}
+              <strong
+                aria-busy={!fresh}
+                className={`font-head text-[1.02rem] ${fresh ? '' : 'goes-pale'} ${late ? 'text-error' : 'text-success'}`}
+              >
+                {formatPromise(packed, zone)}
+                {late && ', too late'}
+              </strong>
+            </>
           )}
-        </div>
+          {plan?.schedule.unplaced !== undefined && <strong className="text-error"> · finds no room in your hours</strong>}
+          {plan && !plan.aside && <span className="quiet text-[0.86rem]"> · {formatDuration(plan.handsLeft)} of work</span>}
+        </p>
       </div>
       {plan && whole && plan.schedule.steps.length > 0 && <JobRibbon job={job} plan={plan} whole={whole} shop={shop} />}
       <Strip

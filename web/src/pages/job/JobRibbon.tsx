@@ -1,4 +1,5 @@
-import { useMemo } from 'react';
+import { useMemo, useState } from 'react';
+import { isWashed } from '@kolleta/core/blanks';
 import { formatDuration } from '@kolleta/core/units';
 import { careWords, stepTitle, stepWords, waitWords } from '@kolleta/core/words';
 import { formatDay, formatMoment, formatPromise } from '@kolleta/core/schedule';
@@ -8,8 +9,11 @@ import { Ribbon, type RibbonBlock, type RibbonWait } from '../../ui/Ribbon';
 
 const FILM_STATIONS = new Set(['cut', 'weed', 'tape']);
 
-/** One job's time: film in the upper lane, the piece in the middle, what goes on after the last step below. */
+const KEY = 'ribbonOpen';
+
+/** One job's time on one line; opened, film in the upper lane, the piece in the middle, what goes on after the last step below. */
 export function JobRibbon({ job, plan, whole, shop }: { job: Job; plan: JobPlan; whole: Plan; shop: Shop }) {
+  const [open, setOpen] = useState(() => localStorage.getItem(KEY) === 'yes');
   const { zone } = shop.hours;
   const { blocks, waits } = useMemo(() => {
     const at = new Map(plan.schedule.steps.map((s) => [s.step.id, s]));
@@ -52,8 +56,18 @@ export function JobRibbon({ job, plan, whole, shop }: { job: Job; plan: JobPlan;
   const hands = formatDuration(plan.handsLeft);
   const done = plan.schedule.steps.filter((s) => s.state === 'done').flatMap((s) => s.spans);
   const windows = [...done, ...whole.schedule.windows].toSorted((a, b) => a.start - b.start);
+  const wash = plan.schedule.care.toSorted((a, b) => b.until - a.until)[0];
+  const { latestStart, slack } = plan.schedule;
+  const turn = () => {
+    localStorage.setItem(KEY, open ? 'no' : 'yes');
+    setOpen(!open);
+  };
   return (
-    <Ribbon
+    <div>
+      <div className="flex items-stretch gap-1.5">
+        <div className="min-w-0 flex-1">
+          <Ribbon
+            folded={!open}
       blocks={blocks}
       waits={waits}
       windows={merged(windows)}
@@ -61,7 +75,27 @@ export function JobRibbon({ job, plan, whole, shop }: { job: Job; plan: JobPlan;
       deadline={job.deadline}
       dayName={dayName}
       label={`Time of ${job.name}: ${hands} of work left, packed ${plan.schedule.packed === undefined ? 'never' : formatPromise(plan.schedule.packed, zone)}${job.deadline ? `, wanted ${formatMoment(job.deadline, zone)}` : ''}`}
-    />
+          />
+        </div>
+        <button
+          type="button"
+          className="btn btn-xs btn-ghost border-base-300 self-start"
+          aria-expanded={open}
+          aria-label={open ? 'Fold the time of this job' : 'Open the time of this job'}
+          onClick={turn}
+        >
+          {open ? '▴ less' : '▾ time'}
+        </button>
+      </div>
+      {open && (
+        <p className="quiet mt-0.5 text-[0.86rem]">
+          {hands} of work
+          {latestStart ? ` · start by ${formatMoment(latestStart, zone)}` : ''}
+          {slack !== undefined ? ` · ${formatDuration(slack)} to spare` : ''}
+          {wash ? ` · ${isWashed(job.piece) ? 'first wash' : 'water'} from ${formatDay(wash.until, zone, whole.at)}` : ''}
+        </p>
+      )}
+    </div>
   );
 }
 

@@ -1,79 +1,49 @@
-import { useEffect, useRef, useState } from 'react';
-import { fromField, toField } from './dates';
+import { lazy, Suspense, useState } from 'react';
+import { now } from '../../storage/clock';
+import type { Saving } from '../../ui/held';
+import { Typed } from '../../ui/tokens';
+import { readMoment, sayMoment } from './readMoment';
+
+// opened by hand: not part of the page
+const DayChoice = lazy(async () => ({ default: (await import('./DayChoice')).DayChoice }));
 
 interface Props {
   label: string;
   /** UTC ms; undefined: no date. */
   value: number | undefined;
   zone: string;
-  onChange: (at: number | undefined) => void;
+  onChange: (at: number | undefined) => Saving;
 }
 
-/** Typing has come to rest after so long, ms. */
-const REST_MS = 1200;
-/** A year that is still being typed is an early one. */
-const FIRST_YEAR = 2000;
-
-/** A day and a time. It is set when it is whole: when it is left, on Enter, or when typing has come to rest; half a date changes nothing. */
+/** A day and a time, typed as it is spoken or picked from a calendar, in the workshop's zone. Half a date changes nothing. */
 export function MomentWord({ label, value, zone, onChange }: Props) {
-  const [draft, setDraft] = useState<string>();
-  const field = useRef<HTMLInputElement>(null);
-  const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
-  const saved = value === undefined ? '' : toField(value, zone);
-  useEffect(() => () => clearTimeout(timer.current), []);
-  const whole = (text: string): number | undefined => {
-    const read = fromField(text, zone);
-    return read.ok && Number(text.slice(0, 4)) >= FIRST_YEAR ? read.value : undefined;
-  };
-  const commit = (leaving: boolean) => {
-    clearTimeout(timer.current);
-    const text = field.current?.value ?? '';
-    const at = whole(text);
-    if (at !== undefined && text !== saved) onChange(at);
-    // what is only half typed goes back to what is set when the field is left
-    if (leaving) {
-      setDraft(undefined);
-      if (at === undefined && field.current) field.current.value = saved;
-    }
-  };
-  const typed = () => {
-    const text = field.current?.value ?? '';
-    setDraft(text);
-    clearTimeout(timer.current);
-    if (whole(text) !== undefined) timer.current = setTimeout(() => commit(false), REST_MS);
-  };
+  const [open, setOpen] = useState(false);
   return (
-    <>
-      <input
-        ref={field}
-        type="datetime-local"
-        className="token measure text-[0.86rem]"
-        aria-label={label}
-        value={draft ?? saved}
-        onChange={typed}
-        onBlur={() => commit(true)}
-        onKeyDown={(event) => {
-          if (event.key === 'Enter') commit(true);
-          if (event.key === 'Escape') {
-            clearTimeout(timer.current);
-            setDraft(undefined);
-          }
-        }}
+    <span className="relative">
+      <Typed
+        label={label}
+        shown={value === undefined ? 'no date' : sayMoment(value, zone, now())}
+        read={(text) => readMoment(text, zone, now())}
+        onChange={onChange}
+        plain
       />
-      {value !== undefined && (
-        <button
-          type="button"
-          className="btn btn-xs btn-ghost px-1.5"
-          aria-label="Take the date off"
-          onClick={() => {
-            clearTimeout(timer.current);
-            setDraft(undefined);
-            onChange(undefined);
-          }}
-        >
-          ✕
-        </button>
+      <button
+        type="button"
+        className="btn btn-xs btn-ghost px-1.5"
+        aria-label="Pick the day from a calendar"
+        aria-expanded={open}
+        onClick={() => setOpen(!open)}
+      >
+        <svg width="15" height="15" viewBox="0 0 15 15" aria-hidden="true" fill="none" stroke="currentColor" strokeWidth="1.4">
+          <rect x="1" y="2.5" width="13" height="11.5" rx="1.5" />
+          <path d="M1 6h13M4.5 1v3M10.5 1v3" />
+        </svg>
+      </button>
+      {open && (
+        <Suspense>
+          <DayChoice value={value} zone={zone} onChange={(at) => void onChange(at)} onClose={() => setOpen(false)} />
+        </Suspense>
       )}
-    </>
+    </span>
   );
 }

@@ -1,5 +1,6 @@
 import { FILM_KINDS, FINISH_GRIP, type FilmFinish, type FilmKindId } from '@kolleta/core/facts';
 import { removeAt, setAt, type Film, type FilmPiece, type Shop } from '@kolleta/core/job';
+import { plural } from '@kolleta/core/units';
 import { editShop } from '../../storage/editShop';
 import { newId } from '../../storage/newId';
 import { ColourWord } from '../../ui/ColourWord';
@@ -64,7 +65,7 @@ function Pieces({ film, system }: { film: Film; system: Shop['lengths'] }) {
       {(film.pieces ?? []).map((piece) => (
         <Sentence key={piece.id}>
           <CountWord label={`How many, ${piece.kind}`} value={piece.count} most={1000} onChange={(count) => set(piece, 'count', count)} />{' '}
-          {piece.kind === 'sheet' ? 'sheets' : 'offcuts'} of{' '}
+          {piece.count === 1 ? piece.kind : plural(piece.kind)} of{' '}
           <LengthWord
             label={`Width, ${piece.kind}`}
             value={piece.width}

@@ -18,7 +18,7 @@ export function Roll({ film, left, next, system }: { film: Film; left: number; n
   const colours = filmColours(film);
   const fill = colours.length > 1 ? `url(#${CSS.escape(stripes)})` : film.colour;
   return (
-    <div className="grid grid-cols-1 items-center gap-x-3 sm:grid-cols-[minmax(9rem,13rem)_minmax(0,1fr)]">
+    <div className="grid grid-cols-1 items-center gap-x-3 sm:grid-cols-[minmax(9rem,17rem)_minmax(0,1fr)]">
       <div className="min-w-0">
         <p className="leading-5 font-bold break-words">{film.name}</p>
         <p className="quiet text-[0.8rem]">

@@ -14,16 +14,18 @@ interface Props {
   amount: number;
   /** Nothing for lengths, which are read in either unit. */
   unit?: string;
+  /** The unit of one. */
+  one?: string;
   system: LengthSystem;
 }
 
 /** How much there is of a thing: typed anew, with the reason, which goes into the log. */
-export function StockAmount({ stock, item, name, amount, unit, system }: Props) {
+export function StockAmount({ stock, item, name, amount, unit, one = unit, system }: Props) {
   const [asked, setAsked] = useState<number>();
-  const say = (value: number) => (unit ? `${Math.floor(value * 10) / 10} ${unit}` : formatLength(value, system, { digits: 0 }));
+  const say = (value: number) => (unit ? `${Math.floor(value * 10) / 10} ${value === 1 ? one : unit}` : formatLength(value, system, { digits: 0 }));
   const read = (text: string): Result<number> => {
     if (!unit) return parseLength(text, system, name);
-    const n = Number(text.replace(unit, '').replace(',', '.').trim());
+    const n = Number(text.replace(/[a-z]+$/i, '').replace(',', '.').trim());
     return text.trim() !== '' && Number.isFinite(n) && n >= 0 && n <= 1_000_000
       ? good(n)
       : refused(`"${text}" is not an amount.`, unit, name, `Type how many ${unit} there are, such as 45.`);

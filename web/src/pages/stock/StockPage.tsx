@@ -170,6 +170,7 @@ export function StockPage() {
                     name={supply.name}
                     amount={supply.amount}
                     unit={SUPPLY_UNITS[supply.unit].name}
+                    one={SUPPLY_UNITS[supply.unit].one}
                     system={system}
                   />
                   {supply.low !== undefined && supply.amount < supply.low && <strong className="text-error"> · buy more</strong>}
