@@ -1,3 +1,4 @@
+export * from './copies';
 export * from './emptyShop';
 export * from './event';
 export * from './filmColours';

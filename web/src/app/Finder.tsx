@@ -1,8 +1,9 @@
 import { useEffect, useMemo, useRef, useState, type KeyboardEvent } from 'react';
-import { useNavigate } from 'react-router';
+import { useMatch, useNavigate } from 'react-router';
 import type { Plan } from '@kolleta/core/plan';
 import type { WorkshopState } from '../storage/useWorkshop';
-import { find, findables, type Findable } from './findables';
+import { find, findables, lookedThrough, type Findable } from './findables';
+import { leadTo } from './leadTo';
 
 /** Finds a job, a step, a film, a setting by a few letters. */
 export function Finder({ state, plan, onClose }: { state: WorkshopState; plan: Plan | undefined; onClose: () => void }) {
@@ -11,13 +12,15 @@ export function Finder({ state, plan, onClose }: { state: WorkshopState; plan: P
   const [typed, setTyped] = useState('');
   const [at, setAt] = useState(0);
   useEffect(() => dialog.current?.showModal(), []);
-  const all = useMemo(() => findables(state, plan), [state, plan]);
+  const onScreen = useMatch('/job/:id/*')?.params.id;
+  const all = useMemo(() => findables(state, plan, onScreen), [state, plan, onScreen]);
   const found = useMemo(() => find(all, typed), [all, typed]);
   const go = (item: Findable | undefined) => {
     if (!item) return;
     // gone at once: the dialog's own word of its closing comes later, and would close the next one
     onClose();
     void navigate(item.to);
+    if (item.focus) void leadTo(item.focus);
   };
   const keys = (event: KeyboardEvent) => {
     const step = { ArrowDown: 1, ArrowUp: -1 }[event.key];
@@ -39,7 +42,7 @@ export function Finder({ state, plan, onClose }: { state: WorkshopState; plan: P
         <input
           id="find"
           className="input input-lg w-full"
-          placeholder="A job, a step, a film, a setting"
+          placeholder="A job, a film, or what you want to do: mirror, snips, price, hours"
           role="combobox"
           aria-expanded="true"
           aria-controls="found"
@@ -71,7 +74,7 @@ export function Finder({ state, plan, onClose }: { state: WorkshopState; plan: P
             </li>
           ))}
         </ul>
-        {found.length === 0 && <p className="quiet p-3">Nothing here is called that. Try fewer letters.</p>}
+        {found.length === 0 && <p className="quiet p-3">Nothing is called that. {lookedThrough(all)} Try fewer letters.</p>}
       </div>
       <form method="dialog" className="modal-backdrop">
         <button tabIndex={-1}>Close</button>

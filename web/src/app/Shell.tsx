@@ -92,7 +92,8 @@ function Room({ state }: { state: WorkshopState }) {
   const { climate, temperatures } = state.shop;
   const humidity = Math.round(climate.humidity * 100);
   const percent = Math.round((dryingFactor('water', climate).factor - 1) * 100);
-  const slower = Math.abs(percent) < 2 ? 'as their labels say' : `${Math.abs(percent)} % ${percent > 0 ? 'slower' : 'faster'} than their labels say`;
+  const slower =
+    Math.abs(percent) < 2 ? 'as their labels say' : `${Math.abs(percent)} % ${percent > 0 ? 'slower' : 'faster'} than their labels say`;
   return (
     <Link
       to="/workshop"
@@ -122,7 +123,7 @@ function useKeys(state: WorkshopState, open: (what: 'help' | 'find') => void): v
   });
 }
 
-const HEADER_BUTTON = 'btn btn-sm border-white/25 bg-transparent text-[#f6f3ec] shadow-none';
+const HEADER_BUTTON = 'btn btn-sm max-sm:px-2 border-white/25 bg-transparent text-[#f6f3ec] shadow-none';
 
 function Inside({ state }: { state: WorkshopState }) {
   const { plan, error, fresh } = usePlanOf(state);
@@ -168,7 +169,10 @@ function Inside({ state }: { state: WorkshopState }) {
                   </svg>
                   kolleta
                 </Link>
-                <nav aria-label="Places" className="flex flex-wrap gap-x-3.5">
+                <nav
+                  aria-label="Places"
+                  className="flex gap-x-3.5 max-md:order-last max-md:basis-full max-md:overflow-x-auto max-md:whitespace-nowrap"
+                >
                   {PLACES.map((place) => {
                     const here =
                       place.to === '/'
@@ -186,7 +190,7 @@ function Inside({ state }: { state: WorkshopState }) {
                     );
                   })}
                 </nav>
-                <div className="ml-auto flex flex-wrap items-center gap-2">
+                <div className="ml-auto flex flex-wrap items-center gap-1.5 sm:gap-2">
                   <KeptWord fresh={fresh} />
                   {undo && (
                     <>
@@ -199,7 +203,7 @@ function Inside({ state }: { state: WorkshopState }) {
                     </>
                   )}
                   {state.isDemo && (
-                    <button type="button" className={HEADER_BUTTON} onClick={leaveDemo}>
+                    <button type="button" className={`${HEADER_BUTTON} max-md:hidden`} onClick={leaveDemo}>
                       Leave the demo
                     </button>
                   )}

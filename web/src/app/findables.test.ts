@@ -2,7 +2,7 @@ import { describe, expect, it } from '@jest/globals';
 import { readFileSync } from 'node:fs';
 import { readWorkshopFile } from '@kolleta/core/jobFile';
 import { backupWatch } from '../pages/bench/backupWatch';
-import { find, findables } from './findables';
+import { find, findables, lookedThrough } from './findables';
 import { SHORTCUTS } from './shortcuts';
 
 const read = readWorkshopFile(readFileSync(new URL('../../../demo/workshop.json', import.meta.url), 'utf8'), 'demo');
@@ -20,6 +20,22 @@ describe('finding', () => {
     expect(find(all, 'hónour')[0]!.name).toBe('Honour board');
     expect(find(all, 'honour zebra')).toEqual([]);
     expect(find(all, 'inch').map((f) => f.name)).toContain('Inches or millimetres');
+  });
+  it.each(['mirror', 'snips', 'heat', 'price', 'hours', 'offcut', 'duplicate', 'csv', 'wax'])(
+    'finds what can be done by the word “%s”',
+    (word) => {
+      const found = find(all, word);
+      expect(found.length).toBeGreaterThan(0);
+      expect(found.some(({ kind, to }) => kind.startsWith('to do') && to.startsWith('/'))).toBe(true);
+    },
+  );
+  it('acts on the job that is on the screen', () => {
+    const second = state.jobs.filter(({ closed }) => !closed)[1]!;
+    expect(find(findables(state, undefined, second.id), 'mirror')[0]!.to).toBe(`/job/${second.id}/draw`);
+    expect(find(findables({ ...state, jobs: [] }, undefined), 'mirror a mark')).toEqual([]);
+  });
+  it('says what it looked through', () => {
+    expect(lookedThrough(all)).toMatch(/^Looked through \d+ jobs, 0 steps, \d+ things in stock and \d+ things to do\.$/);
   });
   it('lists each key once a place', () => {
     for (const { keys } of SHORTCUTS) expect(new Set(keys.map((k) => k.keys)).size).toBe(keys.length);

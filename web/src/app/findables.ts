@@ -2,7 +2,9 @@ import { BLANKS } from '@kolleta/core/facts';
 import { stepTitle } from '@kolleta/core/words';
 import type { Plan } from '@kolleta/core/plan';
 import { formatMoment } from '@kolleta/core/schedule';
+import { counted } from '@kolleta/core/units';
 import type { WorkshopState } from '../storage/useWorkshop';
+import { actions } from './actions';
 import { stationsOf } from '../frame/stationList';
 
 /** Something that can be found, and where it is. */
@@ -11,6 +13,8 @@ export interface Findable {
   readonly name: string;
   readonly also?: string;
   readonly to: string;
+  /** The word, the button or the part of the page that is led to, by its label. */
+  readonly focus?: string;
 }
 
 const PLACES: readonly Findable[] = [
@@ -19,13 +23,20 @@ const PLACES: readonly Findable[] = [
   { kind: 'place', name: 'Quick mark', also: 'one word label name', to: '/quick' },
   { kind: 'place', name: 'Stock', also: 'rolls films tapes paints', to: '/stock' },
   { kind: 'place', name: 'Logbook', also: 'history done wrong', to: '/logbook' },
-  { kind: 'setting', name: 'Inches or millimetres', also: 'units lengths mm', to: '/stock' },
-  { kind: 'setting', name: 'Room temperature and humidity', also: 'climate drying celsius fahrenheit', to: '/stock' },
-  { kind: 'setting', name: 'Back up or restore the workshop', also: 'save file export import', to: '/stock' },
+  { kind: 'place', name: 'Workshop', also: 'hours machines room units money files settings', to: '/workshop' },
+  { kind: 'setting', name: 'Inches or millimetres', also: 'units lengths mm', to: '/workshop', focus: 'Lengths' },
+  {
+    ...{ kind: 'setting', name: 'Room temperature and humidity', also: 'climate drying celsius fahrenheit' },
+    ...{ to: '/workshop', focus: 'Room temperature' },
+  },
+  {
+    ...{ kind: 'setting', name: 'Back up or restore the workshop', also: 'save file export import' },
+    ...{ to: '/workshop', focus: 'The workshop as a file' },
+  },
 ];
 
 /** Everything in the workshop that a word may lead to. */
-export function findables({ jobs, shop }: WorkshopState, plan: Plan | undefined): Findable[] {
+export function findables({ jobs, shop }: WorkshopState, plan: Plan | undefined, onScreen?: string): Findable[] {
   const open = jobs.filter((job) => !job.closed);
   return [
     ...jobs.map((job) => ({
@@ -43,11 +54,25 @@ export function findables({ jobs, shop }: WorkshopState, plan: Plan | undefined)
         also: open.find((job) => job.id === placed.step.job)?.name,
         to: `/job/${placed.step.job}/${placed.step.station}`,
       })),
-    ...shop.films.map((film) => ({ kind: 'film', name: film.name, also: `${film.kind} ${film.finish} roll`, to: '/stock' })),
-    ...shop.tapes.map((tape) => ({ kind: 'tape', name: tape.name, to: '/stock' })),
-    ...shop.paints.map((paint) => ({ kind: 'paint', name: paint.name, also: paint.coat, to: '/stock' })),
-    ...shop.machines.map((machine) => ({ kind: 'machine', name: machine.name, to: '/workshop' })),
+    ...shop.films.map((film) => ({
+      kind: 'film',
+      name: film.name,
+      also: `${film.kind} ${film.finish} roll`,
+      to: '/stock',
+      focus: `Change ${film.name}`,
+    })),
+    ...shop.tapes.map((tape) => ({ kind: 'tape', name: tape.name, to: '/stock', focus: `Change ${tape.name}` })),
+    ...shop.paints.map((paint) => ({ kind: 'paint', name: paint.name, also: paint.coat, to: '/stock', focus: `Change ${paint.name}` })),
+    ...(shop.supplies ?? []).map((supply) => ({
+      kind: 'supply',
+      name: supply.name,
+      also: supply.kind,
+      to: '/stock',
+      focus: `Change ${supply.name}`,
+    })),
+    ...shop.machines.map((machine) => ({ kind: 'machine', name: machine.name, to: '/workshop', focus: 'Machines' })),
     ...PLACES,
+    ...actions(open.find(({ id }) => id === onScreen) ?? open[0]),
     ...open
       .slice(0, 40)
       .flatMap((job) =>
@@ -58,6 +83,13 @@ export function findables({ jobs, shop }: WorkshopState, plan: Plan | undefined)
 }
 
 const plain = (text: string) => text.normalize('NFKD').replace(/\p{M}/gu, '').toLowerCase();
+
+/** What was looked through when nothing was found. */
+export const lookedThrough = (all: readonly Findable[]): string => {
+  const of = (kind: RegExp) => all.filter((item) => kind.test(item.kind)).length;
+  const jobs = of(/job$/);
+  return `Looked through ${counted(jobs, 'job')}, ${counted(of(/^step/), 'step')}, ${counted(of(/^(?:film|tape|paint|supply|machine)$/), 'thing')} in stock and ${counted(of(/^(?:to do|setting|place)/), 'thing')} to do.`;
+};
 
 /** What a few typed words find: every word has to occur; names that begin with the first one come first. */
 export function find(all: readonly Findable[], typed: string, most = 12): Findable[] {

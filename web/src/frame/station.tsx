@@ -40,7 +40,7 @@ export function StationLayout({ drawing, children, title }: { drawing: ReactNode
       <section
         aria-label={`${title}, drawing`}
         tabIndex={0}
-        className="sheet flex min-h-[20rem] flex-col overflow-hidden lg:sticky lg:top-3 lg:min-h-[28rem] lg:self-start lg:h-[max(28rem,calc(100vh-20.5rem))] lg:overflow-y-auto"
+        className="sheet flex min-h-[20rem] flex-col overflow-hidden lg:sticky lg:top-3 lg:min-h-[28rem] lg:self-start lg:h-[max(28rem,calc(100vh-12.4rem))] lg:overflow-y-auto"
       >
         {drawing}
       </section>

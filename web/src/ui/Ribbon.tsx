@@ -145,7 +145,15 @@ export function Ribbon({ blocks, waits, windows, now, deadline, dayName, label, 
             return (
               <g key={wait.id}>
                 <title>{wait.label}</title>
-                <rect x={a} y={TOP + laneOf(wait.lane) * LANE + 2} width={b - a} height={LANE - 5} fill="url(#wait)" opacity={0.85} rx={2} />
+                <rect
+                  x={a}
+                  y={TOP + laneOf(wait.lane) * LANE + 2}
+                  width={b - a}
+                  height={LANE - 5}
+                  fill="url(#wait)"
+                  opacity={0.85}
+                  rx={2}
+                />
                 {b - a > wait.label.length * 6.2 && (
                   <text
                     x={(a + b) / 2}

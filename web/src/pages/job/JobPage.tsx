@@ -22,6 +22,7 @@ import { StepsStation } from '../../stations/steps/StepsStation';
 import { TapeStation } from '../../stations/tape/TapeStation';
 import { WeedStation } from '../../stations/weed/WeedStation';
 import { JobRibbon } from './JobRibbon';
+import { CopyJob } from './CopyJob';
 import { DeleteJob, SetAside } from './JobActions';
 import { MomentWord } from './MomentWord';
 import { useJobEdits } from '../../frame/useJobEdits';
@@ -169,6 +170,7 @@ export function JobPage() {
             Close the job
           </button>
         )}
+        <CopyJob job={job} />
         <DeleteJob key={job.id} job={job} />
         <span className="quiet ml-auto self-center text-sm">
           Saved in this browser as you go. {whole ? `Planned ${formatMoment(Math.min(whole.at, now()), zone)}.` : ''}

@@ -68,13 +68,13 @@ export function JobRibbon({ job, plan, whole, shop }: { job: Job; plan: JobPlan;
         <div className="min-w-0 flex-1">
           <Ribbon
             folded={!open}
-      blocks={blocks}
-      waits={waits}
-      windows={merged(windows)}
-      now={whole.at}
-      deadline={job.deadline}
-      dayName={dayName}
-      label={`Time of ${job.name}: ${hands} of work left, packed ${plan.schedule.packed === undefined ? 'never' : formatPromise(plan.schedule.packed, zone)}${job.deadline ? `, wanted ${formatMoment(job.deadline, zone)}` : ''}`}
+            blocks={blocks}
+            waits={waits}
+            windows={merged(windows)}
+            now={whole.at}
+            deadline={job.deadline}
+            dayName={dayName}
+            label={`Time of ${job.name}: ${hands} of work left, packed ${plan.schedule.packed === undefined ? 'never' : formatPromise(plan.schedule.packed, zone)}${job.deadline ? `, wanted ${formatMoment(job.deadline, zone)}` : ''}`}
           />
         </div>
         <button

@@ -20,6 +20,7 @@ import { usePlan } from '../../workers/usePlan';
 import { gravest, type Job } from '@kolleta/core/job';
 import { BlankShelf } from './BlankShelf';
 import { newJob } from '../newJob';
+import { Patterns } from './Patterns';
 
 /** The open jobs, each with its piece as it will look, and the shelf of blanks for a new one. */
 export function JobsPage() {
@@ -146,6 +147,7 @@ export function JobsPage() {
           );
         })}
       </ul>
+      <Patterns shop={shop} names={jobs.map(({ name }) => name)} />
       <BlankShelf shop={shop} onBegin={(blank) => void begin(blank)} />
       {closed.length > 0 && (
         <section aria-label="Closed jobs">

@@ -22,10 +22,16 @@ interface Props {
 /** How much there is of a thing: typed anew, with the reason, which goes into the log. */
 export function StockAmount({ stock, item, name, amount, unit, one = unit, system }: Props) {
   const [asked, setAsked] = useState<number>();
-  const say = (value: number) => (unit ? `${Math.floor(value * 10) / 10} ${value === 1 ? one : unit}` : formatLength(value, system, { digits: 0 }));
+  const say = (value: number) =>
+    unit ? `${Math.floor(value * 10) / 10} ${value === 1 ? one : unit}` : formatLength(value, system, { digits: 0 });
   const read = (text: string): Result<number> => {
     if (!unit) return parseLength(text, system, name);
-    const n = Number(text.replace(/[a-z]+$/i, '').replace(',', '.').trim());
+    const n = Number(
+      text
+        .replace(/[a-z]+$/i, '')
+        .replace(',', '.')
+        .trim(),
+    );
     return text.trim() !== '' && Number.isFinite(n) && n >= 0 && n <= 1_000_000
       ? good(n)
       : refused(`"${text}" is not an amount.`, unit, name, `Type how many ${unit} there are, such as 45.`);

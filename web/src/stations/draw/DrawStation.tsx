@@ -167,7 +167,7 @@ export function DrawStation({ job, plan, shop, edit, fix, mark, chooseMark }: St
       </MarkTabs>
       {mark && (
         <>
-          <MarkWords job={job} mark={mark} shop={shop} edit={edit} />
+          <MarkWords job={job} mark={mark} shop={shop} edit={edit} chooseMark={chooseMark} />
           {mark.artwork.kind === 'text' ? (
             <>
               <div className="sheet px-4 py-3">

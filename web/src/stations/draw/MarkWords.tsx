@@ -4,6 +4,7 @@ import { setAt, type Mark } from '@kolleta/core/job';
 import { Choice, Sentence, Switch, TextWord } from '../../ui/tokens';
 import { PaintChoice } from '../../frame/PaintChoice';
 import type { StationProps } from '../../frame/station';
+import { CopyMark } from './CopyMark';
 
 /** The films that may be chosen; one that was chosen and is not in this workshop is named as such. */
 export const filmsFor = (shop: Pick<StationProps['shop'], 'films'>, chosen: string): { value: string; label: string }[] => [
@@ -12,7 +13,13 @@ export const filmsFor = (shop: Pick<StationProps['shop'], 'films'>, chosen: stri
 ];
 
 /** What a mark is: its name, its technique, its film, whether it is flipped. */
-export function MarkWords({ job, mark, shop, edit }: Pick<StationProps, 'job' | 'shop' | 'edit'> & { mark: Mark }) {
+export function MarkWords({
+  job,
+  mark,
+  shop,
+  edit,
+  chooseMark,
+}: Pick<StationProps, 'job' | 'shop' | 'edit' | 'chooseMark'> & { mark: Mark }) {
   const filmOptions = filmsFor(shop, mark.film);
   const several =
     new Set([mark.film, ...Object.values(mark.colourFilms), ...mark.edits.map((e) => ('film' in e ? e.film : undefined))].filter(Boolean))
@@ -80,15 +87,18 @@ export function MarkWords({ job, mark, shop, edit }: Pick<StationProps, 'job' | 
         )}
         .
       </Sentence>
-      {job.marks.length > 1 && (
-        <button
-          type="button"
-          className="btn btn-xs btn-ghost border-base-300 mt-1"
-          onClick={() => edit([{ op: 'remove', path: ['marks', mark.id] }], 'Take the mark away')}
-        >
-          Take this mark away
-        </button>
-      )}
+      <div className="mt-1 flex flex-wrap items-center gap-2">
+        <CopyMark job={job} mark={mark} chooseMark={chooseMark} />
+        {job.marks.length > 1 && (
+          <button
+            type="button"
+            className="btn btn-xs btn-ghost border-base-300"
+            onClick={() => edit([{ op: 'remove', path: ['marks', mark.id] }], 'Take the mark away')}
+          >
+            Take this mark away
+          </button>
+        )}
+      </div>
     </div>
   );
 }

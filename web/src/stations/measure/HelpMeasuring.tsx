@@ -11,7 +11,7 @@ import {
 } from '@kolleta/core/blanks';
 import { setAt } from '@kolleta/core/job';
 import { formatLength, parseLength, type Result } from '@kolleta/core/units';
-import { CountWord, LengthWord, Sentence, Switch, Typed } from '../../ui/tokens';
+import { CountWord, LengthWord, Sentence, Typed } from '../../ui/tokens';
 import type { StationProps } from '../../frame/station';
 import { measured, reshaping, type Reshape } from './reshaping';
 
@@ -218,17 +218,6 @@ export function HelpMeasuring({ job, shop, edit }: Pick<StationProps, 'job' | 's
             : 'Take the outline in as an SVG drawing or from a photo, and its balance point is found. By hand: hang the piece from two corners in turn; the plumb lines cross in its middle.'}
         </Sentence>
       )}
-      <Sentence className="text-[0.97rem]!">
-        The sizes were taken{' '}
-        <Switch
-          label="By eye"
-          on={piece.byEye ?? false}
-          yes="by eye"
-          no="with a rule, twice"
-          onChange={(on) => edit(setAt(['piece', 'byEye'], on), 'Say how it was measured')}
-        />
-        .
-      </Sentence>
     </section>
   );
 }

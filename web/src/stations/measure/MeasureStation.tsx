@@ -15,6 +15,7 @@ import { Refusal } from '../../storage/told';
 import { useTell } from '../../ui/toasts';
 import { Choice, CountWord, Sentence, Switch, TextWord } from '../../ui/tokens';
 import { DrawingHead, Readings, StationLayout, type StationProps } from '../../frame/station';
+import { AnythingElse } from './AnythingElse';
 import { FeatureWords } from './FeatureWords';
 import { HelpMeasuring } from './HelpMeasuring';
 import { MovableFeature } from './MovableFeature';
@@ -25,6 +26,7 @@ import { photoFrom } from './usePhoto';
 import { ShapeWords } from './ShapeWords';
 import { TwoMeasures } from './TwoMeasures';
 import { UseWords } from './UseWords';
+import { WhereToMeasure } from './WhereToMeasure';
 import { ZoneWords } from './ZoneWords';
 import { measured, reshaping, type Reshape } from './reshaping';
 
@@ -153,10 +155,30 @@ export function MeasureStation({ job, plan, shop, edit, fix, mark }: StationProp
                   );
                 }}
               />
-              ,{' '}
             </>
           )}
-          of{' '}
+          . The sizes were taken{' '}
+          <Switch
+            label="By eye"
+            on={piece.byEye ?? false}
+            yes="by eye"
+            no="with a rule, twice"
+            onChange={(on) => edit(setAt(['piece', 'byEye'], on), 'Say how it was measured')}
+          />
+          .
+        </Sentence>
+        <WhereToMeasure shape={shape} />
+        {shape.kind === 'cylinder' && (
+          <TwoMeasures
+            diameter={shape.diameter}
+            system={system}
+            onAgreed={(diameter) => reshape(measured('cylinder', () => ({ diameter })))}
+          />
+        )}
+      </div>
+      <div className="sheet px-4 py-3">
+        <Sentence>
+          It is{' '}
           <Choice
             label="Ground"
             value={piece.ground}
@@ -233,17 +255,11 @@ export function MeasureStation({ job, plan, shop, edit, fix, mark }: StationProp
           />{' '}
           before film.
         </Sentence>
-        {shape.kind === 'cylinder' && (
-          <TwoMeasures
-            diameter={shape.diameter}
-            system={system}
-            onAgreed={(diameter) => reshape(measured('cylinder', () => ({ diameter })))}
-          />
-        )}
+        <UseWords job={job} edit={edit} />
       </div>
-      <UseWords job={job} edit={edit} />
       <ZoneWords job={job} zone={zone} shop={shop} edit={edit} chooseZone={chooseZone} />
       <FeatureWords job={job} shop={shop} edit={edit} />
+      <AnythingElse key={zone.id} job={job} shop={shop} edit={edit} zone={zone} />
       <HelpMeasuring job={job} shop={shop} edit={edit} />
       <OwnBlank job={job} shop={shop} />
       <Readings plan={plan} edit={edit} fix={fix} mark={mark} stations={['measure']} />

@@ -92,7 +92,7 @@ export function ShapeWords({ shape, system, reshape }: Props) {
             check={(mm) => checkMeasure(mm, 'Width')}
             onChange={(width) => reshape(measured('flat', () => ({ width })))}
           />{' '}
-          wide and {height} tall,{' '}
+          wide and {height} tall
         </>
       )}
       {shape.kind === 'cylinder' && (
@@ -103,7 +103,7 @@ export function ShapeWords({ shape, system, reshape }: Props) {
             system={system}
             onChange={(diameter) => reshape(measured('cylinder', () => ({ diameter })))}
           />{' '}
-          and {height} tall,{' '}
+          and {height} tall
         </>
       )}
       {shape.kind === 'bulb' && (
@@ -126,7 +126,7 @@ export function ShapeWords({ shape, system, reshape }: Props) {
             }}
             onChange={(along) => reshape(measured('bulb', () => ({ along })))}
           />{' '}
-          along the wall and {height} from foot to rim by tape,{' '}
+          along the wall and {height} from foot to rim by tape
         </>
       )}
       {shape.kind === 'taper' && (
@@ -154,7 +154,7 @@ export function ShapeWords({ shape, system, reshape }: Props) {
             check={(mm) => checkMeasure(mm, 'Upright height')}
             onChange={(upright) => reshape(measured('taper', ({ rim, foot }) => ({ height: slantOf(rim, foot, upright) })))}
           />{' '}
-          upright),{' '}
+          upright)
         </>
       )}
     </>

@@ -1,10 +1,9 @@
 import { wallOf } from '@kolleta/core/blanks';
-import { removeAt, setAt, type Scalar, type Zone } from '@kolleta/core/job';
+import { copyZone, removeAt, setAt, type Scalar, type Zone } from '@kolleta/core/job';
 import { newId } from '../../storage/newId';
 import { Choice, LengthWord, Sentence, TextWord } from '../../ui/tokens';
 import type { StationProps } from '../../frame/station';
 import { OutlineWords } from './OutlineWords';
-import { ZoneColours } from './ZoneColours';
 
 /** One zone as a sentence. */
 export function ZoneWords({
@@ -28,6 +27,15 @@ export function ZoneWords({
     }, 'Add a zone');
     chooseZone(id);
   };
+  const copy = (withMarks: boolean) => {
+    const ids = Array.from({ length: job.marks.length + 1 }, newId);
+    edit((saved) => {
+      const now = saved.zones.find((z) => z.id === zone.id) ?? zone;
+      let next = 0;
+      return copyZone(saved, now, wallOf(saved.piece.shape).width, withMarks, () => ids[next++] ?? newId()).patch;
+    }, 'Copy the zone');
+    chooseZone(ids[0]!);
+  };
   return (
     <div className="sheet px-4 py-3">
       <div className="mb-1 flex flex-wrap items-center gap-1.5">
@@ -49,6 +57,14 @@ export function ZoneWords({
         <button type="button" className="btn btn-xs btn-ghost border-base-300" onClick={addZone}>
           Add a zone
         </button>
+        <button type="button" className="btn btn-xs btn-ghost border-base-300" onClick={() => copy(false)}>
+          Copy this zone
+        </button>
+        {job.marks.some((mark) => mark.zone === zone.id) && (
+          <button type="button" className="btn btn-xs btn-ghost border-base-300" onClick={() => copy(true)}>
+            with its marks
+          </button>
+        )}
       </div>
       <Sentence>
         <TextWord label="Name of the zone" value={zone.name} onChange={(name) => setZone('name', name)} />:{' '}
@@ -92,7 +108,6 @@ export function ZoneWords({
         breathing room and a lip band of{' '}
         <LengthWord label="Lip band" value={zone.lipBand} system={system} onChange={(mm) => setZone('lipBand', mm)} />.
       </Sentence>
-      <ZoneColours zone={zone} piece={job.piece.colour} edit={edit} />
       {job.zones.length > 1 && (
         <button
           type="button"
@@ -111,7 +126,6 @@ export function ZoneWords({
           Take this zone away
         </button>
       )}
-      <p className="quiet text-sm">Measure twice, on the piece itself; of a set measure several and type the smallest.</p>
     </div>
   );
 }
