@@ -48,6 +48,7 @@ export function knownCases(shop: Shop): KnownCase[] {
         list: list([['Ada'], ['Finn'], ['Maximiliana Wilhelmina Theodora']]),
       }),
     ],
+    ['drawings', 'a list for drawings that names no column', () => plateJob(textMark('', { artwork: { ...disc, column: 'picture' } }))],
     ['column', 'braces that no list answers to', () => plateJob(textMark('Tern {nobody}'))],
     [
       'size',

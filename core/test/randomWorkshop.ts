@@ -203,7 +203,34 @@ export function randomJob(random: Random, shop: Shop, id = 'j'): Job {
     ...maybe(random, 0.3, () => ({ deadline: Date.parse('2026-12-01T09:40:00Z') + Math.floor(random() * 8) * 86_400_000 })),
   };
   // last of all, so that a seed's job stays what it was
-  return { ...job, piece: { ...piece, ...maybe(random, 0.15, () => ({ labelled: pick(random, ['paper', 'plastic'] as const) })) } };
+  const labelled = {
+    ...job,
+    piece: { ...piece, ...maybe(random, 0.15, () => ({ labelled: pick(random, ['paper', 'plastic'] as const) })) },
+  };
+  if (!chance(random, 0.25)) return labelled;
+  const [first, ...others] = labelled.marks;
+  return { ...labelled, marks: [withMore(first!, random, shop), ...others] };
+}
+
+/** A mark with something that came later: a shape brought along, just so wide and high, two opposite corners. */
+function withMore(mark: Mark, random: Random, shop: Shop): Mark {
+  const shape = { name: 'shape', path: square(0, 0, 10), fill: 'nonzero' as const };
+  const more: (() => Mark)[] = [
+    () => ({ ...mark, edits: [...mark.edits, { id: 'o', kind: 'outOf', ...shape, by: between(random, 1.1, 2), right: 0, up: 0.1 }] }),
+    () => ({
+      ...mark,
+      edits: [
+        ...mark.edits,
+        {
+          ...{ id: 'b', kind: 'beside', ...shape, side: pick(random, ['left', 'leftRight', 'above'] as const), share: 0.6, gap: 3 },
+          ...maybe(random, 0.5, () => ({ film: pick(random, shop.films).id })),
+        } as Edit,
+      ],
+    }),
+    () => ({ ...mark, size: { mode: 'width', width: between(random, 20, 120), height: between(random, 10, 60) } }),
+    () => ({ ...mark, spread: { kind: 'corners', mirrored: chance(random, 0.5), which: pick(random, ['rising', 'falling'] as const) } }),
+  ];
+  return pick(random, more)();
 }
 
 /** What a plan is made of. */

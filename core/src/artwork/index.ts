@@ -15,7 +15,7 @@ export * from './takeApart';
 export * from './text/face';
 export * from './text/fillIn';
 export * from './text/layoutText';
-export { LIST_MOST_ROWS, partWord, readList } from './text/readList';
+export { LIST_MOST_ROWS, partList, partWord, readList } from './text/readList';
 export * from './text/writeList';
 export * from './text/setTextIn';
 export type { SetText } from './import/svgText';

@@ -58,13 +58,20 @@ function wave(): Segment[] {
   ];
 }
 
+/**
+ * A ring, about 100 units large.
+ *
+ * @param inner its inner diameter as a share of the outer one
+ */
+export const ringShape = (inner: number): Path => [...circle(50), ...circle(50 * Math.min(0.98, Math.max(0.02, inner)))];
+
 /** The outline of a simple shape; holes run the other way and are taken even-odd. */
 export function simpleShape(id: SimpleShapeId): Path {
   switch (id) {
     case 'disc':
       return circle(50);
     case 'ring':
-      return [...circle(50), ...circle(38)];
+      return ringShape(0.76);
     case 'box':
       return polygon([
         [-50, -30],

@@ -11,7 +11,7 @@ export type Kept = 'shapes' | 'plate' | 'backing' | 'surround' | 'maskShapes';
 
 /** What of a film of a mark is kept. */
 export function keptOf({ technique, edits, film: own }: Pick<Mark, 'technique' | 'edits' | 'film'>, film: Id): Kept {
-  const plate = edits.some((edit) => edit.kind === 'showGround');
+  const plate = edits.some(({ kind }) => kind === 'showGround' || kind === 'outOf');
   if (TECHNIQUES[technique].kept === 'surround') return plate ? 'maskShapes' : 'surround';
   if (film !== own && edits.some((edit) => edit.kind === 'backing' && edit.film === film)) return 'backing';
   return plate ? 'plate' : 'shapes';

@@ -52,7 +52,9 @@ function scaleScattered(drawn: DrawnMark, mark: Scaled, usable: Usable, shapeAt:
   };
   const { size } = mark;
   let scale = 0;
-  if (size.mode === 'width') scale = scaleFor((s) => boxWidth(one(s)) / size.width, 1);
+  // copies of a size of their own: the size of the mark does not matter
+  if (scatter.copy !== undefined) scale = 1;
+  else if (size.mode === 'width') scale = scaleFor((s) => boxWidth(one(s)) / size.width, 1);
   else if (size.mode === 'height') scale = scaleFor((s) => boxHeight(one(s)) / size.height, 1);
   else {
     let high = Math.min(scatter.width / drawn.width, scatter.height / drawn.height);

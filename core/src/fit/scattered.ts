@@ -30,10 +30,12 @@ export function scatteredCopies(drawn: DrawnMark, mark: Pick<Mark, 'edits'>, sca
   const one = hullShapes(drawn, { edits: mark.edits.slice(0, at) })(scale).filter((layer) => layer.region.length > 0);
   if (one.length === 0) return undefined;
   const box = boxAround(one.map((layer) => boxOf(layer.region)));
+  const larger = Math.max(boxWidth(box), boxHeight(box));
+  const share = edit.copy === undefined || !(larger > 0) ? 1 : edit.copy / larger;
   return {
     edit,
-    width: boxWidth(box),
-    places: scatterPlaces(edit, Math.hypot(boxWidth(box), boxHeight(box))).map((place) => place.at),
+    width: boxWidth(box) * share,
+    places: scatterPlaces(edit, Math.hypot(boxWidth(box), boxHeight(box)) * share).map((place) => place.at),
     stay: mark.edits.slice(at + 1).every((later) => STAYING.includes(later.kind)),
   };
 }

@@ -45,7 +45,7 @@ function firstRound(
  * Parts a zone, or the whole wrap, among the copies of a mark.
  *
  * Round: equal pitch from the zone's own middle; where that would lay one over a seam, the seam in the middle of a gap. Row: equal pitch across the zone.
- * Corners: a quarter of the zone each.
+ * Corners: a quarter of the zone each; two opposite ones rise from the lower left or fall from the upper left.
  *
  * @param along height along the wall at which widths are true, mm
  */
@@ -87,12 +87,15 @@ export function spreadOver(
     };
   }
   const [cx, cy] = boxCentre(box);
-  const quarter = { ...box, maxX: cx - gap / 2, maxY: cy - gap / 2 };
+  const falling = spread.which === 'falling';
+  const quarter = { ...box, maxX: cx - gap / 2, ...(falling ? { minY: cy + gap / 2 } : { maxY: cy - gap / 2 }) };
+  const opposite = spread.which === 'rising' || falling;
   return {
     usable: within(usable, quarter),
-    hold: { x: 'left', y: 'foot' },
+    hold: { x: 'left', y: falling ? 'top' : 'foot' },
     copies: ([x, y]) => {
       const [across, up] = [2 * (cx - x), 2 * (cy - y)];
+      if (opposite) return [IDENTITY, spread.mirrored ? then(mirrorAt(cx), translation(0, up)) : translation(across, up)];
       return spread.mirrored
         ? [IDENTITY, mirrorAt(cx), mirrorUp(cy), then(mirrorAt(cx), mirrorUp(cy))]
         : [IDENTITY, translation(across, 0), translation(0, up), translation(across, up)];

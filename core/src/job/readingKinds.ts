@@ -13,6 +13,7 @@ export const READING_KINDS = {
   column: { offers: true, changesLook: false },
   contrast: { offers: true, changesLook: true },
   date: { offers: true, changesLook: false },
+  drawings: { offers: true, changesLook: true },
   dropped: { offers: false, changesLook: false },
   edge: { offers: true, changesLook: false },
   empty: { offers: true, changesLook: false },

@@ -93,6 +93,7 @@ export function jobFault(job: Job): Fault | undefined {
       const side = mark.size.mode === 'width' ? mark.size.width : mark.size.mode === 'height' ? mark.size.height : undefined;
       return (
         over0(side, `${at}/size`) ??
+        over0(mark.size.mode === 'width' ? mark.size.height : undefined, `${at}/size/height`) ??
         twice(mark.edits, `${at}/edits`) ??
         firstOf(mark.edits, (edit, k) =>
           edit.kind === 'repeat' && edit.across * edit.up > MOST_COPIES

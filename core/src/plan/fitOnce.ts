@@ -34,10 +34,14 @@ import {
 import type { Memo } from './memo';
 import { sideBySide } from './sideBySide';
 
+/** A height that changes add to is met after so many tries. */
+const EXACT_TRIES = 6;
+
 /** Typed sides larger than the zone are drawn for their own size, so that curves stay fine. */
 function referenceFor(mark: Mark, usable: Usable): { width: number; height: number } {
   const box = usable.inner ?? usable.clear;
-  const side = mark.size.mode === 'width' ? mark.size.width : mark.size.mode === 'height' ? mark.size.height : 0;
+  const side =
+    mark.size.mode === 'width' ? Math.max(mark.size.width, mark.size.height ?? 0) : mark.size.mode === 'height' ? mark.size.height : 0;
   return { width: Math.max(boxWidth(box), side, 5), height: Math.max(boxHeight(box), side, 5) };
 }
 
@@ -81,6 +85,32 @@ const bestTurnStage = ({ drawn, outline, usable }: { drawn: DrawnMark; outline: 
   bestTurn(outline, drawn, usable);
 
 const turnStage = ({ drawn, turn }: { drawn: DrawnMark; turn: number }): DrawnMark => turnDrawn(drawn, turn);
+
+interface ExactInput extends Pick<Mark, 'edits'> {
+  readonly drawn: DrawnMark;
+  readonly usable: Usable;
+  readonly width: number;
+  readonly height: number;
+}
+/** A mark stretched upward so that, made as wide as is wanted, it is just as high as is wanted too, whatever its changes add. */
+function exactStage({ drawn, usable, edits, width, height }: ExactInput): DrawnMark {
+  if (drawn.layers.length === 0) return drawn;
+  let taller = drawn;
+  for (let i = 0; i < EXACT_TRIES; i++) {
+    const sized = scaleMark(taller, outlinePoints(taller), { edits, size: { mode: 'width', width } }, usable);
+    const own = sized.scale * taller.height;
+    const added = sized.height - own;
+    const share = (height - added) / own;
+    // nothing is as low as what its changes add
+    if (!(share > 0.001 && share < 1000) || Math.abs(share - 1) < 1e-7) break;
+    taller = {
+      ...taller,
+      layers: taller.layers.map(({ film, region }) => ({ film, region: applyToRegion(scaling(1, share), region) })),
+      height: taller.height * share,
+    };
+  }
+  return taller;
+}
 
 interface ScaleInput extends Scaled {
   readonly drawn: DrawnMark;
@@ -187,7 +217,11 @@ export function fitOnce(job: Job, mark: Mark, zone: Zone, shop: Shop, faces: Fac
     mark.turn === 'best'
       ? memo.stage('best turn', { drawn: upright, outline: uprightOutline, usable }, bestTurnStage)
       : ((mark.turn ?? 0) * Math.PI) / 180;
-  const drawn = memo.stage('turn', { drawn: upright, turn }, turnStage);
+  const turned = memo.stage('turn', { drawn: upright, turn }, turnStage);
+  const drawn =
+    size.mode === 'width' && size.height !== undefined
+      ? memo.stage('exact', { drawn: turned, usable, edits, width: size.width, height: size.height }, exactStage)
+      : turned;
   const outline = memo.stage('outline', { drawn }, outlineStage);
   const scaled = memo.stage('scale', { drawn, outline, usable, edits, size, optical }, scaleStage);
   const sizing = memo.stage('settle', { drawn, outline, usable, scaled, edits, size, optical, offset, hold }, settleStage);

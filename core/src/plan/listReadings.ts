@@ -77,8 +77,10 @@ export function variantReadings(plan: MarkPlan, job: Job, shop: Shop): Reading[]
         ],
       },
     ];
+  // drawings differ in shape: one that is lower than the others does not stand out
+  const drawings = mark.artwork.kind === 'drawing';
   const em = middleOf(drawn.map((v) => v.em));
-  const outliers = drawn.filter((v) => v.em < em * LIMITS.listOutlier);
+  const outliers = drawings ? [] : drawn.filter((v) => v.em < em * LIMITS.listOutlier);
   const longest = drawn.reduce((a, b) => (b.fitted.width > a.fitted.width ? b : a));
   if (mark.sizes === 'each' && outliers.length > 0)
     return [
@@ -104,7 +106,9 @@ export function variantReadings(plan: MarkPlan, job: Job, shop: Shop): Reading[]
       why:
         mark.sizes === 'each'
           ? 'Each is as large as its own piece allows.'
-          : `“${longest.words}” is the longest, ${say(longest.fitted.width)} wide, and sets the size of all.`,
+          : drawings
+            ? 'All are of one height, set by the one that has least room.'
+            : `“${longest.words}” is the longest, ${say(longest.fitted.width)} wide, and sets the size of all.`,
       remedies: mark.sizes === 'each' || mark.size.mode !== 'largest' ? [] : [each],
     },
   ];

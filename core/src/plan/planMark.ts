@@ -94,18 +94,27 @@ export interface RowWork extends Pick<Fitting, 'usable' | 'drawn' | 'outline' | 
 /** The size of a fitting's letters, mm an em. */
 const emOf = ({ drawn, sizing }: Fitting): number => drawn.perUnit * sizing.scale;
 
+/** The height of a fitting's drawing, mm: drawings that differ from piece to piece are of one size when they are as high. */
+const heightOf = ({ drawn, sizing }: Fitting): number => drawn.height * sizing.scale;
+
 /** Corrections of a width; a backing or a frame adds the same to every size, so the second is exact. */
 const CORRECTIONS = 3;
 
 /** A mark with letters of a size, by the width that gives it. */
-function lettersOf(em: number, mark: Mark, now: Fitting, fit: (mark: Mark) => Fitting): { mark: Mark; fitting: Fitting } {
+function lettersOf(
+  em: number,
+  mark: Mark,
+  now: Fitting,
+  fit: (mark: Mark) => Fitting,
+  measure: (fitting: Fitting) => number,
+): { mark: Mark; fitting: Fitting } {
   const tryAt = (width: number) => {
     const sized: Mark = { ...mark, size: { mode: 'width', width: Math.max(0.05, width) } };
     const fitting = fit(sized);
-    return { mark: sized, width, fitting, em: emOf(fitting) };
+    return { mark: sized, width, fitting, em: measure(fitting) };
   };
-  const first = (now.fitted.width * em) / emOf(now);
-  let before = { width: now.fitted.width, em: emOf(now) };
+  const first = (now.fitted.width * em) / measure(now);
+  let before = { width: now.fitted.width, em: measure(now) };
   let best = tryAt(first);
   let last = best;
   for (let i = 1; i < CORRECTIONS && Math.abs(best.em / em - 1) > 1e-6; i++) {
@@ -130,13 +139,19 @@ const capitalsOf = (mark: Mark): Mark | undefined =>
     : undefined;
 
 /** One row's mark: its words and, where the piece is not like the others, its zone. */
-function variantOf(mark: Mark, zone: Zone, list: PieceList, row: PieceList['rows'][number]): { mark: Mark; zone: Zone } {
+function variantOf(
+  mark: Mark,
+  zone: Zone,
+  list: PieceList,
+  row: PieceList['rows'][number],
+  shelf: Shop['shelf'],
+): { mark: Mark; zone: Zone } {
   const own = row.width !== undefined || row.height !== undefined;
   const width = row.width ?? zone.width;
   const height = row.height ?? zone.height;
   const share = Math.min(width / zone.width, height / zone.height, 1);
   return {
-    mark: { ...mark, artwork: fillIn(mark.artwork, list, row) },
+    mark: { ...mark, artwork: fillIn(mark.artwork, list, row, shelf) },
     zone: own ? { ...zone, width, height, breathing: zone.breathing * share } : zone,
   };
 }
@@ -155,16 +170,16 @@ export function fitOne(job: Job, mark: Mark, zone: Zone, shop: Shop, faces: Face
   let row: RowWork | undefined;
   if (list && isPersonal(mark, list)) {
     const personal = columnsIn(mark.artwork, list).length > 0;
-    const rows = list.rows.map((row) => ({ row, ...variantOf(mark, zone, list, row) }));
+    const rows = list.rows.map((row) => ({ row, ...variantOf(mark, zone, list, row, shop.shelf) }));
     const fit = (one: (typeof rows)[number], as: Mark = one.mark) => fitOnce(job, as, one.zone, shop, faces, memo, quick);
     const as = rows.map((one) => one.mark);
     let fittings = rows.map((one) => fit(one));
     // an em is as large on every piece: the tightest sets it
-    const em = emOf;
+    const em = personal && mark.artwork.kind === 'drawing' ? heightOf : emOf;
     const sizeAll = (wanted: number) => {
       fittings = fittings.map((f, i) => {
         if (f.drawn.layers.length === 0 || !(wanted > 0) || Math.abs(em(f) / wanted - 1) < 1e-6) return f;
-        const { mark: sized, fitting } = lettersOf(wanted, rows[i]!.mark, f, (one) => fit(rows[i]!, one));
+        const { mark: sized, fitting } = lettersOf(wanted, rows[i]!.mark, f, (one) => fit(rows[i]!, one), em);
         as[i] = sized;
         return fitting;
       });

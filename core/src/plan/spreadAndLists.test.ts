@@ -2,9 +2,9 @@ import { beforeAll, describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import { shippedFaces } from '../../test/faces';
 import { DEMO_START, demoShop, plateJob, textMark } from '../../test/sampleJobs';
-import type { Faces } from '../artwork';
+import { simpleShape, SIMPLE_SHAPES, type Faces, type SimpleShapeId } from '../artwork';
 import { boxOf, intersection, regionArea, regionInside, union, type Region } from '../geometry';
-import { applyPatch, type Job, type Mark, type PieceList, type Reading, type Shop, type Spread } from '../job';
+import { applyPatch, type Job, type Mark, type PieceList, type Reading, type ShelfItem, type Shop, type Spread } from '../job';
 import { Memo, planWorkshop, type JobPlan, type MarkPlan } from './index';
 
 let faces: Faces;
@@ -57,6 +57,8 @@ describe('copies of a mark', () => {
     [{ kind: 'row', count: 2, mirrored: true }, 2],
     [{ kind: 'corners', mirrored: false }, 4],
     [{ kind: 'corners', mirrored: true }, 4],
+    [{ kind: 'corners', mirrored: false, which: 'rising' }, 2],
+    [{ kind: 'corners', mirrored: true, which: 'falling' }, 2],
   ] as [Spread, number][])('%o lie in the zone, none on another, all of one size', (spread, count) => {
     const job = plateJob(textMark('Tern', { spread }));
     const m = only(job);
@@ -300,5 +302,79 @@ describe('remedies of these readings', () => {
     const apart = plan(applyPatch(job, lift.remedies[0]!.patch).document);
     expect(apart.layouts[0]!.parts).toHaveLength(12);
     expect(apart.layouts[0]!.taken).toBeLessThanOrEqual(plan(job).layouts[0]!.taken + 0.01);
+  });
+});
+
+describe('just so wide and high', () => {
+  it('whatever is asked of the mark, its box is as wide and as high as was typed', () => {
+    const changes: Mark['edits'][] = [
+      [],
+      [{ id: 'e', kind: 'thicken', by: 0.5 }],
+      [{ id: 'e', kind: 'backing', film: 'petrol', by: 3 }],
+      [{ id: 'e', kind: 'showGround', plate: 'rounded', margin: 4 }],
+      [{ id: 'e', kind: 'outOf', name: 'disc', path: simpleShape('disc'), fill: 'evenodd', by: 1.5, right: 0, up: 0 }],
+    ];
+    const side = fc.double({ min: 25, max: 110, noNaN: true });
+    fc.assert(
+      fc.property(fc.constantFrom(...changes), side, side, (edits, width, height) => {
+        const { fitted } = only(plateJob(textMark('Tern', { edits, size: { mode: 'width', width, height } })));
+        expect(Math.abs(fitted.width - width)).toBeLessThan(0.02);
+        // a shape that keeps its sides cannot be higher than it is wide: then the width is kept
+        if (edits[0]?.kind !== 'outOf') expect(Math.abs(fitted.height - height)).toBeLessThan(0.05);
+      }),
+      { numRuns: 25 },
+    );
+  });
+});
+
+describe('another drawing on every piece', () => {
+  const parts = (id: SimpleShapeId) => [{ id: 'p', colour: '#22302f', path: simpleShape(id), fill: 'evenodd' as const }];
+  const shelfOf = (...ids: SimpleShapeId[]): ShelfItem[] =>
+    ids.map((id) => ({ id: `s-${id}`, name: SIMPLE_SHAPES[id], source: '', permitted: 'unknown', parts: parts(id) }));
+  const plates = (cells: string[], own: Partial<Mark> = {}): Job => ({
+    ...plateJob({
+      ...textMark('x', own),
+      artwork: { kind: 'drawing', name: 'star', parts: parts('star'), leftOut: [], column: 'picture' },
+    }),
+    count: cells.length,
+    list: list(
+      cells.map((cell) => [cell]),
+      ['Picture'],
+    ),
+  });
+  const drawingsReading = (p: JobPlan): Reading => p.readings.find(({ id }) => id.startsWith('drawings'))!;
+  it('four plates with four pictures are one job, each picture cut once', () => {
+    const stocked = { ...shop, shelf: shelfOf('star', 'heart', 'disc', 'hexagon') };
+    const p = plan(plates(['Star', 'heart', ' disc ', 'hexagon'], { sizes: 'each' }), stocked);
+    const { variants } = p.marks[0]!;
+    expect(variants.map((v) => v.words.trim().toLowerCase())).toEqual(['star', 'heart', 'disc', 'hexagon']);
+    const areas = variants.map((v) => regionArea(v.fitted.layers[0]!.region));
+    expect(new Set(areas.map((area) => area.toFixed(0))).size).toBe(4);
+    expect(drawingsReading(p)).toMatchObject({ verdict: 'fine', value: '4 drawings' });
+    expect(p.layouts[0]!.parts).toHaveLength(4);
+  });
+  it('of one size, all are of one height, the one with least room', () => {
+    const stocked = { ...shop, shelf: shelfOf('bar', 'heart', 'disc') };
+    const { variants } = plan(plates(['heart', 'disc'], { sizes: 'same' }), stocked).marks[0]!;
+    expect(variants[0]!.fitted.height).toBeCloseTo(variants[1]!.fitted.height, 2);
+  });
+  it('a drawing that is not on the shelf is a stop; a row without one a watch; without the column all get the same', () => {
+    const stocked = { ...shop, shelf: shelfOf('star') };
+    const missing = drawingsReading(plan(plates(['star', 'whale']), stocked));
+    expect(missing).toMatchObject({ verdict: 'stop' });
+    expect(missing.why).toContain('“whale”');
+    expect(drawingsReading(plan(plates(['star', '']), stocked))).toMatchObject({ verdict: 'watch', value: '1 piece without one' });
+    const none = { ...plates(['star']), list: undefined };
+    expect(drawingsReading(plan(none, stocked))).toMatchObject({ verdict: 'watch' });
+    const { patch } = missing.remedies[0]!;
+    expect(plan(applyPatch(plates(['star', 'whale']), patch).document, stocked).readings.some(({ id }) => id.startsWith('drawings'))).toBe(
+      false,
+    );
+  });
+  it('a shelved drawing for private use stops a job for sale, through the list too', () => {
+    const [star] = shelfOf('star');
+    const stocked = { ...shop, shelf: [{ ...star!, permitted: 'private' as const }] };
+    const p = plan({ ...plates(['star']), forSale: true }, stocked);
+    expect(p.readings.find(({ id }) => id.startsWith('terms'))?.verdict).toBe('stop');
   });
 });

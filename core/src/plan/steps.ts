@@ -5,6 +5,7 @@ import type { LayerInspection } from '../fit';
 import { keptOf, weedingOf, type FilmLayout, type Weeding } from '../cut';
 import {
   chooseTape,
+  tapeOffers,
   gripReading,
   gripWindow,
   tapePieces,
@@ -12,6 +13,7 @@ import {
   transferOf,
   type GripWindow,
   type TapeChoice,
+  type TapeOffer,
   type TapePieces,
   type TapeUses,
 } from '../tape';
@@ -32,6 +34,8 @@ export interface LayerPlan {
   readonly weeding: Weeding;
   readonly window: GripWindow;
   readonly tapes: readonly { readonly tape: Id; readonly uses: TapeUses }[];
+  /** What each tape of the shop means here, the best first. */
+  readonly offers: readonly TapeOffer[];
   readonly choice?: TapeChoice;
   readonly pieces?: TapePieces;
   /** What is lifted at once; and in how many parts the layer is lifted, more than one where they are laid out apart. */
@@ -79,7 +83,7 @@ export function planLayers(job: Job, marks: readonly MarkPlan[], shop: Shop, mem
       const lifted = parts.length > 0 ? { width: Math.max(...parts.map(boxWidth)), height: Math.max(...parts.map(boxHeight)) } : size;
       const lifts = job.count * perPiece * Math.max(1, parts.length);
       const window = gripWindow(transferOf(mark, film, surface));
-      const choice = chooseTape(shop.tapes, window, film.finish);
+      const choice = chooseTape(shop.tapes, window, film.finish, mark.tape);
       return {
         mark: mark.id,
         markName: mark.name,
@@ -97,6 +101,7 @@ export function planLayers(job: Job, marks: readonly MarkPlan[], shop: Shop, mem
         ),
         window,
         tapes: shop.tapes.map((tape) => ({ tape: tape.id, uses: tapeUses(tape.kind, window, film.finish) })),
+        offers: tapeOffers(shop.tapes, window, film.finish),
         choice,
         pieces: choice ? tapePieces(lifted, lifts, choice) : undefined,
         parts: Math.max(1, parts.length),

@@ -6,6 +6,7 @@ import {
   COAT_SURFACES,
   FILM_KINDS,
   GROUNDS,
+  TAPE_KINDS,
   type CoatId,
   type Contact,
   type FilmFinish,
@@ -13,7 +14,7 @@ import {
   type GroundId,
   type TapeKindId,
 } from '../facts';
-import { chooseTape } from './chooseTape';
+import { chooseTape, tapeOffers } from './chooseTape';
 import { gripWindow, tapeUses, type Transfer } from './grip';
 import { tapePieces } from './tapePieces';
 import type { Tape } from '../job';
@@ -186,5 +187,33 @@ describe('choosing tape', () => {
     expect(tapePieces({ width: 66, height: 29 }, 30, choice).pieces).toBe(3);
     expect(tapePieces({ width: 300, height: 200 }, 1, choice).strips).toBeGreaterThan(1);
     expect(tapePieces({ width: 540, height: 45 }, 1, choice)).toMatchObject({ strips: 1, length: 556 });
+  });
+});
+
+describe('the maker’s own choice of tape', () => {
+  const tapes = (Object.keys(TAPE_KINDS) as TapeKindId[]).map((kind): Tape => ({
+    id: kind,
+    name: kind,
+    kind,
+    width: 300,
+    length: 9000,
+    price: 0,
+  }));
+  it('is taken wherever it works, and never where it does not; every tape says what it means', () => {
+    fc.assert(
+      fc.property(transfer, fc.constantFrom(...tapes), (told, wanted) => {
+        const window = windowOf(told);
+        const offers = tapeOffers(tapes, window, told.finish);
+        expect(offers).toHaveLength(tapes.length);
+        for (const offer of offers) expect(offer.says).toMatch(/^[A-Z].*\.$/);
+        // those that work come first
+        expect(offers.map(({ works }) => works)).toEqual(offers.map(({ works }) => works).toSorted((a, b) => Number(b) - Number(a)));
+        const works = tapeUses(wanted.kind, window, told.finish).from !== undefined;
+        const chosen = chooseTape(tapes, window, told.finish, wanted.id);
+        if (works) expect(chosen!.tape.id).toBe(wanted.id);
+        else expect(chosen?.tape.id).toBe(chooseTape(tapes, window, told.finish)?.tape.id);
+      }),
+      { numRuns: 300 },
+    );
   });
 });

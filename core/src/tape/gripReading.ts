@@ -2,7 +2,7 @@ import { capital, inSentence } from '../units';
 import { surfaceOf, type Surface } from '../blanks';
 import { FILM_KINDS, TAPE_KINDS, TECHNIQUES } from '../facts';
 import { setAt, type Remedy, type Film, type Job, type Mark, type Reading, type Shop } from '../job';
-import { chooseTape } from './chooseTape';
+import { chooseTape, tapeOffers } from './chooseTape';
 import { gripWindow, type Transfer } from './grip';
 
 /** How the film of a mark meets its tape on a surface. */
@@ -26,7 +26,7 @@ export function gripReading(
 ): Reading {
   const transfer = transferOf(mark, film, surface);
   const window = gripWindow(transfer);
-  const choice = chooseTape(tapes, window, film.finish);
+  const choice = chooseTape(tapes, window, film.finish, mark.tape);
   const base = {
     id: `grip:${mark.id}:${film.id}` as const,
     station: 'tape' as const,
@@ -73,6 +73,17 @@ export function gripReading(
         : window.limitedBy === 'coating'
           ? `Try on a hidden spot whether the ${surface.weakest ?? 'coating'} holds, let it cure for some days, or place the mark by hand without tape.`
           : 'Choose another film or another way to make the mark, or place it by hand without tape.',
+    };
+  }
+  const wanted = tapes.find(({ id }) => id === mark.tape);
+  if (wanted && wanted.id !== choice.tape.id) {
+    const offer = tapeOffers(tapes, window, film.finish).find((one) => !one.works && one.tape.id === wanted.id);
+    return {
+      ...base,
+      verdict: 'watch',
+      value: newton(choice.uses.grips[choice.uses.from! - 1]!),
+      why: `${capital(wanted.name)} was chosen, and does not work here. ${offer?.says ?? ''} ${capital(choice.tape.name)} is taken instead.`,
+      remedies: [{ label: `Take ${choice.tape.name}`, patch: setAt(['marks', mark.id, 'tape'], choice.tape.id) }],
     };
   }
   const name = TAPE_KINDS[choice.tape.kind].name;

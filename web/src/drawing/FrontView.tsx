@@ -2,12 +2,13 @@ import { useMemo } from 'react';
 import { diameterAt, slatGaps, standsHigh, uprightAt, wallRegion } from '@kolleta/core/blanks';
 import { BEHIND } from '@kolleta/core/facts';
 import { boxRegion, ringsOf, type Point, type Region } from '@kolleta/core/geometry';
-import type { Piece, Shop } from '@kolleta/core/job';
+import type { Piece, Shop, Zone } from '@kolleta/core/job';
 import type { MarkPlan } from '@kolleta/core/plan';
 import { layerColour } from './MarkShapes';
 import { pieceFill } from './pieceLook';
 import { regionPath } from './regionPath';
 import { InMm, Scaled, useScale } from './Scaled';
+import { zoneStripes } from './zoneStripes';
 
 /** Marks in the order in which the viewer has them before the eye: the last is in front. */
 export const inViewOrder = (marks: readonly MarkPlan[]): MarkPlan[] => {
@@ -60,7 +61,19 @@ function sideOf(shape: RoundShape): Point[] {
   });
 }
 
-function Round({ piece, marks, shop, turn }: { piece: Piece; marks: readonly MarkPlan[]; shop: Shop; turn: number }) {
+function Round({
+  piece,
+  zones,
+  marks,
+  shop,
+  turn,
+}: {
+  piece: Piece;
+  zones: readonly Zone[];
+  marks: readonly MarkPlan[];
+  shop: Shop;
+  turn: number;
+}) {
   const { k, x, y } = useScale();
   const shape = piece.shape as RoundShape;
   const side = sideOf(shape);
@@ -127,6 +140,11 @@ function Round({ piece, marks, shop, turn }: { piece: Piece; marks: readonly Mar
         />
       )}
       <InMm>
+        {zones.flatMap((zone) =>
+          zoneStripes(zone, shape).map(({ box, colour }, i) => (
+            <path key={`${zone.id} ${i}`} d={turned(boxRegion(box), shape, (box.minY + box.maxY) / 2, turn)} fill={colour} />
+          )),
+        )}
         {ordered.map((plan, i) =>
           everyCopy(plan).map((layers, c) =>
             layers.map((layer, j) => (
@@ -144,7 +162,7 @@ function Round({ piece, marks, shop, turn }: { piece: Piece; marks: readonly Mar
   );
 }
 
-function Flat({ piece, marks, shop }: { piece: Piece; marks: readonly MarkPlan[]; shop: Shop }) {
+function Flat({ piece, zones, marks, shop }: { piece: Piece; zones: readonly Zone[]; marks: readonly MarkPlan[]; shop: Shop }) {
   const look = pieceFill(piece, shop.paints);
   const face = regionPath(wallRegion(piece.shape));
   const line = { stroke: 'var(--color-base-content)', strokeWidth: 1.2, vectorEffect: 'non-scaling-stroke' as const };
@@ -153,6 +171,11 @@ function Flat({ piece, marks, shop }: { piece: Piece; marks: readonly MarkPlan[]
       <InMm>
         <path d={face} fillRule="evenodd" fill={look.opacity < 1 ? piece.behind : look.fill} {...line} />
         {look.opacity < 1 && <path d={face} fillRule="evenodd" fill={look.fill} fillOpacity={0.35} />}
+        {zones.flatMap((zone) =>
+          zoneStripes(zone, piece.shape).map(({ box, colour }, i) => (
+            <path key={`${zone.id} ${i}`} d={regionPath(boxRegion(box))} fill={colour} />
+          )),
+        )}
         {piece.slats &&
           slatGaps(piece.slats, piece.shape).map((gap) => (
             <path key={`${gap.minX} ${gap.minY}`} d={regionPath(boxRegion(gap))} fill="#000" fillOpacity={0.6} />
@@ -172,6 +195,7 @@ function Flat({ piece, marks, shop }: { piece: Piece; marks: readonly MarkPlan[]
 /** The piece as it is seen from the front, with what stands behind it when it is clear. */
 export function FrontView({
   piece,
+  zones = [],
   marks,
   shop,
   className,
@@ -179,6 +203,8 @@ export function FrontView({
   turn = 0,
 }: {
   piece: Piece;
+  /** Its zones, where patterned ones are to be seen. */
+  zones?: readonly Zone[];
   marks: readonly MarkPlan[];
   shop: Shop;
   className?: string;
@@ -201,9 +227,9 @@ export function FrontView({
       most={6}
     >
       {piece.shape.kind === 'flat' ? (
-        <Flat piece={piece} marks={marks} shop={shop} />
+        <Flat piece={piece} zones={zones} marks={marks} shop={shop} />
       ) : (
-        <Round piece={piece} marks={marks} shop={shop} turn={turn} />
+        <Round piece={piece} zones={zones} marks={marks} shop={shop} turn={turn} />
       )}
     </Scaled>
   );

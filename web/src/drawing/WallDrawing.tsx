@@ -8,6 +8,7 @@ import { isWood, pieceFill } from './pieceLook';
 import { regionPath } from './regionPath';
 import { InMm, useScale } from './Scaled';
 import { WallBox } from './WallBox';
+import { zoneStripes } from './zoneStripes';
 
 interface Props {
   piece: Piece;
@@ -198,6 +199,11 @@ export function WallDrawing({ piece, paints, zones, active, system, children, wo
           </defs>
           {!own && <WallBox shape={piece.shape} box={wall} fill="url(#wall-grain)" />}
         </>
+      )}
+      {zones.flatMap((zone) =>
+        zoneStripes(zone, piece.shape).map(({ box, colour }, i) => (
+          <WallBox key={`${zone.id} ${i}`} shape={piece.shape} box={box} fill={colour} />
+        )),
       )}
       {piece.slats &&
         slatGaps(piece.slats, piece.shape).map((gap) => (

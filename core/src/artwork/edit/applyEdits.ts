@@ -1,6 +1,7 @@
 import {
   applyToRegion,
   boxAround,
+  boxCentre,
   boxHeight,
   boxOf,
   boxRegion,
@@ -13,10 +14,12 @@ import {
   signedArea,
   translation,
   union,
+  type Point,
   type Region,
 } from '../../geometry';
 import type { Change, Edit, Id } from '../../job';
 import type { Layer } from '../drawMark';
+import { broughtRegion, inkBox } from './broughtShape';
 import { plateAround } from './plate';
 import { scatter } from './scatter';
 
@@ -71,6 +74,43 @@ const DOES: { [K in Change['kind']]: (layers: readonly Layer[], change: Of<K>) =
     const all = covered(layers);
     const last = layers.at(-1);
     return last && all.length > 0 ? [{ film: last.film, region: difference(plateAround([all], plate, margin), all) }] : layers;
+  },
+  outOf: (layers, { by, right, up, ...shape }) => {
+    const all = covered(layers);
+    const last = layers.at(-1);
+    if (!last || all.length === 0) return layers;
+    const box = boxOf(all);
+    const [w, h] = [boxWidth(box), boxHeight(box)];
+    const around = broughtRegion(shape, (width, height) => by * Math.max(w / width, h / height));
+    const [cx, cy] = boxCentre(box);
+    return [{ film: last.film, region: difference(applyToRegion(translation(cx - right * w, cy - up * h), around), all) }];
+  },
+  beside: (layers, { side, share, gap, film, ...shape }) => {
+    const inks = layers.map(({ region }) => region);
+    if (inks.every((region) => region.length === 0)) return layers;
+    const box = inkBox(inks);
+    const level = side === 'left' || side === 'right' || side === 'leftRight';
+    const region = broughtRegion(shape, (width, height) => (level ? (share * boxHeight(box)) / height : (share * boxWidth(box)) / width));
+    if (region.length === 0) return layers;
+    const own = boxOf(region);
+    const [cx, cy] = boxCentre(box);
+    const [dx, dy] = [(boxWidth(box) + boxWidth(own)) / 2 + gap, (boxHeight(box) + boxHeight(own)) / 2 + gap];
+    const at: Record<typeof side, readonly Point[]> = {
+      left: [[cx - dx, cy]],
+      right: [[cx + dx, cy]],
+      leftRight: [
+        [cx - dx, cy],
+        [cx + dx, cy],
+      ],
+      above: [[cx, cy + dy]],
+      below: [[cx, cy - dy]],
+      aboveBelow: [
+        [cx, cy + dy],
+        [cx, cy - dy],
+      ],
+    };
+    const copies = at[side].flatMap((place) => applyToRegion(translation(...place), region));
+    return under(layers, film ?? layers.at(-1)!.film, copies);
   },
   // the backing lies under the whole mark: a letter that stands a little off does not show the ground
   backing: (layers, { film, by }) => [{ film, region: offset(covered(layers), by) }, ...layers.filter((layer) => layer.film !== film)],

@@ -15,10 +15,13 @@ import {
 } from '../../geometry';
 import type { Change } from '../../job';
 import type { Layer } from '../drawMark';
+import { flatten, regionOf, IDENTITY, type Path } from '../../geometry';
+import { simpleShape } from '../simpleShape';
 import { applyEdits } from './applyEdits';
 import { scatterPlaces } from './scatter';
 
 const box = (minX: number, minY: number, maxX: number, maxY: number): Region => boxRegion({ minX, minY, maxX, maxY });
+const regionOfPath = (path: Path, fill: 'nonzero' | 'evenodd'): Region => regionOf(flatten(path, IDENTITY, 0.005), fill);
 /** A letter with a counter and a dot beside it, around the origin. */
 const letter = (film = 'white'): Layer[] => [
   { film, region: [...difference(box(-20, -10, 10, 10), box(-10, -4, 0, 4)), ...box(14, -10, 20, -4)] },
@@ -52,6 +55,58 @@ describe('what is wanted of a mark', () => {
     const area = plate === 'box' ? 52 * 32 : plate === 'ellipse' ? (Math.PI * 52 * 32) / 2 : undefined;
     if (area) expect((regionArea(plateLess) + regionArea(mark)) / area).toBeCloseTo(1, 2);
     expect(boxWidth(b)).toBeCloseTo(plate === 'ellipse' ? 52 * Math.SQRT2 : 52, 1);
+  });
+  it('taken out of any shape, mark and shape never overlap, and together they fill the shape', () => {
+    const triangle = { name: 'triangle', fill: 'evenodd' as const, path: simpleShape('triangle') };
+    fc.assert(
+      fc.property(fc.double({ min: 2.5, max: 6, noNaN: true }), (by) => {
+        const left = only({ kind: 'outOf', ...triangle, by, right: 0, up: 0 });
+        const [plain] = applyEdits(letter(), []);
+        const box0 = boxOf(left);
+        const own = regionOfPath(triangle.path, triangle.fill);
+        const scale = boxWidth(box0) / boxWidth(boxOf(own));
+        expect((regionArea(left) + regionArea(plain!.region)) / (regionArea(own) * scale ** 2)).toBeCloseTo(1, 3);
+        // at 1 it would just hold the mark's box
+        expect(by).toBeCloseTo(Math.min(boxWidth(box0) / 40, boxHeight(box0) / 20), 4);
+      }),
+      { numRuns: 30 },
+    );
+  });
+  it('a drawing is cut by another one, and moved in it', () => {
+    const disc = { name: 'disc', fill: 'evenodd' as const, path: simpleShape('disc') };
+    const middle = only({ kind: 'outOf', ...disc, by: 2, right: 0, up: 0 });
+    const right = only({ kind: 'outOf', ...disc, by: 2, right: 0.2, up: 0 });
+    expect(regionArea(right)).toBeCloseTo(regionArea(middle), 0);
+    const hole = (region: Region) => Math.max(...region.flatMap(({ holes }) => holes.flatMap((ring) => ring.map(([x]) => x))));
+    expect(hole(right) - hole(middle)).toBeCloseTo(0.2 * 40, 1);
+  });
+  it('shapes beside it stand off as far as is wanted, of the size that is wanted, and erase nothing', () => {
+    const star = { name: 'star', fill: 'evenodd' as const, path: simpleShape('star') };
+    const sides = ['left', 'right', 'leftRight', 'above', 'below', 'aboveBelow'] as const;
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...sides),
+        fc.double({ min: 0.2, max: 1.5, noNaN: true }),
+        fc.double({ min: 0, max: 20, noNaN: true }),
+        (side, share, gap) => {
+          const level = side === 'left' || side === 'right' || side === 'leftRight';
+          const found = only({ kind: 'beside', ...star, side, share, gap });
+          const copies = side === 'leftRight' || side === 'aboveBelow' ? 2 : 1;
+          const own = regionOfPath(star.path, star.fill);
+          const scale = (share * (level ? 20 : 40)) / (level ? boxHeight(boxOf(own)) : boxWidth(boxOf(own)));
+          const long = (level ? boxWidth(boxOf(own)) : boxHeight(boxOf(own))) * scale;
+          expect(regionArea(found)).toBeCloseTo(regionArea(whole) + copies * regionArea(own) * scale ** 2, 0);
+          expect(level ? boxWidth(boxOf(found)) : boxHeight(boxOf(found))).toBeCloseTo((level ? 40 : 20) + copies * (long + gap), 1);
+        },
+      ),
+      { numRuns: 60 },
+    );
+    const inFilm = change({ kind: 'beside', ...star, side: 'left', share: 0.5, gap: 2, film: 'red' });
+    expect(inFilm.map((layer) => layer.film).toSorted()).toEqual(['red', 'white']);
+  });
+  it('copies that are scattered with a size have that size, whatever the mark’s own', () => {
+    const found = only({ kind: 'scatter', count: 5, width: 200, height: 150, least: 2, turn: false, over: false, seed: 1, copy: 12 });
+    expect(regionArea(found)).toBeCloseTo(5 * regionArea(whole) * (12 / 40) ** 2, 1);
   });
   it('a backing lies beneath in its film, larger by as much all round', () => {
     const [under, over] = change({ kind: 'backing', film: 'petrol', by: 2 });

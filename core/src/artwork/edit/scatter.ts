@@ -7,6 +7,7 @@ import {
   intersection,
   numbersFrom,
   rotation,
+  scaling,
   then,
   translation,
   type Point,
@@ -56,11 +57,13 @@ export function scatter(layers: readonly Layer[], change: Extract<Change, { kind
   const box = boxAround(layers.filter((layer) => layer.region.length > 0).map((layer) => boxOf(layer.region)));
   const middle: Point = [(box.minX + box.maxX) / 2, (box.minY + box.maxY) / 2];
   const size = Math.hypot(box.maxX - box.minX, box.maxY - box.minY);
-  const places = scatterPlaces(change, size);
+  const larger = Math.max(box.maxX - box.minX, box.maxY - box.minY);
+  const share = change.copy === undefined || !(larger > 0) ? 1 : change.copy / larger;
+  const places = scatterPlaces(change, size * share);
   const edge = boxRegion({ minX: -change.width / 2, maxX: change.width / 2, minY: -change.height / 2, maxY: change.height / 2 });
   return layers.map(({ film, region }) => {
     const copies = places.flatMap(({ at, turn }) =>
-      applyToRegion(then(then(translation(-middle[0], -middle[1]), rotation(turn)), translation(...at)), region),
+      applyToRegion(then(then(then(translation(-middle[0], -middle[1]), scaling(share)), rotation(turn)), translation(...at)), region),
     );
     return { film, region: change.over ? intersection(copies, edge) : copies };
   });

@@ -97,3 +97,19 @@ export function partWord(word: string, newId: () => string): PieceList {
       .map((cell) => ({ id: newId(), cells: [cell] })),
   };
 }
+
+/**
+ * A list with its rows parted: each letter, or each word, of a row's cells is a row of its own. Cells that have fewer parts than others of their
+ * row stay empty there.
+ *
+ * @returns as many rows as a list may have
+ */
+export function partList({ columns, rows }: PieceList, into: 'letters' | 'words', newId: () => string): PieceList {
+  const partsOf = (cell: string): string[] => (into === 'words' ? cell.split(/\s+/).filter(Boolean) : [...cell.replace(/\s/g, '')]);
+  const parted = rows.flatMap((row) => {
+    const cells = row.cells.map(partsOf);
+    const most = Math.max(0, ...cells.map((parts) => parts.length));
+    return Array.from({ length: most }, (_, i) => ({ ...row, id: newId(), cells: cells.map((parts) => parts[i] ?? '') }));
+  });
+  return { columns, rows: parted.slice(0, LIST_MOST_ROWS) };
+}

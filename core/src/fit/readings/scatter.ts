@@ -21,7 +21,7 @@ export const scatterReading: FitReading = (context) => {
     return { ...base, verdict: 'fine', why: 'All of them lie in the field, none nearer to another than you asked.', remedies: [] };
   const only = [
     ...setAt(['marks', mark.id, 'edits', edit.id, 'count'], placed),
-    ...setAt(['marks', mark.id, 'size'], { mode: 'width', width }),
+    ...(edit.copy === undefined ? setAt(['marks', mark.id, 'size'], { mode: 'width', width }) : []),
   ];
   return {
     ...base,

@@ -98,10 +98,21 @@ export const artwork = oneBy(
       dropped: maybe(list(id, 20_000)),
       /** The piece of artwork on the shelf that it came from. */
       shelf: maybe(id),
+      /** Another drawing on every piece: the column of the list that names them as they are called on the shelf. */
+      column: maybe(name),
     }),
   ],
   'artwork',
 );
+
+/** A shape that a change brings along, in units of its own, y up. */
+const shapeOf = {
+  name,
+  path: Type.Unsafe<readonly Segment[]>({ type: 'array', minItems: 2, maxItems: 100_000, items: segment }),
+  fill: word('nonzero', 'evenodd'),
+  /** The piece of artwork on the shelf that it came from. */
+  shelf: maybe(id),
+};
 
 export const plate = word('box', 'rounded', 'ellipse');
 const gap = number(0, 1000);
@@ -116,6 +127,25 @@ export const edit = oneBy(
     record({ id, kind: Type.Literal('oneOutline'), gap: number(0, 50) }),
     /** A plate around the mark out of which it is taken, so that the ground shows through. */
     record({ id, kind: Type.Literal('showGround'), plate, margin: gap }),
+    /** A shape around the mark out of which it is taken: so many times as large as would just hold it, moved by shares of the mark's sides. */
+    record({
+      id,
+      kind: Type.Literal('outOf'),
+      ...shapeOf,
+      by: number(0.1, 20),
+      right: number(-5, 5),
+      up: number(-5, 5),
+    }),
+    /** A shape beside the mark, as large as a share of it, on one side or on both. */
+    record({
+      id,
+      kind: Type.Literal('beside'),
+      ...shapeOf,
+      side: word('left', 'right', 'leftRight', 'above', 'below', 'aboveBelow'),
+      share: number(0.02, 20),
+      gap,
+      film: maybe(id),
+    }),
     /** A second film behind, larger by `by` mm all round. */
     record({ id, kind: Type.Literal('backing'), film: id, by: number(0, 100) }),
     /** Only the outer edge: counters are filled. */
@@ -138,6 +168,8 @@ export const edit = oneBy(
       least: gap,
       turn: yes,
       over: yes,
+      /** The larger side of each copy, mm; else as large as the mark is made. */
+      copy: maybe(over0(5000)),
       seed: whole(0, 2_147_483_647),
     }),
   ],

@@ -12,8 +12,8 @@ export const spread = oneBy(
     record({ kind: Type.Literal('round'), count: whole(1, 60) }),
     /** So many side by side in the zone at equal pitch, or mirrored in pairs. */
     record({ kind: Type.Literal('row'), count: whole(1, 60), mirrored: yes }),
-    /** One in each corner of the zone, turned as they stand or mirrored. */
-    record({ kind: Type.Literal('corners'), mirrored: yes }),
+    /** One in each corner of the zone, or in two opposite ones, turned as they stand or mirrored. */
+    record({ kind: Type.Literal('corners'), mirrored: yes, which: maybe(word('all', 'rising', 'falling')) }),
   ],
   'spread',
 );
@@ -22,7 +22,8 @@ export const markSize = oneBy(
   'mode',
   [
     record({ mode: Type.Literal('largest') }),
-    record({ mode: Type.Literal('width'), width: measure }),
+    /** A width; with a height too, it is stretched to just that. */
+    record({ mode: Type.Literal('width'), width: measure, height: maybe(measure) }),
     record({ mode: Type.Literal('height'), height: measure }),
   ],
   'size',

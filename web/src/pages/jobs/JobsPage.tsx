@@ -108,7 +108,14 @@ export function JobsPage() {
                   className="sheet hover:border-primary grid min-h-36 grid-cols-[10rem_minmax(0,1fr)] gap-3 p-3"
                 >
                   <Boundary of={job} instead={<span className="quiet self-center text-sm">It cannot be drawn.</span>}>
-                    <FrontView piece={job.piece} marks={own?.marks ?? []} shop={shop} className="h-36" pad={[4, 4, 8, 4]} />
+                    <FrontView
+                      piece={job.piece}
+                      zones={job.zones}
+                      marks={own?.marks ?? []}
+                      shop={shop}
+                      className="h-36"
+                      pad={[4, 4, 8, 4]}
+                    />
                   </Boundary>
                   <div className="col-start-2 min-w-0">
                     <div className="flex items-start gap-2">

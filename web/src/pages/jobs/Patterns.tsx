@@ -37,7 +37,14 @@ export function Patterns({ shop, names }: { shop: Shop; names: readonly string[]
         {patterns.map((pattern) => (
           <li key={pattern.id} className="sheet flex items-center gap-3 p-2.5">
             <Boundary of={pattern} instead={null}>
-              <FrontView piece={pattern.job.piece} marks={[]} shop={shop} className="h-16 w-16" pad={[2, 2, 2, 2]} />
+              <FrontView
+                piece={pattern.job.piece}
+                zones={pattern.job.zones}
+                marks={[]}
+                shop={shop}
+                className="h-16 w-16"
+                pad={[2, 2, 2, 2]}
+              />
             </Boundary>
             <div>
               <TextWord

@@ -1,6 +1,6 @@
 import { useState } from 'react';
-import { partWord, readList, writeList } from '@kolleta/core/artwork';
-import { removeAt, setAt, type Mark, type PieceList } from '@kolleta/core/job';
+import { partList, partWord, readList, writeList } from '@kolleta/core/artwork';
+import { removeAt, setAt, type Job, type Mark, type Patch, type PieceList } from '@kolleta/core/job';
 import type { MarkPlan } from '@kolleta/core/plan';
 import { formatLength } from '@kolleta/core/units';
 import { newId } from '../../storage/newId';
@@ -54,6 +54,12 @@ function Bars({
       })}
     </ol>
   );
+}
+
+/** A list whose rows are parted, each letter or word a piece of its own; with their backings and frames, as every row has. */
+function partRows({ list }: Job, into: 'letters' | 'words'): Patch {
+  const parted = partList(list!, into, newId);
+  return [...setAt(['list'], parted), ...setAt(['count'], Math.max(1, parted.rows.length))];
 }
 
 /** Words that differ from piece to piece: typed, pasted, from a CSV file, or one word parted over the pieces. */
@@ -201,8 +207,10 @@ export function ListCard({
         <>
           {!personal && (
             <p className="text-sm">
-              {words ? `Put a column into the words, in braces: ${list.columns.map((c) => `{${c}}`).join(', ')}. Or press` : 'Press'} a
-              piece that is unlike the others, and say how much room it has.
+              {words
+                ? `Put a column into the words, in braces: ${list.columns.map((c) => `{${c}}`).join(', ')}. Or press`
+                : 'Say which column names the drawing of each piece, or press'}{' '}
+              a piece that is unlike the others, and say how much room it has.
             </p>
           )}
           <Sentence className="text-[0.97rem]!">
@@ -218,6 +226,32 @@ export function ListCard({
             />
             .
           </Sentence>
+          {mark.artwork.kind === 'drawing' && (
+            <Sentence className="text-[0.97rem]!">
+              Each piece has{' '}
+              <Choice
+                label="Drawing of each piece"
+                value={mark.artwork.column ?? ''}
+                options={[
+                  { value: '', label: 'the same drawing' },
+                  ...list.columns.map((column) => ({ value: column, label: `the drawing named in “${column}”` })),
+                ]}
+                onChange={(column) =>
+                  edit(
+                    column === ''
+                      ? removeAt(['marks', mark.id, 'artwork', 'column'])
+                      : [
+                          ...setAt(['marks', mark.id, 'artwork', 'column'], column),
+                          // drawings are seldom of one shape: each is as large as fits, until it is said otherwise
+                          ...(mark.sizes === undefined ? setAt(['marks', mark.id, 'sizes'], 'each') : []),
+                        ],
+                    'Choose the drawings',
+                  )
+                }
+              />
+              {mark.artwork.column !== undefined && ', as it is called on the shelf'}.
+            </Sentence>
+          )}
           {plan && <Bars plan={plan} list={list} system={shop.lengths} shown={shown} onShow={onShow} />}
           {chosen && (
             <Sentence className="text-[0.95rem]!">
@@ -261,6 +295,17 @@ export function ListCard({
             </Sentence>
           )}
           <div className="mt-1 flex flex-wrap gap-1.5">
+            {words &&
+              (['letters', 'words'] as const).map((into) => (
+                <button
+                  key={into}
+                  type="button"
+                  className="btn btn-sm btn-ghost border-base-300"
+                  onClick={() => edit((saved) => (saved.list ? partRows(saved, into) : []), `Part the rows into ${into}`)}
+                >
+                  Each {into === 'letters' ? 'letter' : 'word'} a piece of its own
+                </button>
+              ))}
             <button type="button" className="btn btn-sm btn-ghost border-base-300" onClick={() => setDraft(writeList(list, shop.lengths))}>
               Change the list
             </button>

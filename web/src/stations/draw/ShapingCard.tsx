@@ -4,6 +4,7 @@ import type { MarkPlan } from '@kolleta/core/plan';
 import type { StationProps } from '../../frame/station';
 import { newId } from '../../storage/newId';
 import { Choice, LengthWord, Sentence } from '../../ui/tokens';
+import type { Brought } from './BroughtShape';
 import { CHANGE_KINDS, CHANGES, type ChangeKind } from './changes';
 
 /** What is wanted of the mark, one entry a change; each can be changed, moved or taken away, and the artwork itself stays as it is. */
@@ -24,11 +25,34 @@ export function ShapingCard({ mark, plan, shop, edit }: { mark: Mark; plan: Mark
   const said = (change: Edit): ReactNode => {
     const set = (field: string, value: Scalar) =>
       edit(setAt(['marks', mark.id, 'edits', change.id, field], value), 'Change what is wanted');
+    const clear = (field: string) => edit(removeAt(['marks', mark.id, 'edits', change.id, field]), 'Change what is wanted');
+    const bring = ({ name, path, fill, shelf }: Brought) => {
+      const at = ['marks', mark.id, 'edits', change.id];
+      return edit(
+        () => [
+          ...setAt([...at, 'name'], name),
+          ...setAt([...at, 'path'], path),
+          ...setAt([...at, 'fill'], fill),
+          ...(shelf === undefined ? removeAt([...at, 'shelf']) : setAt([...at, 'shelf'], shelf)),
+        ],
+        'Choose the shape',
+      );
+    };
+    const shelf = shop.shelf ?? [];
     const length = (label: string, field: string, value: number, least = 0) => (
       <LengthWord label={label} value={value} system={shop.lengths} least={least} onChange={(mm) => set(field, mm)} />
     );
     // the row and the change are of one kind, which the type of a table cannot say
-    return (CHANGES[change.kind].words as (said: object) => ReactNode)({ change, films, system: shop.lengths, set, length });
+    return (CHANGES[change.kind].words as (said: object) => ReactNode)({
+      change,
+      films,
+      system: shop.lengths,
+      set,
+      clear,
+      bring,
+      shelf,
+      length,
+    });
   };
   const move = (id: string, by: -1 | 1) =>
     edit((saved) => {

@@ -1,9 +1,10 @@
 import type { ReactNode } from 'react';
 import { MOST_COPIES } from '@kolleta/core/artwork';
 import { boxHeight, boxWidth, numbersFrom, type Box } from '@kolleta/core/geometry';
-import type { Change, Film, Mark, Plate, Scalar } from '@kolleta/core/job';
+import type { Change, Film, Mark, Plate, Scalar, ShelfItem } from '@kolleta/core/job';
 import { formatLength, good, refused, type LengthSystem } from '@kolleta/core/units';
-import { Choice, CountWord, Switch, Typed } from '../../ui/tokens';
+import { Choice, CountWord, LengthWord, Switch, Typed } from '../../ui/tokens';
+import { BroughtShape, simple, type Brought } from './BroughtShape';
 
 export type ChangeKind = Change['kind'];
 type Of<K extends ChangeKind> = Extract<Change, { kind: K }>;
@@ -24,6 +25,12 @@ interface Said<C> {
   films: readonly { value: string; label: string }[];
   system: LengthSystem;
   set: (field: string, value: Scalar) => void;
+  /** Changes several fields at once, to a shape that is brought along. */
+  bring: (shape: Brought) => void;
+  /** Drawings that can be brought along. */
+  shelf: readonly ShelfItem[];
+  /** A field that may be empty again. */
+  clear: (field: string) => void;
   /** A length that can be changed. */
   length: (label: string, field: string, value: number, least?: number) => ReactNode;
 }
@@ -39,6 +46,15 @@ const PLATES: { value: Plate; label: string }[] = [
   { value: 'box', label: 'a plain plate' },
   { value: 'rounded', label: 'a plate with rounded corners' },
   { value: 'ellipse', label: 'an oval' },
+];
+
+const SIDES: { value: Of<'beside'>['side']; label: string }[] = [
+  { value: 'leftRight', label: 'on both sides' },
+  { value: 'left', label: 'on the left' },
+  { value: 'right', label: 'on the right' },
+  { value: 'above', label: 'above' },
+  { value: 'below', label: 'below' },
+  { value: 'aboveBelow', label: 'above and below' },
 ];
 
 const percent = (label: string, least: number, most: number) => (text: string) => {
@@ -71,6 +87,60 @@ export const CHANGES: { [K in ChangeKind]: Row<K> } = {
       <>
         Taken out of <Choice label="Plate" value={change.plate} options={PLATES} onChange={(v) => set('plate', v)} />{' '}
         {length('Margin of the plate', 'margin', change.margin)} larger, so that the ground shows through
+      </>
+    ),
+  },
+  outOf: {
+    label: 'take it out of a shape or a drawing',
+    begin: () => ({ ...simple('heart'), by: 1.8, right: 0, up: 0 }),
+    words: ({ change, set, bring, shelf }) => (
+      <>
+        Taken out of <BroughtShape label="Shape around it" value={change.name} shelf={shelf} onChange={bring} />,{' '}
+        <Typed
+          label="Shape larger, percent"
+          shown={`${Math.round(change.by * 100)} %`}
+          read={percent('Shape', 10, 2000)}
+          onChange={(v) => set('by', v)}
+        />{' '}
+        as large as would just hold it; the mark sits{' '}
+        <Typed
+          label="Right of the middle, percent"
+          shown={`${Math.round(change.right * 100)} %`}
+          read={percent('Right', -500, 500)}
+          onChange={(v) => set('right', v)}
+        />{' '}
+        of its width to the right and{' '}
+        <Typed
+          label="Above the middle, percent"
+          shown={`${Math.round(change.up * 100)} %`}
+          read={percent('Up', -500, 500)}
+          onChange={(v) => set('up', v)}
+        />{' '}
+        of its height above the middle
+      </>
+    ),
+  },
+  beside: {
+    label: 'put a shape beside it',
+    begin: ({ some }) => ({ ...simple('star'), side: 'leftRight', share: 0.7, gap: some }),
+    words: ({ change, set, length, bring, shelf, films, clear }) => (
+      <>
+        A <BroughtShape label="Shape beside it" value={change.name} shelf={shelf} onChange={bring} />{' '}
+        <Choice label="Side of the shape" value={change.side} options={SIDES} onChange={(v) => set('side', v)} />,{' '}
+        <Typed
+          label="Size of the shape, percent"
+          shown={`${Math.round(change.share * 100)} %`}
+          read={percent('Size', 2, 2000)}
+          onChange={(v) => set('share', v)}
+        />{' '}
+        of the mark’s {change.side === 'above' || change.side === 'below' || change.side === 'aboveBelow' ? 'width' : 'height'},{' '}
+        {length('Off the mark', 'gap', change.gap)} off, from{' '}
+        <Choice
+          label="Film of the shape"
+          value={change.film ?? ''}
+          options={[{ value: '', label: 'the same film' }, ...films]}
+          onChange={(v) => (v === '' ? clear('film') : set('film', v))}
+        />
       </>
     ),
   },
@@ -160,13 +230,28 @@ export const CHANGES: { [K in ChangeKind]: Row<K> } = {
       over: false,
       seed: 1,
     }),
-    words: ({ change, set, length }) => (
+    words: ({ change, set, length, system, clear }) => (
       <>
         <CountWord label="Count" value={change.count} most={300} onChange={(v) => set('count', v)} /> scattered over{' '}
         {length('Width of the field', 'width', change.width, 1)} by {length('Height of the field', 'height', change.height, 1)}, at least{' '}
         {length('Least distance', 'least', change.least)} apart,{' '}
-        <Switch label="Turned" on={change.turn} yes="turned anyhow" no="upright" onChange={(v) => set('turn', v)} />,{' '}
-        <Switch label="Over the edge" on={change.over} yes="also over the edge" no="inside the edge" onChange={(v) => set('over', v)} />
+        <Switch label="Turned" on={change.turn} yes="turned anyhow" no="upright" onChange={(v) => set('turn', v)} />, each{' '}
+        <Choice
+          label="Size of the copies"
+          value={change.copy === undefined ? 'largest' : 'typed'}
+          options={[
+            { value: 'largest', label: 'as large as finds room' },
+            { value: 'typed', label: 'of a size of' },
+          ]}
+          onChange={(v) => (v === 'typed' ? set('copy', 15) : clear('copy'))}
+        />
+        {change.copy !== undefined && (
+          <>
+            {' '}
+            <LengthWord label="Size of a copy" value={change.copy} system={system} least={1} onChange={(mm) => set('copy', mm)} />
+          </>
+        )}
+        , <Switch label="Over the edge" on={change.over} yes="also over the edge" no="inside the edge" onChange={(v) => set('over', v)} />
         {'; '}
         <button
           type="button"

@@ -102,6 +102,7 @@ export function FitStation({ job, plan, shop, edit, fix, mark, chooseMark }: Sta
           <h3 className="text-[0.86rem] font-bold">As it is seen</h3>
           <FrontView
             piece={behind ? { ...job.piece, behind } : job.piece}
+            zones={job.zones}
             marks={plan.marks}
             shop={shop}
             className={round ? 'h-56' : 'h-36'}

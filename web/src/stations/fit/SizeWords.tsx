@@ -6,14 +6,16 @@ import type { MarkPlan } from '@kolleta/core/plan';
 import { good, SAME_MM, type LengthSystem } from '@kolleta/core/units';
 import { Choice, LengthWord } from '../../ui/tokens';
 import type { StationProps } from '../../frame/station';
+import { InsideWords } from './InsideWords';
 
-type Way = 'largest' | 'room' | 'edge' | 'width' | 'height';
+type Way = 'largest' | 'room' | 'edge' | 'width' | 'height' | 'both';
 const OPTIONS: { value: Way; label: string }[] = [
   { value: 'largest', label: 'as large as fits' },
   { value: 'room', label: 'as wide as its room' },
   { value: 'edge', label: 'from edge to edge' },
   { value: 'width', label: 'with a width of' },
   { value: 'height', label: 'with a height of' },
+  { value: 'both', label: 'stretched to just' },
 ];
 
 /** Widths that a zone gives: inside its breathing room, and from edge to edge; shared by the copies of a row. */
@@ -25,6 +27,7 @@ function widthsOf(mark: Mark, plan: MarkPlan, zone: Zone, piece: Piece) {
 
 function wayOf({ size }: Mark, zone: Zone, { room, edge }: { room: number; edge: number }): Way {
   if (size.mode !== 'width') return size.mode;
+  if (size.height !== undefined) return 'both';
   const is = (width: number) => Math.abs(size.width - width) < SAME_MM;
   return zone.breathing === 0 && is(edge) ? 'edge' : is(room) ? 'room' : 'width';
 }
@@ -61,6 +64,7 @@ export function SizeWords({ mark, plan, zone, piece, system, ofCapitals = false,
     room: () => [...setAt(at, { mode: 'width', width: widths.room }), ...centred],
     edge: () => [...setAt(at, { mode: 'width', width: widths.edge }), ...setAt(['zones', zone.id, 'breathing'], 0), ...centred],
     width: () => setAt(at, { mode: 'width', width: Math.round(fitted.width * 10) / 10 }),
+    both: () => setAt(at, { mode: 'width', width: Math.round(fitted.width * 10) / 10, height: Math.round(fitted.height * 10) / 10 }),
     height: () => setAt(at, { mode: 'height', height: Math.round(Math.min(...heights) * 10) / 10 }),
   };
   return (
@@ -86,6 +90,25 @@ export function SizeWords({ mark, plan, zone, piece, system, ofCapitals = false,
           onChange={(width) => sizing({ mode: 'width', width }, 'Type a width')}
         />
       )}
+      {way === 'both' && mark.size.mode === 'width' && (
+        <>
+          <LengthWord
+            label="Width of the mark"
+            value={mark.size.width}
+            system={system}
+            least={1}
+            onChange={(width) => edit(setAt([...at, 'width'], width), 'Type a width')}
+          />{' '}
+          by{' '}
+          <LengthWord
+            label="Height of the mark"
+            value={mark.size.height ?? fitted.height}
+            system={system}
+            least={1}
+            onChange={(height) => edit(setAt([...at, 'height'], height), 'Type a height')}
+          />
+        </>
+      )}
       {mark.size.mode === 'height' && (
         <LengthWord
           label="Height of the mark"
@@ -95,6 +118,7 @@ export function SizeWords({ mark, plan, zone, piece, system, ofCapitals = false,
           onChange={(height) => sizing({ mode: 'height', height }, 'Type a height')}
         />
       )}
+      <InsideWords mark={mark} plan={plan} system={system} edit={edit} />
     </>
   );
 }

@@ -2,7 +2,7 @@ import { removeAt, setAt, type Mark, type Spread } from '@kolleta/core/job';
 import { CountWord, Choice, Sentence } from '../../ui/tokens';
 import type { StationProps } from '../../frame/station';
 
-type Kind = 'once' | 'round' | 'row' | 'pairs' | 'corners' | 'mirroredCorners';
+type Kind = 'once' | 'round' | 'row' | 'pairs' | 'corners' | 'mirroredCorners' | 'rising' | 'falling';
 
 const kindOf = (spread: Spread | undefined): Kind =>
   !spread
@@ -13,15 +13,18 @@ const kindOf = (spread: Spread | undefined): Kind =>
         ? spread.mirrored
           ? 'pairs'
           : 'row'
-        : spread.mirrored
-          ? 'mirroredCorners'
-          : 'corners';
+        : spread.which === 'rising' || spread.which === 'falling'
+          ? spread.which
+          : spread.mirrored
+            ? 'mirroredCorners'
+            : 'corners';
 
 function spreadOf(kind: Kind, count: number): Spread | undefined {
   if (kind === 'round') return { kind, count: Math.max(2, count) };
   if (kind === 'row') return { kind, count: Math.max(2, count), mirrored: false };
   if (kind === 'pairs') return { kind: 'row', count: 2, mirrored: true };
   if (kind === 'corners' || kind === 'mirroredCorners') return { kind: 'corners', mirrored: kind === 'mirroredCorners' };
+  if (kind === 'rising' || kind === 'falling') return { kind: 'corners', mirrored: false, which: kind };
   return undefined;
 }
 
@@ -43,6 +46,8 @@ export function SpreadWords({ job, mark, edit }: { job: StationProps['job']; mar
     { value: 'pairs', label: 'as a mirrored pair' },
     { value: 'corners', label: 'in each corner' },
     { value: 'mirroredCorners', label: 'in each corner, mirrored' },
+    { value: 'rising', label: 'in two corners, lower left and upper right' },
+    { value: 'falling', label: 'in two corners, upper left and lower right' },
   ];
   return (
     <Sentence>

@@ -127,7 +127,7 @@ export function MeasureStation({ job, plan, shop, edit, fix, mark }: StationProp
         </Scaled>
         <div className="hidden flex-col px-2 pb-2 sm:flex">
           <h3 className="mt-2 text-[0.86rem] font-bold">As it stands</h3>
-          <FrontView piece={piece} marks={[]} shop={shop} className="h-56" />
+          <FrontView piece={piece} zones={job.zones} marks={[]} shop={shop} className="h-56" />
         </div>
       </div>
     </>

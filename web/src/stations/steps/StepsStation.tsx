@@ -168,7 +168,7 @@ export function StepsStation({ job, plan, shop, edit, fix, mark, station }: Stat
       <DrawingHead title={words.title} text={words.text} />
       {station === 'cure' ? (
         <div className="flex flex-1 flex-col gap-2">
-          <FrontView piece={job.piece} marks={plan.marks} shop={shop} className="h-72" />
+          <FrontView piece={job.piece} zones={job.zones} marks={plan.marks} shop={shop} className="h-72" />
           <CareBars plan={plan} shop={shop} />
         </div>
       ) : (

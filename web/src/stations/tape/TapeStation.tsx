@@ -8,6 +8,7 @@ import { MmRect } from '../../drawing/MmRect';
 import { DrawingHead, MarkTabs, Readings, StationLayout, type StationProps } from '../../frame/station';
 import { StepCards } from '../../frame/StepCards';
 import { GripChart } from './GripChart';
+import { OtherTapes } from './OtherTapes';
 
 /** The tape that carries each mark over, and how much of it. */
 export function TapeStation({ job, plan, shop, edit, fix, mark, chooseMark }: StationProps) {
@@ -64,7 +65,7 @@ export function TapeStation({ job, plan, shop, edit, fix, mark, chooseMark }: St
   return (
     <StationLayout title="Tape" drawing={drawing}>
       <MarkTabs job={job} mark={mark} chooseMark={chooseMark} />
-      {layers.map(({ choice, pieces, film }) =>
+      {layers.map(({ choice, pieces, film, offers }) =>
         choice && pieces ? (
           <div key={film.id} className="sheet px-4 py-3">
             <h2 className="text-[0.98rem] font-bold">{film.name}</h2>
@@ -81,6 +82,7 @@ export function TapeStation({ job, plan, shop, edit, fix, mark, chooseMark }: St
               {formatLength(pieces.length, system, { digits: 0 })} off the roll.
               {choice.dull > 0 ? ` Press it on clean cloth or glass ${times(choice.dull)} first.` : ''}
             </p>
+            {mark && offers.length > 1 && <OtherTapes mark={mark} offers={offers} taken={choice.tape.id} edit={edit} />}
           </div>
         ) : null,
       )}
