@@ -8,6 +8,8 @@ export default tseslint.config(
     files: ['**/*.{ts,tsx}'],
     rules: {
       '@typescript-eslint/no-explicit-any': 'error',
+      // a field that is left out of a copy is named, and not used
+      '@typescript-eslint/no-unused-vars': ['error', { varsIgnorePattern: '^_$', ignoreRestSiblings: true }],
       '@typescript-eslint/consistent-type-imports': 'error',
       eqeqeq: 'error',
       'no-restricted-syntax': [

@@ -1,8 +1,10 @@
 import { describe, expect, it } from '@jest/globals';
+import fc from 'fast-check';
 import { demoShop, plateJob, textMark } from '../../test/sampleJobs';
-import { boxRegion } from '../geometry';
+import { applyToPoint, boxRegion } from '../geometry';
+import { beforeCutWords } from '../words';
 import { cutReadings } from './cutReadings';
-import { layoutFilm, type CutPart } from './layout';
+import { beforeCutOf, layoutFilm, type CutPart } from './layout';
 
 const shop = demoShop();
 const white = shop.films.find((f) => f.id === 'white-gloss')!;
@@ -55,5 +57,80 @@ describe('what cutting tells', () => {
     const readings = read(part(270, 900, 4), 9000);
     expect(kinds(readings)).toEqual(['load watch', 'film fine']);
     expect(readings[0]!.why).toContain('in 2 loads');
+  });
+  it('where the roll has not enough, a sheet beside it that holds all is a way', () => {
+    const film = { ...white, pieces: [{ id: 'p', kind: 'sheet' as const, width: 300, length: 300, count: 1 }] };
+    const mine = layoutFilm(film, [part(100, 100)], shop.machines);
+    const read = (length: number) =>
+      cutReadings(
+        job,
+        mine,
+        mine,
+        { films: [{ ...film, pieces: [{ ...film.pieces[0]!, length }] }] },
+        () => 50,
+        () => mine.taken,
+        'mm',
+      );
+    expect(
+      cutReadings(
+        job,
+        mine,
+        mine,
+        shop,
+        () => 50,
+        () => mine.taken,
+        'mm',
+      )[0],
+    ).toMatchObject({ verdict: 'watch' });
+    const short = layoutFilm({ ...film, pieces: [{ ...film.pieces[0]!, length: 60 }] }, [part(100, 100)], shop.machines);
+    expect(
+      cutReadings(
+        job,
+        short,
+        short,
+        shop,
+        () => 50,
+        () => short.taken,
+        'mm',
+      )[0],
+    ).toMatchObject({ verdict: 'stop' });
+    expect(read(300)[0]!.why).toContain('300 mm × 300 mm');
+  });
+});
+
+describe('a film wider than the machine', () => {
+  it('is never laid out wider than the machine takes, and is trimmed first', () => {
+    const side = fc.integer({ min: 100, max: 700 });
+    fc.assert(
+      fc.property(
+        side,
+        side,
+        fc.array(fc.tuple(fc.integer({ min: 10, max: 90 }), fc.integer({ min: 10, max: 90 })), { minLength: 1, maxLength: 8 }),
+        (film, takes, parts) => {
+          const machines = [{ ...shop.machines[0]!, name: 'Small', width: takes }];
+          const laid = layoutFilm(
+            { ...white, width: film },
+            parts.map(([w, h]) => part(w, h)),
+            machines,
+          );
+          const reach = Math.max(
+            ...laid.parts.flatMap(({ outline, place }) =>
+              laid.outlines[outline]!.flatMap(({ outer }) => outer.map((point) => applyToPoint(place, point)[0])),
+            ),
+          );
+          expect(laid.width).toBe(Math.min(film, takes));
+          expect(reach).toBeLessThanOrEqual(takes);
+          expect(beforeCutOf(laid).before?.trim).toEqual(film > takes ? { to: takes, machine: 'Small' } : undefined);
+        },
+      ),
+      { numRuns: 60 },
+    );
+  });
+  it('says so, with the cover sheet, before it says how much it takes', () => {
+    const say = (mm: number) => `${mm} mm`;
+    expect(beforeCutWords({ trim: { to: 305, machine: 'Small' }, covered: true }, say)).toBe(
+      'Trim the film to 305 mm first: Small takes no wider. Pull the clear cover sheet off before you cut. ',
+    );
+    expect(beforeCutWords(undefined, say)).toBe('');
   });
 });

@@ -1,5 +1,5 @@
 import { FILM_KINDS, LAYOUT } from '../facts';
-import { formatLength, type LengthSystem } from '../units';
+import { formatLength, SAME_MM, type LengthSystem } from '../units';
 import { filmInstead, setAt, type Remedy, type Film, type Job, type Reading, type Shop } from '../job';
 import type { FilmLayout } from './layout';
 
@@ -71,7 +71,18 @@ export function cutReadings(
       advice: 'Part it where no letter is.',
     });
   }
-  if (has < own.taken) {
+  // a sheet or an offcut beside the roll may hold it all
+  const beside = (film.pieces ?? []).find((piece) => piece.width >= own.width - SAME_MM && piece.length >= own.taken);
+  if (has < own.taken && beside) {
+    readings.push({
+      ...base,
+      verdict: 'watch',
+      value: `${say(has)} left`,
+      limit: `${say(own.taken)} needed`,
+      why: `The roll has not enough. Cut it from the ${beside.kind} of ${say(beside.width)} × ${say(beside.length)}, and take that off the stock.`,
+      remedies: [],
+    });
+  } else if (has < own.taken) {
     readings.push({
       ...base,
       verdict: 'stop',

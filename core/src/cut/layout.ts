@@ -1,5 +1,6 @@
 import { applyToPoint, applyToRegion, boxOf, boxRegion, edgeLength, growBox, mirrorAt, type Region, type Transform } from '../geometry';
 import { LAYOUT, TECHNIQUES } from '../facts';
+import { SAME_MM } from '../units';
 import type { Film, Id, JobId, Machine, Mark } from '../job';
 import type { Nester } from './nest/nester';
 import { freeEnd, type Sheet } from './nest/sheet';
@@ -119,5 +120,19 @@ export function layoutFilm(film: Film, parts: readonly CutPart[], machines: read
     ...{ film, sheet, machine, outlines, parts: laid, width, knife, travel, minutes },
     taken: laid.length === 0 ? 0 : reachOf(laid, outlines) + LAYOUT.holdDown,
     tooWide: [...new Set(tooLarge.map((part) => parts[part]!.name))],
+  };
+}
+
+/** What is done to the film before it goes into the machine: it is trimmed where it is wider, and a cover sheet comes off. */
+export function beforeCutOf({ film, machine }: Pick<FilmLayout, 'film' | 'machine'>): {
+  before?: { trim?: { to: number; machine: string }; covered?: true };
+} {
+  const trim = machine !== undefined && film.width > machine.width + SAME_MM;
+  if (!trim && !film.covered) return {};
+  return {
+    before: {
+      ...(trim ? { trim: { to: machine.width, machine: machine.name } } : {}),
+      ...(film.covered ? { covered: true as const } : {}),
+    },
   };
 }

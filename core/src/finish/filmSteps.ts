@@ -14,7 +14,7 @@ export function filmSteps({ input, id, add }: RecipeDraft): ReadonlyMap<Id, read
     const taken = own.reduce((sum, layer) => sum + layer.taken, 0);
     add({
       id: id(cutKey(film)),
-      about: { kind: 'cut', film: own[0]!.film.name, taken, first: i === 0 },
+      about: { kind: 'cut', film: own[0]!.film.name, taken, first: i === 0, ...(own[0]!.before ? { before: own[0]!.before } : {}) },
       hands: Math.max(1, Math.round(minutes + HANDS_ON.testCut)),
       after: [],
       cautions: ['cutter', 'blade'],

@@ -1,5 +1,5 @@
 import type { Climate, CutFrom, Id, Job, Mark, Paint } from '../job';
-import type { SnipsAbout, TapeAbout, WeedingAbout } from './workStep';
+import type { BeforeCut, SnipsAbout, TapeAbout, WeedingAbout } from './workStep';
 
 /** What earlier stations found out about one layer of one mark. */
 export interface RecipeLayer {
@@ -17,6 +17,7 @@ export interface RecipeLayer {
   /** Across the film, mm; and what it is cut from. */
   readonly filmWidth: number;
   readonly from: CutFrom;
+  readonly before?: BeforeCut;
   readonly weedMinutes: number;
   readonly weeding: WeedingAbout;
   /** None where no tape in stock works. */

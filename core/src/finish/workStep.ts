@@ -78,6 +78,14 @@ export interface TapeAbout {
   readonly snips?: SnipsAbout;
 }
 
+/** What is done to film before it goes into the machine. */
+export interface BeforeCut {
+  /** The machine takes film of this width at most, mm, and the film is wider: it is trimmed. */
+  readonly trim?: { readonly to: number; readonly machine: string };
+  /** A clear sheet comes off its face. */
+  readonly covered?: true;
+}
+
 /** What a step is about, by its kind: all that its sentences are made from, which `words/` does. */
 export type StepAbout =
   | { readonly kind: 'label'; readonly pieces: Pieces; readonly of: LabelId }
@@ -85,7 +93,7 @@ export type StepAbout =
   | { readonly kind: 'stain'; readonly pieces: Pieces; readonly coat: CoatId }
   | { readonly kind: 'coat'; readonly pieces: Pieces; readonly coat: CoatId; readonly nth: readonly [number, number] }
   | { readonly kind: 'seal'; readonly pieces: Pieces }
-  | { readonly kind: 'cut'; readonly film: string; readonly taken: number; readonly first: boolean }
+  | { readonly kind: 'cut'; readonly film: string; readonly taken: number; readonly first: boolean; readonly before?: BeforeCut }
   | { readonly kind: 'weed'; readonly layer: LayerAbout; readonly weeding: WeedingAbout }
   | { readonly kind: 'tape'; readonly layer: LayerAbout; readonly tape?: TapeAbout }
   | { readonly kind: 'clean'; readonly pieces: Pieces; readonly cleaning: CleaningId }

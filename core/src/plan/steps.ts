@@ -2,7 +2,7 @@ import { bulbSnips, filmSurface, type Surface } from '../blanks';
 import { GRIP_LIMITS, LIMITS } from '../facts';
 import { boxAround, boxHeight, boxOf, boxWidth, intersection, regionArea } from '../geometry';
 import type { LayerInspection } from '../fit';
-import { keptOf, weedingOf, type FilmLayout, type Weeding } from '../cut';
+import { beforeCutOf, keptOf, weedingOf, type FilmLayout, type Weeding } from '../cut';
 import {
   chooseTape,
   tapeOffers,
@@ -183,6 +183,7 @@ export function planRecipe(
       taken: layout.taken / perFilm(layer.film.id),
       filmWidth: layout.width,
       from: layout.sheet.from,
+      ...beforeCutOf(layout),
       weedMinutes: layer.weeding.minutes,
       weeding: {
         ...{ kept: layer.weeding.kept, letters: plan.mark.artwork.kind === 'text', onCarrier: layer.weeding.onCarrier },

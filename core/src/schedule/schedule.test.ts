@@ -85,6 +85,28 @@ describe('working hours', () => {
       'Wed 2 Dec 09:00',
     ]);
   });
+  it('what is worked beside the week is worked too: sorted, apart, joined with the hours that it meets', () => {
+    const plain = workingWindows(HOURS, NOW, 4);
+    const total = (all: readonly { start: number; end: number }[]) => all.reduce((sum, { start, end }) => sum + end - start, 0);
+    fc.assert(
+      fc.property(fc.array(fc.tuple(fc.integer({ min: -600, max: 4000 }), fc.integer({ min: 5, max: 600 })), { maxLength: 5 }), (spans) => {
+        const extra = spans.map(([at, long], i) => ({ id: `x${i}`, start: NOW + at * MIN, end: NOW + (at + long) * MIN }));
+        const all = workingWindows({ ...HOURS, extra }, NOW, 4);
+        for (const [i, { start, end }] of all.entries()) {
+          expect(start).toBeGreaterThanOrEqual(NOW);
+          expect(end).toBeGreaterThan(start);
+          if (i > 0) expect(start).toBeGreaterThan(all[i - 1]!.end);
+        }
+        const inside = (at: number, windows: readonly { start: number; end: number }[]) => windows.some(({ start, end }) => at >= start && at < end);
+        for (let m = 0; m < 4000; m += 37) {
+          const at = NOW + m * MIN;
+          expect(inside(at, all)).toBe(inside(at, plain) || inside(at, extra));
+        }
+        expect(total(all)).toBeGreaterThanOrEqual(total(plain));
+      }),
+      { numRuns: 40 },
+    );
+  });
   it('keep to the wall clock when the clocks change', () => {
     const spring = workingWindows(HOURS, Date.parse('2027-03-26T00:00:00Z'), 4);
     expect(spring.map((w) => formatMoment(w.start, 'Europe/Dublin').slice(-5))).toEqual([

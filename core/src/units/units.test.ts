@@ -1,6 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import { formatClock, formatDuration } from './duration';
-import { formatMoney } from './money';
+import { formatMoney, parseMoney } from './money';
 import { formatTemperature, parseTemperature } from './temperature';
 
 describe('durations and clocks', () => {
@@ -26,6 +26,26 @@ describe('temperature and money', () => {
     expect(parseTemperature('hot', 'C', 'Room').ok).toBe(false);
     expect(parseTemperature('400', 'C', 'Room').ok).toBe(false);
     expect(formatTemperature(18, 'F')).toBe('64 °F');
+  });
+  it.each([
+    ['12', 1200],
+    ['12.4', 1240],
+    ['€12,40', 1240],
+    ['1,200.50', 120_050],
+    ['1.200,50', 120_050],
+    ['0', 0],
+  ])('reads “%s” as a price', (text, minor) => {
+    const read = parseMoney(text, 'EUR', 'Price');
+    expect(read.ok && read.value).toBe(minor);
+  });
+  it('what is shown as a price is read again as it was, and words are refused', () => {
+    for (const currency of ['EUR', 'USD', 'INR'])
+      for (const minor of [0, 5, 99, 1240, 123_456, 99_999_999]) {
+        const read = parseMoney(formatMoney(minor, currency), currency, 'Price');
+        expect([currency, minor, read.ok && read.value]).toEqual([currency, minor, minor]);
+      }
+    expect(parseMoney('cheap', 'EUR', 'Price').ok).toBe(false);
+    expect(parseMoney('-3', 'EUR', 'Price').ok).toBe(false);
   });
   it('keeps money in whole minor units', () => expect(formatMoney(1240, 'EUR')).toBe('€12.40'));
 });

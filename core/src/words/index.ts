@@ -1,4 +1,5 @@
 export * from './aheadWords';
+export * from './beforeCut';
 export * from './sheetWords';
 export * from './stepWords';
 export * from './waitWords';

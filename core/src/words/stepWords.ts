@@ -1,6 +1,7 @@
 import { COATS, type CleaningId, type StepKind } from '../facts';
 import type { LayerAbout, Pieces, SnipsAbout, StepAbout, WorkStep } from '../finish';
 import { capital, counted, formatDuration, formatLength, inSentence, listed, plural, times, type LengthSystem } from '../units';
+import { beforeCutWords } from './beforeCut';
 import { PULL_WORDS } from './waitWords';
 import { weedWords } from './weedWords';
 
@@ -131,8 +132,8 @@ const STEP_WORDS: { readonly [K in StepKind]: Words<K> } = {
     verb: () => 'Cut',
     rest: ({ film }) => film,
     short: () => 'cut',
-    text: ({ taken, first }, say) =>
-      `It takes ${say(taken)} of film. A small test cut first${first ? ': a square with a circle inside lifts clean, and the liner stays whole' : ''}. Colour side up, smooth, no curl.`,
+    text: ({ taken, first, before }, say) =>
+      `${beforeCutWords(before, say)}It takes ${say(taken)} of film. A small test cut first${first ? ': a square with a circle inside lifts clean, and the liner stays whole' : ''}. Colour side up, smooth, no curl.`,
   },
   weed: {
     verb: () => 'Weed',

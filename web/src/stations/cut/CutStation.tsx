@@ -1,8 +1,8 @@
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { KNIFE, LAYOUT } from '@kolleta/core/facts';
-import { CUT_FILES, keptOf, type CutFileId, type FilmLayout } from '@kolleta/core/cut';
-import { mirrorWords, sheetWeedWords } from '@kolleta/core/words';
+import { beforeCutOf, CUT_FILES, keptOf, type CutFileId, type FilmLayout } from '@kolleta/core/cut';
+import { beforeCutWords, mirrorWords, sheetWeedWords } from '@kolleta/core/words';
 import { readingTitle, type Job, type JobId } from '@kolleta/core/job';
 import type { JobPlan, Plan } from '@kolleta/core/plan';
 import { formatDuration, formatLength, formatWay, inSentence } from '@kolleta/core/units';
@@ -175,7 +175,9 @@ export function CutStation({ job, plan, shop, edit, fix, mark }: StationProps) {
           <p className="text-[1.02rem] leading-7">
             Cut <strong>{layout.parts.length}</strong> {layout.parts.length === 1 ? 'mark' : 'marks'} on the{' '}
             <strong>{layout.machine?.name ?? 'cutter'}</strong>, film colour side up, <strong>{mirrorWords(onSheet)}</strong>
-            {marks.some((m) => m.flip) ? ', flipped as you asked' : ''}. {sheetWeedWords(onSheet)}
+            {marks.some((m) => m.flip) ? ', flipped as you asked' : ''}.{' '}
+            {beforeCutWords(beforeCutOf(layout).before, (mm) => formatLength(mm, system, { digits: 0 }))}
+            {sheetWeedWords(onSheet)}
           </p>
           {held.length > 0 && (
             <div className="mt-1 flex items-start gap-2 text-sm" role="status">
