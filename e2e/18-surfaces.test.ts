@@ -103,6 +103,7 @@ test('several zones, each with its marks; one that holds a mark stays', async ({
 
 test('on a patterned piece another place is offered', async ({ page }) => {
   await openStation(page, 'crew-flasks', 'measure');
+  await page.getByRole('button', { name: /Anything else about it/ }).click();
   await page.getByLabel('Pattern', { exact: true }).selectOption('yes');
   await page.getByLabel('Colour 1 of the zone').fill('#b9bec0');
   await page.getByRole('button', { name: 'Add a zone' }).click();

@@ -52,7 +52,7 @@ test('an empty workshop teaches and offers the demo', async ({ page }) => {
   await page.getByRole('button', { name: 'Begin empty' }).click();
   await page.getByRole('button', { name: 'Do it' }).click();
   await page.getByRole('link', { name: 'Bench', exact: true }).click();
-  await expect(page.getByRole('heading', { name: 'Nothing to do just now' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'The bench is clear' })).toBeVisible();
   await expect(page.getByText('Nothing dries just now')).toBeVisible();
   await page.getByRole('button', { name: 'Open the demo workshop' }).click();
   await expect(page.getByRole('heading', { name: 'Weed 6 × crew name' })).toBeVisible();

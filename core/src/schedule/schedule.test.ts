@@ -97,7 +97,8 @@ describe('working hours', () => {
           expect(end).toBeGreaterThan(start);
           if (i > 0) expect(start).toBeGreaterThan(all[i - 1]!.end);
         }
-        const inside = (at: number, windows: readonly { start: number; end: number }[]) => windows.some(({ start, end }) => at >= start && at < end);
+        const inside = (at: number, windows: readonly { start: number; end: number }[]) =>
+          windows.some(({ start, end }) => at >= start && at < end);
         for (let m = 0; m < 4000; m += 37) {
           const at = NOW + m * MIN;
           expect(inside(at, all)).toBe(inside(at, plain) || inside(at, extra));

@@ -41,7 +41,8 @@ function offerOf(tape: Tape, window: GripWindow, finish: FilmFinish): TapeOffer 
         ? 'Works with little to spare: press the film down well, and peel the tape flat and slowly.'
         : 'Lifts the film easily and lets go on this surface.';
   const marks = uses.to! - uses.from + 1;
-  return { works: true, choice: { tape, uses, dull, why }, says: `${why} One piece does ${counted(marks, 'mark')}.` };
+  const soft = TAPE_KINDS[tape.kind].substitute ? ' It is soft and stretches: only for small marks.' : '';
+  return { works: true, choice: { tape, uses, dull, why }, says: `${why} One piece does ${counted(marks, 'mark')}.${soft}` };
 }
 
 /**

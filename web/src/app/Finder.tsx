@@ -2,7 +2,8 @@ import { useEffect, useMemo, useRef, useState, type KeyboardEvent } from 'react'
 import { useMatch, useNavigate } from 'react-router';
 import type { Plan } from '@kolleta/core/plan';
 import type { WorkshopState } from '../storage/useWorkshop';
-import { find, findables, lookedThrough, type Findable } from './findables';
+import type { Findable } from './findable';
+import { find, findables, lookedThrough } from './findables';
 import { leadTo } from './leadTo';
 
 /** Finds a job, a step, a film, a setting by a few letters. */

@@ -1,5 +1,5 @@
 import type { Job } from '@kolleta/core/job';
-import type { Findable } from './findables';
+import type { Findable } from './findable';
 
 type Station = 'measure' | 'draw' | 'fit' | 'cut' | 'weed' | 'tape' | 'prepare' | 'place' | 'cure' | 'log';
 

@@ -5,17 +5,8 @@ import { formatMoment } from '@kolleta/core/schedule';
 import { counted } from '@kolleta/core/units';
 import type { WorkshopState } from '../storage/useWorkshop';
 import { actions } from './actions';
+import type { Findable } from './findable';
 import { stationsOf } from '../frame/stationList';
-
-/** Something that can be found, and where it is. */
-export interface Findable {
-  readonly kind: string;
-  readonly name: string;
-  readonly also?: string;
-  readonly to: string;
-  /** The word, the button or the part of the page that is led to, by its label. */
-  readonly focus?: string;
-}
 
 const PLACES: readonly Findable[] = [
   { kind: 'place', name: 'Bench', also: 'now next drying rack timers', to: '/' },

@@ -1,4 +1,4 @@
-import type { ReactNode } from 'react';
+import { useEffect, useRef, type ReactNode } from 'react';
 import {
   kindOf,
   READING_KINDS,
@@ -57,8 +57,6 @@ function overridePatch(saved: Job, reading: string, reason: string | undefined):
   return setAt(['overrides'], reason ? others.concat({ reading, reason }) : others);
 }
 
-const ORDER = { stop: 0, watch: 1, fine: 2 };
-
 interface ReadingsProps extends Pick<StationProps, 'plan' | 'edit' | 'fix' | 'mark'> {
   stations: readonly StationId[];
   shown?: string;
@@ -67,11 +65,30 @@ interface ReadingsProps extends Pick<StationProps, 'plan' | 'edit' | 'fix' | 'ma
   preview?: Pick<StationProps, 'job' | 'shop'>;
 }
 
+/**
+ * Readings with the gravest first, which then keep their places: one that is fixed does not run away from under the hand. A new stop comes to the top, a
+ * new watch after what was there; what was always fine is last.
+ *
+ * @param of what they are the readings of; where that changes, they are sorted anew
+ */
+function useKeptOrder(readings: readonly Reading[], of: string): Reading[] {
+  const kept = useRef<{ of: string; ids: readonly string[] }>({ of: '', ids: [] });
+  const known = kept.current.of === of ? kept.current.ids : [];
+  const fresh = readings.filter(({ id }) => !known.includes(id));
+  const having = (verdict: Reading['verdict']) => fresh.filter((reading) => reading.verdict === verdict);
+  const raised = [...having('stop'), ...known.flatMap((id) => readings.find((reading) => reading.id === id) ?? []), ...having('watch')];
+  const ids = raised.map(({ id }) => id).join(' ');
+  useEffect(() => {
+    kept.current = { of, ids: ids === '' ? [] : ids.split(' ') };
+  }, [of, ids]);
+  return [...raised, ...having('fine')];
+}
+
 /** The readings of some stations: of the mark in hand and of the whole piece, the gravest first. */
 export function Readings({ plan, edit, fix, stations, mark, shown, onShow, preview }: ReadingsProps) {
   const { fresh } = useSettling();
   const own = plan.readings.filter((r) => stations.includes(r.station) && (r.mark === undefined || r.mark === mark?.id));
-  const sorted = own.toSorted((a, b) => ORDER[a.verdict] - ORDER[b.verdict]);
+  const sorted = useKeptOrder(own, `${plan.job} ${stations.join()} ${mark?.id}`);
   return (
     <>
       {sorted.map((reading) => (

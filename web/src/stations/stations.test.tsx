@@ -55,10 +55,14 @@ describe('the drying rack', () => {
     show([]);
     expect(screen.getByText(/Nothing dries just now/)).toBeTruthy();
   });
-  it('six pieces stand, the rest is counted', () => {
-    show(Array.from({ length: 8 }, (_, i) => item({ id: `${i}` })));
-    expect(screen.getAllByRole('listitem')).toHaveLength(6);
-    expect(screen.getByText('and 2 more')).toBeTruthy();
+  it('all of them stand there, however many, and few are drawn larger', () => {
+    show(Array.from({ length: 9 }, (_, i) => item({ id: `${i}` })));
+    expect(screen.getAllByRole('listitem')).toHaveLength(9);
+    const high = () => Number(screen.getAllByRole('img')[0]!.getAttribute('height'));
+    const many = high();
+    cleanup();
+    show([item({ id: 'one' })]);
+    expect(high()).toBeGreaterThan(2 * many);
   });
 });
 

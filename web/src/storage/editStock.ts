@@ -16,7 +16,7 @@ import { countStock, editShop, undoShop } from './editShop';
 import { newId } from './newId';
 
 /** Where each kind of stock is kept in the shop. */
-export const STOCK_FIELD = { film: 'films', tape: 'tapes', paint: 'paints', supply: 'supplies' } as const satisfies Record<
+const STOCK_FIELD = { film: 'films', tape: 'tapes', paint: 'paints', supply: 'supplies' } as const satisfies Record<
   StockKindId,
   keyof Shop
 >;

@@ -27,6 +27,16 @@ function waitFor(placed: PlacedStep, rack: readonly RackItem[]): RackItem | unde
   return rack.find((item) => item.step === placed.step.id && item.state === 'drying');
 }
 
+/** What is said when no step is to be done, by why there is none. */
+function greetingFor(jobs: readonly Job[], shop: Shop): { title: string; text: string } {
+  if (jobs.length === 0) return { title: 'The bench is clear', text: 'Begin with one word on one piece, or lay out a whole job.' };
+  if (shop.hours.week.flat().length === 0 && !shop.hours.extra?.length)
+    return { title: 'No hours to work in', text: 'Say when you work under Workshop, and the steps of your jobs find their times.' };
+  if (jobs.every(({ marks }) => marks.length === 0))
+    return { title: 'No mark yet', text: 'Your open jobs have pieces and no marks. Open one and give it words or a drawing.' };
+  return { title: 'All done', text: 'Every step of your open jobs is done. Close them, or begin the next.' };
+}
+
 function NowCard({ bench, jobs, shop, now }: { bench: Bench; jobs: readonly Job[]; shop: Shop; now: number }) {
   const tell = useTell();
   const placed = bench.now;
@@ -40,14 +50,11 @@ function NowCard({ bench, jobs, shop, now }: { bench: Bench; jobs: readonly Job[
     tell(`Time is up: ${inSentence(stepTitle(placed.step))}.`);
   }, [over, placed, tell]);
   if (!placed) {
+    const greeting = greetingFor(jobs, shop);
     return (
       <div className="bg-primary text-primary-content flex flex-1 flex-col justify-center rounded-xl p-6">
-        <h1 className="text-3xl font-extrabold">Nothing to do just now</h1>
-        <p className="mt-2 text-lg">
-          {jobs.length === 0
-            ? 'No job is open. Begin with one word on one piece, or lay out a whole job.'
-            : 'Every open job is done or waits for its mark.'}
-        </p>
+        <h1 className="text-3xl font-extrabold">{greeting.title}</h1>
+        <p className="mt-2 text-lg">{greeting.text}</p>
         <div className="mt-4 flex flex-wrap gap-2">
           <Link to="/quick" className="btn btn-lg border-0 bg-white text-[#0e3f44]">
             Quick mark
@@ -119,13 +126,15 @@ function RingWord() {
   );
 }
 
+/** So many steps and watches are listed, what is nearest first. */
+const MOST_LINES = 16;
+
 /** The home of the workshop: what hands do now, what dries, what follows, what to watch. */
 export function BenchPage() {
   const state = useWorkshop();
   const { jobs, shop } = state;
   const plan = usePlan();
   const now = useNow();
-  const [all, setAll] = useState(false);
   const rung = useRef(new Set<string>());
   const tell = useTell();
   // until the plan is there, the Bench as it was last laid out for just this workshop
@@ -148,10 +157,10 @@ export function BenchPage() {
     );
   const open = jobs.filter((j) => !j.closed);
   const today = (at: number) => formatMoment(at, shop.hours.zone).slice(0, -6) === formatMoment(now, shop.hours.zone).slice(0, -6);
-  const then = bench.then.slice(0, all ? 12 : 5);
+  const then = bench.then.slice(0, MOST_LINES);
   const backup = backupWatch(state, now);
   const watched = backup ? [...bench.watch, backup] : bench.watch;
-  const watch = watched.slice(0, all ? 20 : 5);
+  const watch = watched.slice(0, MOST_LINES);
   const running = bench.then.filter((placed) => placed.state === 'running');
   return (
     <div className="grid grid-cols-1 gap-4 lg:grid-cols-[minmax(0,1fr)_minmax(0,1.08fr)]">
@@ -220,16 +229,6 @@ export function BenchPage() {
           })}
         </ul>
       </section>
-      {(bench.then.length > 5 || watched.length > 5) && (
-        <button
-          type="button"
-          className="btn btn-sm btn-ghost border-base-300 justify-self-start lg:col-span-2"
-          aria-expanded={all}
-          onClick={() => setAll(!all)}
-        >
-          {all ? 'Show less' : `Show ${Math.max(0, bench.then.length - 5) + Math.max(0, watched.length - 5)} more`}
-        </button>
-      )}
     </div>
   );
 }

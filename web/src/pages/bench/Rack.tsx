@@ -6,14 +6,20 @@ import type { RackItem } from '@kolleta/core/plan';
 import { Link } from 'react-router';
 import { isWood, pieceFill } from '../../drawing/pieceLook';
 
-const HEIGHT = 84;
+/** So many pieces stand on a shelf, and so high, px: few fill the rack, many are all there. */
+function shelving(pieces: number): { across: number; high: number } {
+  if (pieces <= 1) return { across: 1, high: 190 };
+  if (pieces <= 3) return { across: pieces, high: 150 };
+  if (pieces <= 6) return { across: 3, high: 92 };
+  return { across: 4, high: pieces <= 8 ? 84 : 62 };
+}
 
 /** One piece as it stands on the rack, drawn to its own proportions. */
-function Piece({ job, item, now, paints }: { job: Job; item: RackItem; now: number; paints: readonly Paint[] }) {
+function Piece({ job, item, now, paints, high }: { job: Job; item: RackItem; now: number; paints: readonly Paint[]; high: number }) {
   const { shape } = job.piece;
   const [top, foot] = shape.kind === 'flat' ? [shape.width, shape.width] : [diameterAt(shape, shape.height), diameterAt(shape, 0)];
   const [w, h] = [Math.max(top, foot), shape.height];
-  const k = Math.min(HEIGHT / h, 130 / w);
+  const k = Math.min(high / h, (1.55 * high) / w);
   const look = pieceFill(job.piece, paints);
   const left = (item.until - now) / 60_000;
   const text = left < 60 ? formatClock(left * 60) : formatDuration(left);
@@ -26,19 +32,19 @@ function Piece({ job, item, now, paints }: { job: Job; item: RackItem; now: numb
       Number.parseInt(look.fill.slice(5, 7), 16) * 0.1 <
       120 && look.opacity === 1;
   return (
-    <svg width={width} height={HEIGHT} role="img" aria-label={`${job.piece.name}, ${text}`} className="block">
+    <svg width={width} height={high} role="img" aria-label={`${job.piece.name}, ${text}`} className="block">
       <defs>
         <pattern id="grain" width="9" height="9" patternUnits="userSpaceOnUse" patternTransform="rotate(60)">
           <rect width="2" height="9" fill="#000" opacity="0.12" />
         </pattern>
       </defs>
       {Array.from({ length: shown }, (_, i) => {
-        const [x, y] = [start + i * (k * w + 10), HEIGHT - k * h];
+        const [x, y] = [start + i * (k * w + 10), high - k * h];
         return (
           <g key={i} stroke="var(--color-base-content)" strokeOpacity={0.6}>
             {shape.kind === 'taper' ? (
               <path
-                d={`M${x + (k * (w - top)) / 2} ${y + 0.5}h${k * top}L${x + (k * (w + foot)) / 2} ${HEIGHT}h${-k * foot}Z`}
+                d={`M${x + (k * (w - top)) / 2} ${y + 0.5}h${k * top}L${x + (k * (w + foot)) / 2} ${high}h${-k * foot}Z`}
                 fill={look.fill}
                 fillOpacity={look.opacity}
               />
@@ -62,10 +68,10 @@ function Piece({ job, item, now, paints }: { job: Job; item: RackItem; now: numb
       })}
       <text
         x={width / 2}
-        y={HEIGHT - (k * h) / 2 + 6}
+        y={high - (k * h) / 2 + 6}
         textAnchor="middle"
         className="measure"
-        fontSize={15}
+        fontSize={high > 120 ? 24 : 15}
         fontWeight={700}
         fill={hexDark ? '#ffffff' : '#22302f'}
         stroke={hexDark ? '#22302f' : '#ffffff'}
@@ -94,9 +100,10 @@ export function Rack({ items, jobs, shop, now }: { items: readonly RackItem[]; j
       </div>
     );
   }
-  const shelves = [shown.slice(0, 3), shown.slice(3, 6)].filter((shelf) => shelf.length > 0);
+  const { across, high } = shelving(shown.length);
+  const shelves = Array.from({ length: Math.ceil(shown.length / across) }, (_, i) => shown.slice(i * across, (i + 1) * across));
   return (
-    <div className="flex flex-1 flex-col justify-around gap-2">
+    <div className="flex flex-1 flex-col justify-end gap-3">
       {shelves.map((shelf, i) => (
         <div key={i}>
           <ul className="flex flex-wrap items-end justify-around gap-x-4 gap-y-3 px-1">
@@ -111,10 +118,10 @@ export function Rack({ items, jobs, shop, now }: { items: readonly RackItem[]; j
                     className={`mb-1.5 max-w-52 text-center text-[0.82rem] leading-tight font-bold ${item.state === 'open' ? 'text-error' : ''}`}
                   >
                     {item.state === 'open' ? '■ ' : ''}
-                    {job.name} — {item.what}
+                    {job.name}: {item.what}
                     {item.state === 'open' ? ', window open' : ''}
                   </span>
-                  <Piece paints={shop.paints} job={job} item={item} now={now} />
+                  <Piece high={high} paints={shop.paints} job={job} item={item} now={now} />
                 </Link>
               </li>
             ))}
@@ -122,7 +129,6 @@ export function Rack({ items, jobs, shop, now }: { items: readonly RackItem[]; j
           <div className="h-1.5 rounded" style={{ background: 'var(--shelf)' }} />
         </div>
       ))}
-      {shown.length > 6 && <p className="quiet text-sm">and {shown.length - 6} more</p>}
     </div>
   );
 }

@@ -132,7 +132,12 @@ export function JobPage() {
           {plan && !plan.aside && <span className="quiet text-[0.86rem]"> · {formatDuration(plan.handsLeft)} of work</span>}
         </p>
       </div>
-      {plan && whole && plan.schedule.steps.length > 0 && <JobRibbon job={job} plan={plan} whole={whole} shop={shop} />}
+      {plan && whole && plan.schedule.steps.length > 0 ? (
+        <JobRibbon job={job} plan={plan} whole={whole} shop={shop} />
+      ) : (
+        // its room is kept: nothing moves when the first letter is typed
+        <p className="sheet quiet flex h-6.5 items-center px-3 text-[0.8rem]">No steps yet: give it a mark.</p>
+      )}
       <Strip
         stations={stationsOf(job).map((s) => ({
           ...s,

@@ -21,6 +21,9 @@ import { useWhen } from '../../workers/useWhen';
 import { sameRemedy } from '../../frame/useJobEdits';
 import { noteFirstMark } from './FirstMark';
 import { bestFilm, newJob, pieceOf } from '../newJob';
+import { ShapeWords } from '../../stations/measure/ShapeWords';
+import { reshaping, type Reshape } from '../../stations/measure/reshaping';
+import { Assumed } from './Assumed';
 
 /** One word, one piece, one size, one film, one face: and the cut file. */
 export function QuickPage() {
@@ -47,8 +50,18 @@ export function QuickPage() {
       ...job,
       piece,
       zones: [{ ...zone, breathing: usualBreathing(zone.width, zone.height - zone.lipBand, false) }],
-      marks: [{ ...job.marks[0]!, film: bestFilm(shop, piece), edits: [] }],
+      // what was fixed on the other piece was for that one
+      marks: [{ ...job.marks[0]!, technique: 'decal', film: bestFilm(shop, piece), edits: [] }],
+      overrides: [],
     }));
+  };
+  /** The piece has its own measures; its zone follows them, as in Measure. */
+  const reshape = (next: Reshape) => setDraft((job) => applyPatch(job, reshaping(next)(job)).document);
+  const another = () => {
+    const fresh = newJob(shop, BLANKS.find((b) => b.id === blank) ?? BLANKS[0]!, now());
+    const { piece, zones } = draft;
+    setDraft({ ...fresh, piece, zones, marks: [{ ...fresh.marks[0]!, zone: zones[0]!.id, film: mark.film, size: mark.size }] });
+    document.getElementById('quick-word')?.focus();
   };
   const setWords = (text: string) => {
     change(['marks', mark.id, 'artwork', 'lines', line!.id, 'text'], text);
@@ -128,7 +141,7 @@ export function QuickPage() {
           />
           in{' '}
           <Choice
-            label="Face"
+            label="Font"
             value={line?.face ?? 'montserrat'}
             options={FACES.map((f) => ({ value: f.id, label: f.name, group: f.family }))}
             onChange={(face) => change(['marks', mark.id, 'artwork', 'lines', line!.id, 'face'], face)}
@@ -140,7 +153,7 @@ export function QuickPage() {
             options={BLANKS.map((b) => ({ value: b.id, label: b.name, group: BLANK_KINDS[b.kind] }))}
             onChange={setPiece}
           />
-          ,{' '}
+          , <ShapeWords shape={draft.piece.shape} system={system} reshape={reshape} />,{' '}
           <Choice
             label="Size"
             value={typed.mode}
@@ -166,7 +179,7 @@ export function QuickPage() {
           <Choice
             label="Film"
             value={mark.film}
-            options={shop.films.filter((f) => f.kind !== 'stencil').map((f) => ({ value: f.id, label: f.name }))}
+            options={shop.films.filter((f) => f.kind !== 'stencil' || f.id === mark.film).map((f) => ({ value: f.id, label: f.name }))}
             onChange={(film) => setMark('film', film)}
           />
           .
@@ -176,7 +189,10 @@ export function QuickPage() {
             Save the cut file
           </button>
           <button type="button" className="btn btn-outline btn-lg" disabled={!words.trim()} onClick={() => void keep()}>
-            Keep it as a job
+            Save it as a job
+          </button>
+          <button type="button" className="btn btn-ghost border-base-300 btn-lg" disabled={!words.trim()} onClick={another}>
+            Another word
           </button>
           {plan && fitted && layout && (
             <span className="quiet">
@@ -185,7 +201,8 @@ export function QuickPage() {
             </span>
           )}
         </div>
-        <div className="mt-4 grid gap-3 sm:grid-cols-2">
+        <Assumed draft={draft} layout={layout} system={system} onEdits={() => setMark('edits', [])} />
+        <div className="mt-3 grid gap-3 sm:grid-cols-2">
           <FrontView piece={draft.piece} marks={words.trim() ? (plan?.marks ?? []) : []} shop={shop} className="h-72" />
           {layout && words.trim() ? (
             <FilmDrawing layout={layout} system={system} className="h-72" pad={[12, 70, 34, 10]} />

@@ -94,9 +94,10 @@ export function DrawStation({ job, plan, shop, edit, fix, mark, chooseMark }: St
         text={fitted && fitted.inspections.length > 0 ? partsSaid(fitted) : 'Type words, or drop a drawing or a picture here'}
       >
         <div className="flex flex-wrap gap-1.5">
-          {box && !picking && !file.picture && (
+          {!picking && !file.picture && (
             <button
               type="button"
+              disabled={!box}
               className="btn btn-sm btn-ghost border-base-300"
               aria-pressed={inspecting}
               onClick={() => setInspecting(!inspecting)}

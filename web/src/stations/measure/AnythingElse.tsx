@@ -6,7 +6,7 @@ import { StateWords } from './StateWords';
 import { ZoneColours } from './ZoneColours';
 
 /** What was said of a piece beyond the usual, a few words each. */
-export const saidElse = (piece: Piece, zone: Zone): string[] => [
+const saidElse = (piece: Piece, zone: Zone): string[] => [
   ...(piece.waxed ? ['waxed or oiled'] : []),
   ...(piece.labelled ? [`a ${piece.labelled} label`] : []),
   ...(piece.slats ? [`${piece.slats.run} slats`] : []),

@@ -15,6 +15,11 @@ async function say(label: string, text: string): Promise<void> {
   await userEvent.clear(field);
   await userEvent.type(field, `${text}{Enter}`);
 }
+/** What only few pieces have stands behind a button. */
+const anythingElse = async () => {
+  const button = screen.getByRole('button', { name: /Anything else about it/ });
+  if (button.getAttribute('aria-expanded') === 'false') await userEvent.click(button);
+};
 const choose = (label: string, option: string) => userEvent.selectOptions(screen.getByLabelText(label), option);
 
 describe('the shape of a piece', () => {
@@ -84,6 +89,7 @@ describe('what marks keep off', () => {
   });
   it('slats, their gaps and how the piece is built are words', async () => {
     const state = measure('honour-board');
+    await anythingElse();
     await choose('Slats', 'level slats');
     await say('Width of a slat', '45');
     await say('Gap', '6');
@@ -116,6 +122,7 @@ describe('zones', () => {
     expect(outlines.length).toBeGreaterThan(2);
     await choose('Outline of the zone', 'oval');
     expect(zone().outline).toEqual({ kind: 'ellipse' });
+    await anythingElse();
     await choose('Pattern', 'patterned or of another colour:');
     await userEvent.click(screen.getByRole('button', { name: 'And another' }));
     fireEvent.change(screen.getByLabelText('Colour 2 of the zone'), { target: { value: '#102030' } });
@@ -143,6 +150,7 @@ describe('help with measuring', () => {
     const state = measure('honour-board');
     await userEvent.click(screen.getByRole('button', { name: 'Middle of an odd shape' }));
     expect(screen.getByText(/the plumb lines cross in its middle/)).toBeTruthy();
+    await anythingElse();
     await choose('By eye', 'by eye');
     expect(state.job.piece.byEye).toBe(true);
     for (const [label, option] of [
