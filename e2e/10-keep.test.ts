@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { drop, expect, openBench, openStation, test, textOf, type } from './workshop';
+import { atOwn, drop, expect, openBench, openStation, test, textOf, type } from './workshop';
 
 test('edits are kept over a reload, and undo and redo go over the whole job', async ({ page }) => {
   await openStation(page, 'honour-board', 'measure');
@@ -50,16 +50,23 @@ for (const [name, change, says] of [
 
 test('the whole workshop goes out to a file and comes back', async ({ page }) => {
   await openBench(page);
-  await page.goto('/#/stock');
+  await page.goto('/#/workshop');
   const download = page.waitForEvent('download');
   await page.getByRole('button', { name: 'Save the workshop' }).click();
   const text = await textOf(await download);
   expect(JSON.parse(text)).toEqual(JSON.parse(readFileSync(new URL('../demo/workshop.json', import.meta.url), 'utf8')));
+  // opened in the demo it is one's own workshop; emptied, it comes back from its file
+  await drop(page, 'Workshop file', 'w.json', text);
+  await expect(page.getByRole('alertdialog')).toContainText('The demo stays as it is');
+  await page.getByRole('button', { name: 'Do it' }).click();
+  await atOwn(page);
+  await page.goto('/#/workshop');
   await page.getByRole('button', { name: 'Begin empty' }).click();
   await page.getByRole('button', { name: 'Do it' }).click();
+  await expect(page.getByRole('heading', { name: 'Your own workshop' })).toBeVisible();
   await page.goto('/#/jobs');
   await expect(page.getByRole('heading', { name: 'No job is open' })).toBeVisible();
-  await page.goto('/#/stock');
+  await page.goto('/#/workshop');
   await drop(page, 'Workshop file', 'w.json', text);
   await expect(page.getByRole('alertdialog')).toContainText('8 jobs come');
   await page.getByRole('button', { name: 'Do it' }).click();

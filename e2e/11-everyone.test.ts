@@ -6,6 +6,8 @@ const SCREENS = [
   '/jobs',
   '/quick',
   '/stock',
+  '/workshop',
+  '/begin',
   '/logbook',
   ...['measure', 'draw', 'fit', 'cut', 'weed', 'tape', 'prepare', 'place', 'paint', 'cure', 'log'].map((s) => `/job/honour-board/${s}`),
   '/job/regatta-prizes/fit',

@@ -1,16 +1,13 @@
-import { expect, openBench, planned, test } from './workshop';
+import { beginOwn, expect, openBench, planned, test } from './workshop';
 
 test('a whole job from a blank to a packed and logged piece', async ({ page }) => {
-  await openBench(page);
-  await page.goto('/#/stock');
-  await page.getByRole('button', { name: 'Begin empty' }).click();
-  await page.getByRole('button', { name: 'Do it' }).click();
+  await beginOwn(page, ['Millimetres, °C', 'any day', /^Wide table cutter/, /^Navy gloss/, 'Medium clear tape']);
   await page.goto('/#/jobs');
   await page.getByRole('button', { name: 'Ceramic', exact: true }).click();
   await page.getByRole('button', { name: /glazed tile/ }).click();
   await page.getByRole('link', { name: /^Draw/ }).click();
   await page.getByLabel('Line 1', { exact: true }).fill('27');
-  await page.getByLabel('Face of line 1').selectOption('archivo-black');
+  await page.getByLabel('Font of line 1').selectOption('archivo-black');
   await page.getByRole('link', { name: /^Fit/ }).click();
   await expect(page.getByRole('region', { name: /^Size: fine/ })).toBeVisible();
   await page.getByRole('link', { name: 'Bench', exact: true }).click();
@@ -61,7 +58,7 @@ test('a drawing is dropped onto the sheet itself', async ({ page }) => {
   await sheet.dispatchEvent('dragover', { dataTransfer: data });
   await sheet.dispatchEvent('drop', { dataTransfer: data });
   await expect(page.getByText('buoy.svg is in: 1 shape.')).toBeVisible();
-  await expect(page.getByText('1 separate part, 0 counters')).toBeVisible();
+  await expect(page.getByText('1 separate part, 0 insides')).toBeVisible();
 });
 
 test('the job sheet prints without the tools around it', async ({ page }) => {

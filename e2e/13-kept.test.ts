@@ -1,4 +1,4 @@
-import { expect, kept, openBench, openStation, test, textOf, type } from './workshop';
+import { atOwn, expect, kept, openBench, openStation, test, textOf, type } from './workshop';
 
 test('a full storage is told at once, the change goes into a file, and is kept when there is room again', async ({ page }) => {
   await page.addInitScript(() => {
@@ -51,14 +51,18 @@ test('two tabs: one writes, the other reads, sees every change, and may take ove
 
 test('a restore shows what would change, does it, and can be undone, over a reload too', async ({ page }) => {
   await openBench(page);
-  await page.goto('/#/stock');
+  await page.goto('/#/workshop');
   const download = page.waitForEvent('download');
   await page.getByRole('button', { name: 'Save the workshop' }).click();
   const path = await (await download).path();
+  // in the demo a file is opened as one's own workshop
+  await page.getByLabel('Workshop file', { exact: true }).setInputFiles(path);
+  await page.getByRole('button', { name: 'Do it' }).click();
+  await atOwn(page);
   await page.goto('/#/job/boat-numbers/measure');
   await type(page, 'Name of the job', 'Boat numbers, changed');
   await type(page, 'How many in the set', '5');
-  await page.goto('/#/stock');
+  await page.goto('/#/workshop');
   await page.getByLabel('Workshop file', { exact: true }).setInputFiles(path);
   const ask = page.getByRole('alertdialog');
   await expect(ask).toContainText('1 job changes: Boat numbers');
@@ -67,7 +71,7 @@ test('a restore shows what would change, does it, and can be undone, over a relo
   await page.goto('/#/jobs');
   await expect(page.getByRole('heading', { name: 'Boat numbers', exact: true })).toBeVisible();
   await page.reload();
-  await page.goto('/#/stock');
+  await page.goto('/#/workshop');
   await page.getByRole('button', { name: /^Bring back/ }).click();
   await page.goto('/#/jobs');
   await expect(page.getByRole('heading', { name: 'Boat numbers, changed' })).toBeVisible();
@@ -82,7 +86,7 @@ test.describe('emptied', () => {
   test.use({ tolerated: /404/ });
   test('a workshop that the browser threw away is missed, and comes back from its file', async ({ page }) => {
     await openBench(page);
-    await page.goto('/#/stock');
+    await page.goto('/#/workshop');
     const download = page.waitForEvent('download');
     await page.getByRole('button', { name: 'Save the workshop' }).click();
     const path = await (await download).path();
@@ -90,7 +94,7 @@ test.describe('emptied', () => {
     await page.goto('/icon-192.png');
     await page.evaluate(() => new Promise((resolve) => (indexedDB.deleteDatabase('kolleta-demo').onsuccess = resolve)));
     await page.goto('/');
-    await expect(page.getByRole('heading', { name: 'The workshop that was kept here is gone' })).toBeVisible();
+    await expect(page.getByRole('heading', { name: 'The workshop that was saved here is gone' })).toBeVisible();
     await page.getByLabel('Workshop file').setInputFiles(path);
     await expect(page.getByRole('button', { name: 'Done' }).first()).toBeEnabled();
   });
@@ -103,7 +107,7 @@ test('a browser that lets nothing be stored is told plainly', async ({ page }) =
     };
   });
   await page.goto('/');
-  await expect(page.getByRole('heading', { name: 'Kolleta cannot keep anything here' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Kolleta cannot save anything here' })).toBeVisible();
   await expect(page.getByText('Allow storage for this address')).toBeVisible();
 });
 

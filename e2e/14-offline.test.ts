@@ -83,7 +83,7 @@ test('opens with the server dead, deep links and faces included, and plans and c
   await page.goto('about:blank');
   await page.goto(`${address}#/job/crew-flasks/draw`);
   await expect(page.getByRole('heading', { name: 'The mark as it will be cut' })).toBeVisible();
-  await page.getByLabel('Face').first().selectOption('playfair-display');
+  await page.getByLabel('Font').first().selectOption('playfair-display');
   await expect(page.getByText(/separate parts?,/)).toBeVisible();
   await page.goto(`${address}#/job/regatta-prizes/cut`);
   await page.getByRole('button', { name: 'Rehearse it: cuts nothing' }).click();

@@ -157,9 +157,9 @@ test('a stop keeps film from the knife until it is answered for, and the log kee
   await page.getByText('Not ready to cut').getByRole('link').first().click();
   const food = reading(page, 'Food');
   await food.getByRole('button', { name: 'Go ahead anyway…' }).click();
-  await expect(food.getByRole('button', { name: 'Go on', exact: true })).toBeDisabled();
+  await expect(food.getByRole('button', { name: 'Go ahead', exact: true })).toBeDisabled();
   await food.getByRole('textbox').fill('For the wall, never for eating');
-  await food.getByRole('button', { name: 'Go on', exact: true }).click();
+  await food.getByRole('button', { name: 'Go ahead', exact: true }).click();
   await expect(food).toContainText('You went ahead: “For the wall, never for eating”');
   await openStation(page, 'regatta-prizes', 'cut');
   await expect(page.getByRole('button', { name: REHEARSE })).toBeEnabled();
@@ -178,12 +178,13 @@ test('a job longer than the film in the cutter is refused with the length, and n
   await openBench(page);
   await page.goto('/#/stock');
   await type(page, 'White gloss left', '60');
+  await page.getByRole('button', { name: 'counted anew' }).click();
   await openStation(page, 'regatta-prizes', 'cut');
   const film = reading(page, 'White gloss');
   await expect(film).toHaveAccessibleName(/stop/);
   await film.getByRole('button', { name: 'Go ahead anyway…' }).click();
   await film.getByRole('textbox').fill('An offcut lies ready');
-  await film.getByRole('button', { name: 'Go on', exact: true }).click();
+  await film.getByRole('button', { name: 'Go ahead', exact: true }).click();
   await page.getByRole('button', { name: REHEARSE }).click();
   await expect(page.getByText(/is \d+ mm long, and only 60 mm of film lie in the cutter/)).toBeVisible();
   await expect(panel(page)).toHaveCount(0);

@@ -24,7 +24,8 @@ test('? lists the keys, / finds jobs, films, steps and settings, single keys lea
     ['honour', 'Honour board', /honour-board\/fit/],
     ['harbour', 'Harbour blue', /stock/],
     ['wipe 12', 'Wipe the 12 tapered pint glasses', /regatta-prizes\/prepare/],
-    ['humidity', 'Room temperature and humidity', /stock/],
+    ['humidity', 'Room temperature and humidity', /workshop/],
+    ['offcut', 'Add a film', /stock/],
   ] as const) {
     await page.keyboard.press('/');
     await page.getByRole('combobox', { name: 'Find' }).fill(typed);
@@ -103,6 +104,8 @@ test('text twice as large, and names as long as German ones, run out of no side'
     '/jobs',
     '/quick',
     '/stock',
+    '/workshop',
+    '/begin',
     '/logbook',
     ...['measure', 'draw', 'fit', 'cut', 'tape', 'prepare'].map((s) => `/job/honour-board/${s}`),
   ];

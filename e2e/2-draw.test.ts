@@ -9,9 +9,9 @@ const SVG =
 test('lines of text in shipped faces, spaced and aligned; touching letters become one outline', async ({ page }) => {
   await openStation(page, 'crew-flasks', 'draw');
   await page.getByLabel('Line 1', { exact: true }).fill('minnow');
-  await page.getByLabel('Face of line 1').selectOption('pacifico');
+  await page.getByLabel('Font of line 1').selectOption('pacifico');
   await page.getByRole('button', { name: 'Take line 2 away' }).click();
-  await expect(page.getByText('2 separate parts, 1 counter')).toBeVisible();
+  await expect(page.getByText('2 separate parts, 1 inside')).toBeVisible();
   const spacing = page.getByLabel('Letter spacing of line 1, percent');
   await spacing.fill('60');
   await spacing.press('Enter');
@@ -29,9 +29,9 @@ test('an SVG drawing becomes film, colour by colour; what is left out is named a
   await expect(reading(page, /Left out of window\.svg/)).toContainText('a script, which was not run');
   expect(await page.title()).toBe('Kolleta');
   await page.getByLabel('Film for #ffffff').selectOption('white-gloss');
-  await expect(page.getByText('2 separate parts, 1 counter')).toBeVisible();
+  await expect(page.getByText('2 separate parts, 1 inside')).toBeVisible();
   await page.getByLabel('Film for #ffffff').selectOption('ground');
-  await expect(page.getByText('1 separate part, 1 counter')).toBeVisible();
+  await expect(page.getByText('1 separate part, 1 inside')).toBeVisible();
 });
 
 for (const [name, file, says] of [

@@ -10,7 +10,7 @@ const woff2 = readFileSync(resolve(files, 'montserrat-latin-400-italic.woff2'));
 test('a face of one’s own, TTF or WOFF, sets words, is kept over a reload, and others are refused with the way out', async ({ page }) => {
   await openStation(page, 'honour-board', 'draw');
   const field = page.getByLabel('Face file', { exact: true });
-  const face = page.getByLabel('Face of line 1');
+  const face = page.getByLabel('Font of line 1');
   await drop(page, 'Face file', 'broken.ttf', 'no face at all');
   await expect(page.getByRole('alert')).toContainText('“broken.ttf” is not a face that can be read');
   await field.setInputFiles({ name: 'packed.woff2', mimeType: 'font/woff2', buffer: woff2 });

@@ -44,15 +44,23 @@ test('edits, keys and presses that come faster than they are saved all count, an
   await expect(page.getByLabel('Name of the job')).toHaveValue('Bailers');
   // a date is set when it is whole, and half a date changes nothing
   const wanted = page.getByLabel('Wanted', { exact: true });
-  await wanted.fill('2026-12-04T17:00');
+  await wanted.fill('friday 5pm');
   await wanted.press('Enter');
   await expect(page.getByText(/wanted.*packed/)).toBeVisible();
-  await wanted.focus();
-  await wanted.press('Delete');
+  await expect(wanted).toHaveValue('Fri 4 Dec 17:00');
+  await wanted.fill('somewhen');
   await page.getByLabel('Client').focus();
-  await expect(wanted).toHaveValue('2026-12-04T17:00');
-  await page.getByRole('button', { name: 'Take the date off' }).click();
-  await expect(wanted).toHaveValue('');
+  await expect(page.getByRole('alert')).toContainText('not a day');
+  await wanted.press('Escape');
+  await expect(wanted).toHaveValue('Fri 4 Dec 17:00');
+  await page.getByRole('button', { name: 'Pick the day from a calendar' }).click();
+  await page
+    .getByRole('dialog', { name: 'Pick the day' })
+    .getByRole('button', { name: /December 10th/ })
+    .click();
+  await expect(wanted).toHaveValue('Thu 10 Dec 17:00');
+  await page.getByRole('button', { name: 'No date' }).click();
+  await expect(wanted).toHaveValue('no date');
 
   // a double click is one press: of the step in hand, and of no other
   await page.goto('/#/');

@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import type { Shop } from '../core/src/job';
 import { SIDE_JOBS, sideShop } from '../core/test/sideJobs';
-import { drop, expect, openBench, openStation, planned, reading, test } from './workshop';
+import { atOwn, drop, expect, openBench, openStation, planned, reading, test } from './workshop';
 
 /** What a maker reads of each side job at the stations where it matters; the whole of it is held in core's own test of them. */
 const READS: readonly (readonly [job: string, station: string, says: RegExp])[] = [
@@ -33,12 +33,13 @@ const READS: readonly (readonly [job: string, station: string, says: RegExp])[] 
 
 test('eighteen side jobs read right at the stations where it matters, and what cannot be held is kept from the knife', async ({ page }) => {
   await openBench(page);
-  await page.goto('/#/stock');
+  await page.goto('/#/workshop');
   const demo = JSON.parse(readFileSync(new URL('../demo/workshop.json', import.meta.url), 'utf8')) as { shop: Shop };
   // in files moments are written out
   const jobs = SIDE_JOBS.map((job) => ({ ...job, createdAt: '2026-12-01T09:00:00Z' }));
   await drop(page, 'Workshop file', 'side-jobs.json', JSON.stringify({ ...demo, shop: sideShop(demo.shop), jobs, events: [] }));
   await page.getByRole('alertdialog').getByRole('button', { name: 'Do it' }).click();
+  await atOwn(page);
   await planned(page);
   for (const [job, station, says] of READS) {
     await openStation(page, job, station);

@@ -5,7 +5,7 @@ test('one layout a film, and an SVG cut file in mm that any reader takes', async
   await expect(page.getByText('film taken')).toBeVisible();
   await expect(page.getByText('knife down')).toBeVisible();
   await expect(page.getByText('as they are read, not mirrored')).toBeVisible();
-  await expect(page.getByText('Pull the surround and the counters away').first()).toBeVisible();
+  await expect(page.getByText('Pull the surround and the insides away').first()).toBeVisible();
   const download = page.waitForEvent('download');
   await page.getByRole('button', { name: /Save the cut file/ }).click();
   const text = await textOf(await download);

@@ -33,12 +33,12 @@ for (const [job, title, caution] of [
 
 test('a damper room makes waits longer', async ({ page }) => {
   await openStation(page, 'honour-board', 'prepare');
-  await page.goto('/#/stock');
+  await page.goto('/#/workshop');
   await page.getByLabel('Humidity').fill('75');
   await page.getByLabel('Humidity').press('Enter');
   await page.goto('/#/job/honour-board/prepare');
   await expect(page.getByText('6 h 48 until water stain dries before the sealer')).toBeVisible();
-  await page.goto('/#/stock');
+  await page.goto('/#/workshop');
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByLabel('Humidity')).toHaveValue('61 %');
 });

@@ -3,13 +3,15 @@ import { expect, openStation, reading, test } from './workshop';
 test('the ribbon tells packed time, latest start and slack', async ({ page }) => {
   await openStation(page, 'regatta-prizes', 'fit');
   await expect(page.getByRole('img', { name: /^Time of Regatta prizes: .* packed Tue 1 Dec 12:30, wanted Fri 4 Dec 17:00/ })).toBeVisible();
+  await page.getByRole('button', { name: 'Open the time of this job' }).click();
   await expect(page.getByText('start by Fri 4 Dec 15:00', { exact: false }).first()).toBeVisible();
-  await expect(page.getByText(/of slack/)).toBeVisible();
+  await expect(page.getByText(/to spare/)).toBeVisible();
 });
 
 test('an impossible date names the wait that makes it so, and agrees on another', async ({ page }) => {
   await openStation(page, 'honour-board', 'cure');
-  await page.getByLabel('Wanted', { exact: true }).fill('2026-12-02T11:00');
+  await page.getByLabel('Wanted', { exact: true }).fill('2 dec 2026 11:00');
+  await page.getByLabel('Wanted', { exact: true }).press('Enter');
   const date = reading(page, 'Packed in time');
   await expect(date).toHaveAccessibleName(/stop/);
   await expect(date).toContainText('Impossible: packed');

@@ -1,4 +1,4 @@
-import { expect, kept, openBench, test } from './workshop';
+import { beginOwn, expect, kept, openBench, test } from './workshop';
 
 test('the now-step runs a timer that survives a reload; Done writes the log and moves on', async ({ page }) => {
   await openBench(page);
@@ -47,14 +47,11 @@ test('Went wrong keeps the reason and brings the step back; undo reverses it', a
 });
 
 test('an empty workshop teaches and offers the demo', async ({ page }) => {
-  await openBench(page);
-  await page.goto('/#/stock');
-  await page.getByRole('button', { name: 'Begin empty' }).click();
-  await page.getByRole('button', { name: 'Do it' }).click();
+  await beginOwn(page, []);
   await page.getByRole('link', { name: 'Bench', exact: true }).click();
   await expect(page.getByRole('heading', { name: 'The bench is clear' })).toBeVisible();
   await expect(page.getByText('Nothing dries just now')).toBeVisible();
-  await page.getByRole('button', { name: 'Open the demo workshop' }).click();
+  await page.getByRole('button', { name: 'See a workshop at work' }).click();
   await expect(page.getByRole('heading', { name: 'Weed 6 × crew name' })).toBeVisible();
 });
 

@@ -11,11 +11,13 @@ test('by keyboard alone: a word, a piece, a size, and the cut file', async ({ pa
   await expect(page.getByLabel('Word')).toBeFocused();
   await page.keyboard.type('Galley');
   await page.keyboard.press('Tab');
-  await expect(page.getByLabel('Face')).toBeFocused();
+  await expect(page.getByLabel('Font')).toBeFocused();
   await page.keyboard.type('Archivo');
   await page.keyboard.press('Tab');
   await page.keyboard.type('storage');
   await page.keyboard.press('Tab');
+  // its shape and its three measures
+  for (let i = 0; i < 4; i++) await page.keyboard.press('Tab');
   await page.keyboard.type('with a width');
   await page.keyboard.press('Tab');
   await expect(page.getByLabel('Width of the mark')).toBeFocused();
@@ -53,7 +55,7 @@ test('it is silent unless something speaks against it', async ({ page }) => {
   await openBench(page);
   await page.goto('/#/quick');
   await page.getByLabel('Word').fill('Tide');
-  await page.getByLabel('Face').selectOption('archivo-black');
+  await page.getByLabel('Font').selectOption('archivo-black');
   await expect(page.getByText('Ready to cut', { exact: false })).toBeVisible();
   await page.getByLabel('Size', { exact: true }).selectOption('width');
   await page.getByLabel('Width of the mark').fill('9');

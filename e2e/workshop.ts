@@ -48,6 +48,22 @@ export async function openBench(page: Page): Promise<void> {
   await expect(page.getByRole('button', { name: 'Done' }).first()).toBeEnabled();
 }
 
+/** Leaves the demo for a workshop of one's own, with these answers to the questions at its beginning. */
+export async function beginOwn(page: Page, answers: readonly (string | RegExp)[]): Promise<void> {
+  await openBench(page);
+  await page.getByRole('button', { name: 'My own workshop' }).click();
+  for (const answer of answers) await page.getByRole('button', { name: answer }).click();
+  await page.getByRole('button', { name: 'Begin with my first mark' }).first().click();
+  await expect(page.getByRole('heading', { name: 'Quick mark' })).toBeVisible();
+  await kept(page);
+}
+
+/** Waits until a file that was opened in the demo is one's own workshop on the screen. */
+export const atOwn = async (page: Page): Promise<void> => {
+  await expect(page.getByRole('button', { name: 'Leave the demo' })).toHaveCount(0);
+  await kept(page);
+};
+
 /** Opens one station of a demo job. */
 export async function openStation(page: Page, job: string, station: string): Promise<void> {
   if (page.url() === 'about:blank') await openBench(page);

@@ -74,7 +74,7 @@ export const TECHNIQUES: Record<TechniqueId, Technique> = {
     order: 2,
     words: {
       shape: 'part',
-      counter: 'counter',
+      counter: 'inside',
       stroke: 'stroke',
       thin: 'they lift with the waste',
       small: 'they go with the waste or stay shut',

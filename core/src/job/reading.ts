@@ -44,6 +44,8 @@ export interface Reading {
   /** What it was judged against, for a person. */
   limit: string;
   why: string;
+  /** What only a specialist reads: forces, energies, angles. */
+  figures?: string;
   /** Changes to the job that clear it; applying one and planning again clears it. */
   remedies: Remedy[];
   /** What helps outside the job: buy, wait, measure again. */

@@ -35,12 +35,12 @@ export function drawReadings(work: FittingWork, job: Job, shop: Shop, faces: Fac
       ...about,
       value: missing.map((c) => `“${c}”`).join(' '),
       limit: 'every letter',
-      why: 'The chosen face cannot draw them, and a gap would be cut instead.',
+      why: 'The chosen font cannot draw them, and a gap would be cut instead.',
       remedies: [
         ...(other
           ? [
               {
-                label: 'Use a face that has them',
+                label: 'Use a font that has them',
                 patch: lacking.flatMap((line) => setAt(of(line.id, 'face'), other)),
               },
             ]
@@ -78,7 +78,7 @@ export function drawReadings(work: FittingWork, job: Job, shop: Shop, faces: Fac
       ...about,
       value: 'nothing left',
       limit: 'a word or a drawing',
-      why: drops.length > 0 ? 'Every part of it is so small that it is dropped.' : 'What is wanted of it takes all of it away.',
+      why: drops.length > 0 ? 'Every part of it is so small that it is dropped.' : 'Its changes take all of it away.',
       remedies:
         drops.length > 0
           ? [{ label: 'Drop no small parts', patch: drops.flatMap((edit) => removeAt(['marks', mark.id, 'edits', edit.id])) }]

@@ -32,8 +32,10 @@ export function gripReading(
     station: 'tape' as const,
     title: `Tape for ${film.name}`,
     mark: mark.id,
-    limit: `${newton(window.low)} to ${newton(window.high)}`,
+    limit: 'lifts the film, and lets go on the piece',
   };
+  const windowSaid = `The tape has to grip with ${newton(window.low)} to ${newton(window.high)} on 25 mm.`;
+  const figuresOf = (grip: number) => `${windowSaid} This one grips with ${newton(grip)} at its first use.`;
   const remedies = (): Remedy[] => {
     const found: Remedy[] = [];
     const works = (candidate: Transfer, finish: Film['finish']) => {
@@ -66,6 +68,7 @@ export function gripReading(
       ...base,
       verdict: 'stop',
       value: 'no tape',
+      figures: windowSaid,
       why,
       remedies: found,
       advice: window.open
@@ -81,19 +84,22 @@ export function gripReading(
     return {
       ...base,
       verdict: 'watch',
-      value: newton(choice.uses.grips[choice.uses.from! - 1]!),
+      value: choice.tape.name,
+      figures: figuresOf(choice.uses.grips[choice.uses.from! - 1]!),
       why: `${capital(wanted.name)} was chosen, and does not work here. ${offer?.says ?? ''} ${capital(choice.tape.name)} is taken instead.`,
       remedies: [{ label: `Take ${choice.tape.name}`, patch: setAt(['marks', mark.id, 'tape'], choice.tape.id) }],
     };
   }
   const name = TAPE_KINDS[choice.tape.kind].name;
   const first = choice.uses.grips[choice.uses.from! - 1]!;
-  const value = newton(first);
+  const value = choice.tape.name;
+  const figures = figuresOf(first);
   if (choice.dull === 0 && first > window.careful)
     return {
       ...base,
       verdict: 'watch',
       value,
+      figures,
       why: `${capital(name)} ${inSentence(choice.why)}`,
       remedies: remedies(),
     };
@@ -102,6 +108,7 @@ export function gripReading(
       ...base,
       verdict: 'watch',
       value,
+      figures,
       why: `Only a worn piece of ${name} is gentle enough: press it on clean cloth ${choice.dull === 1 ? 'once' : `${choice.dull} times`} before its first use.`,
       remedies: remedies(),
     };
@@ -110,6 +117,7 @@ export function gripReading(
     ...base,
     verdict: 'fine',
     value,
+    figures,
     why: `${capital(name)} ${inSentence(choice.why)} One piece does ${choice.uses.to! - choice.uses.from! + 1} ${choice.uses.to === choice.uses.from ? 'mark' : 'marks'}.`,
     remedies: [],
   };

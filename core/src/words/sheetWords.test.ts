@@ -14,10 +14,10 @@ describe('the words of a sheet', () => {
       expect(mirrorWords(both)).toBe('b mirrored, the others as they are read');
   });
   it('say what stays by the marks, where that differs', () => {
-    expect(sheetWeedWords([mark('a'), mark('b')])).toBe('Pull the surround and the counters away; the letters stay.');
+    expect(sheetWeedWords([mark('a'), mark('b')])).toBe('Pull the surround and the insides away; the letters stay.');
     const both = sheetWeedWords([mark('a', { kept: 'backing' }), mark('b'), mark('c')]);
     expect(both).toBe(
-      'a: Pull the surround away; what lies behind stays whole. b and c: Pull the surround and the counters away; the letters stay.',
+      'a: Pull the surround away; what lies behind stays whole. b and c: Pull the surround and the insides away; the letters stay.',
     );
   });
 });

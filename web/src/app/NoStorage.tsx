@@ -20,11 +20,11 @@ const reload = () => window.location.reload();
 /** The browser does not let this page store anything. */
 export function NoStorage({ error, storage }: { error: unknown; storage: boolean }) {
   return (
-    <Page title={storage ? 'Kolleta cannot keep anything here' : 'Kolleta cannot start'}>
+    <Page title={storage ? 'Kolleta cannot save anything here' : 'Kolleta cannot start'}>
       <p className="my-2">
         {storage
           ? 'The browser does not let this page store data. Allow storage for this address in its settings, leave the private window, or free space on the device; then try again. A workshop file can be opened in any other browser.'
-          : 'Something failed before the workshop was open. Nothing that is kept was touched.'}
+          : 'Something failed before the workshop was open. Nothing that is saved was touched.'}
       </p>
       <button type="button" className="btn btn-primary mt-3" onClick={reload}>
         Try again
@@ -59,7 +59,7 @@ export function Emptied() {
     reload();
   };
   return (
-    <Page title="The workshop that was kept here is gone">
+    <Page title="The workshop that was saved here is gone">
       <p className="my-2">
         This browser has emptied Kolleta’s storage: it does so when room gets short, or when its data are cleared. Open your last workshop
         file to go on where it stood, or begin anew.

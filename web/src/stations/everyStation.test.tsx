@@ -151,7 +151,7 @@ describe('what hands change', () => {
   it('words and faces are changed line by line', async () => {
     const { edits } = show('draw', 'regatta-prizes');
     fireEvent.change(screen.getByLabelText('Line 2'), { target: { value: 'SPRINT' } });
-    await userEvent.selectOptions(screen.getByLabelText('Face of line 3'), 'Pacifico');
+    await userEvent.selectOptions(screen.getByLabelText('Font of line 3'), 'Pacifico');
     await userEvent.click(screen.getByRole('button', { name: 'Another line' }));
     const lines = (i: number) => (edits[i]!.after.marks[0]!.artwork as { lines: { text: string; face: string }[] }).lines;
     expect(lines(0)[1]!.text).toBe('SPRINT');

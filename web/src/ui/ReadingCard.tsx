@@ -31,10 +31,10 @@ function WhyForm({ title, onAnswer, onCancel }: { title: string; onAnswer: (reas
       }}
     >
       <label className="text-[0.85rem] font-bold">
-        Why do you go on? The log keeps it.
+        Why do you go ahead? It goes into the log.
         <input
           className="input mt-0.5 w-full font-normal"
-          aria-label={`Reason to go on: ${title}`}
+          aria-label={`Reason to go ahead: ${title}`}
           value={reason}
           maxLength={500}
           onChange={(event) => setReason(event.target.value)}
@@ -44,7 +44,7 @@ function WhyForm({ title, onAnswer, onCancel }: { title: string; onAnswer: (reas
       </label>
       <div className="flex gap-1.5">
         <button type="submit" className="btn btn-sm btn-error" disabled={!enough}>
-          Go on
+          Go ahead
         </button>
         <button type="button" className="btn btn-sm btn-ghost" onClick={onCancel}>
           Cancel
@@ -79,6 +79,12 @@ export function ReadingCard({ reading, onRemedy, onShow, shown, onOverride, stal
             {reading.why}
             {!quiet && <span> Limit: {reading.limit}.</span>}
           </p>
+          {reading.figures && (
+            <details className="quiet text-[0.8rem]">
+              <summary className="cursor-pointer">why</summary>
+              {reading.figures}
+            </details>
+          )}
           {reading.overridden && <p className="text-[0.85rem]">You went ahead: “{reading.overridden}”</p>}
           {reading.advice && <p className="text-[0.85rem] leading-snug">{reading.advice}</p>}
           {(reading.remedies.length > 0 || (reading.places?.length ?? 0) > 0 || open || (onOverride && reading.overridden)) && (

@@ -11,7 +11,7 @@ import { WatchedWorker, WorkerStopped } from './watchedWorker';
 const MANY = 800;
 /** More points than this, of all marks as they lie on the film, are drawn by no page in time. */
 const MOST_POINTS = 30_000;
-/** Nor more parts and counters. */
+/** Nor more parts and insides. */
 const MOST_RINGS = 3_000;
 
 const SIMPLER = 'Simplify its paths, leave out what is not cut, or trace it with fewer specks.';
@@ -36,7 +36,7 @@ export async function plansInTime(job: Job, shop: Shop, name: string, stopping: 
     const plan = await worker.call((planner) => planner.trial(job, shop, now()));
     if (plan.aside) return tooMuch(name, `"${name}" cannot be worked out.`);
     if (plan.rings > MOST_RINGS)
-      return tooMuch(name, `"${name}" has ${plan.rings.toLocaleString('en')} parts and counters, more than can be worked with.`);
+      return tooMuch(name, `"${name}" has ${plan.rings.toLocaleString('en')} parts and insides, more than can be worked with.`);
     return plan.points > MOST_POINTS
       ? tooMuch(name, `"${name}" has ${plan.points.toLocaleString('en')} points as it is cut, more than can be worked with.`)
       : good(true);

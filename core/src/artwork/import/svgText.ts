@@ -63,8 +63,8 @@ export function textRuns(
     if (!set || set.missing.length > 0) {
       const family = own['font-family'].split(',')[0]!.replace(/['"]/g, '').trim();
       const unknown =
-        family && setText ? `live text in ${family}, a face that is not here (turn it into outlines, or bring the face)` : plainly;
-      leave(set ? `live text with letters that its face lacks: ${set.missing.join(' ')}` : unknown);
+        family && setText ? `live text in ${family}, a font that is not here (turn it into outlines, or bring the font)` : plainly;
+      leave(set ? `live text with letters that its font lacks: ${set.missing.join(' ')}` : unknown);
       return;
     }
     const width = set.advance * size;

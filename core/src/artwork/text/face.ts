@@ -29,7 +29,7 @@ export function readFace(id: string, files: readonly ArrayBuffer[]): Result<Face
     if (!first) throw new Error('it has no file');
     read.set(0, opentype.parse(first));
   } catch (error) {
-    return refused(`The font "${id}" cannot be read (${String(error)}).`, 'a TTF, OTF or WOFF file', id, 'Choose another face.');
+    return refused(`The font "${id}" cannot be read (${String(error)}).`, 'a TTF, OTF or WOFF file', id, 'Choose another font.');
   }
   const file = (index: number): Font | undefined => {
     if (!read.has(index)) {

@@ -19,7 +19,8 @@ export const bendReading: FitReading = (context) => {
     station: 'fit' as const,
     title: 'Bend',
     ...aboutMark(context.mark, context.several),
-    value: `${degrees.toFixed(1)}° · ${say(sag)}`,
+    value: mark.straight ? `${say(sag)} off level` : 'reads level',
+    figures: `Its ends turn by ${degrees.toFixed(1)}°, about a point ${say(rho)} away.`,
     limit: `${say(LIMITS.sag)} off level`,
   };
   const way = sector.up === 1 ? 'hang' : 'rise';
@@ -27,7 +28,7 @@ export const bendReading: FitReading = (context) => {
     return {
       ...base,
       verdict: 'fine',
-      why: `Bent about the apex, ${say(rho)} away, so that its lines read level; straight ones would ${way} ${say(sag)} at their ends.`,
+      why: `Bent so that its lines read level; straight ones would ${way} ${say(sag)} at their ends.`,
       remedies: [],
     };
   if (sag <= LIMITS.sag)

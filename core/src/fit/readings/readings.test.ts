@@ -84,7 +84,7 @@ describe('thin and small parts', () => {
   it('parts under 3 mm² of a decal are lost, counters under 1 mm² stay shut', () => {
     const small = read('small', plate({ size: { mode: 'height', height: 4 } }, {}, 'oi.'))!;
     expect(small.verdict).toBe('watch');
-    expect(small.limit).toBe('parts 3 mm², counters 1 mm²');
+    expect(small.limit).toBe('parts 3 mm², insides 1 mm²');
     expect(small.remedies.some((c) => /Drop/.test(c.label))).toBe(true);
   });
   it('when everything is too small there is nothing to drop, and advice instead', () => {

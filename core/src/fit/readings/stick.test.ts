@@ -54,12 +54,12 @@ describe('whether film holds', () => {
   });
   it('says what is on top, the figure, and the limit', () => {
     expect(stick({ ground: 'glass' })).toMatchObject({
-      value: 'over 100 mN/m',
-      limit: '36 mN/m, contact 0.7',
+      value: 'holds',
+      figures: 'Surface energy over 100 mN/m of 36; touched by 100 % of the film, of 70 %.',
       why: 'Glass, smooth: film holds well on this.',
     });
     expect(stick({ ground: 'rawWood', coat: 'chalkPaint' })).toMatchObject({
-      value: '36 mN/m',
+      figures: expect.stringMatching(/^Surface energy 36 mN/),
       why: expect.stringMatching(/^Chalk-like paint/),
     });
     expect(stick({ ground: 'silicone' }).why).toMatch(/^Silicone lets go of film that has to stay/);

@@ -72,6 +72,8 @@ export const coldReading: FitReading = ({ mark, shop }) =>
       }
     : undefined;
 
+const HOLDS = { fine: 'holds', watch: 'holds a little', stop: 'lets go' } as const;
+
 /** Whether film holds on what is on top for as long as it has to. */
 export const stickReading: FitReading = (context): Reading | undefined => {
   const { piece, mark, surface } = context;
@@ -81,8 +83,9 @@ export const stickReading: FitReading = (context): Reading | undefined => {
     station: 'fit' as const,
     title: 'Will it stick',
     ...aboutMark(context.mark, context.several),
-    value: energy > 100 ? 'over 100 mN/m' : `${Math.round(energy)} mN/m`,
-    limit: `${STICK.energyFine} mN/m, contact ${STICK.contactFine}`,
+    value: HOLDS[fitForFilm(energy, contact).worst],
+    limit: 'a ground that film holds on',
+    figures: `Surface energy ${energy > 100 ? 'over 100' : Math.round(energy)} mN/m of ${STICK.energyFine}; touched by ${Math.round(contact * 100)} % of the film, of ${STICK.contactFine * 100} %.`,
   };
   if (surface.peels !== undefined)
     return {
@@ -99,6 +102,7 @@ export const stickReading: FitReading = (context): Reading | undefined => {
     return {
       ...base,
       verdict: weak ? 'watch' : 'fine',
+      value: weak ? 'holds a little' : 'holds for now',
       why: weak
         ? `A stencil only has to hold for an hour, but ${feel} ${name} hardly lets it: press every edge, and paint nearly dry.`
         : 'A stencil only has to hold while it is painted.',

@@ -85,7 +85,7 @@ function NowCard({ bench, jobs, shop, now }: { bench: Bench; jobs: readonly Job[
         >
           {job?.name}
         </Link>{' '}
-        · hands needed {formatDuration(placed.step.hands)}
+        · {formatDuration(placed.step.hands)} of work
       </p>
       <h1 className="mt-1 text-[2.1rem] leading-10 font-extrabold text-balance">{stepTitle(placed.step)}</h1>
       <p className="mt-2 text-[1.12rem] leading-7">{stepText(placed.step, shop.lengths)}</p>

@@ -213,7 +213,7 @@ export function QuickPage() {
           )}
         </div>
       </section>
-      <section aria-label="What speaks against it" className="flex flex-col gap-2.5">
+      <section aria-label="What to look at" className="flex flex-col gap-2.5">
         {words.trim() && plan && speaking.length === 0 && (
           <p className={`sheet px-4 py-3 ${working ? 'goes-pale' : ''}`} aria-busy={working}>
             Ready to cut. Colour side up, weed the surround, then tape it over.

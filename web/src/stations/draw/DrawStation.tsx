@@ -36,7 +36,7 @@ function partsSaid({ inspections }: MarkPlan): string {
     inspections.reduce((n, i) => n + i.pieces.shapes.length, 0),
     inspections.reduce((n, i) => n + i.pieces.counters.length, 0),
   ];
-  return `${parts} separate ${parts === 1 ? 'part' : 'parts'}, ${counters} ${counters === 1 ? 'counter' : 'counters'}`;
+  return `${parts} separate ${parts === 1 ? 'part' : 'parts'}, ${counters} ${counters === 1 ? 'inside' : 'insides'}`;
 }
 
 /** The words or the drawing of each mark, its technique and its films, and what is wanted of it. */

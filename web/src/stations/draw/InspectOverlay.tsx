@@ -32,7 +32,7 @@ const WIDTHS = [
 ] as const;
 const colourOf = (share: number) => (WIDTHS.find((w) => share < w.under) ?? WIDTHS[2]).colour;
 
-/** Thin strokes coloured by their width, lost dots and closed counters ringed. */
+/** Thin strokes coloured by their width, lost dots and closed insides ringed. */
 export function InspectOverlay({ map }: { map: InspectionMap }) {
   const { k, x, y } = useScale();
   const path = map.overlaps
@@ -87,7 +87,7 @@ export function InspectLegend({ map, limit, shop }: { map: InspectionMap; limit:
         <span className="inline-block size-3.5 rounded-full border-2 border-[#ad3f27]" /> lost {map.lost.length}
       </span>
       <span className="flex items-center gap-1.5">
-        <span className="inline-block size-3.5 rounded-full border-2 border-dashed border-[#ad3f27]" /> closed counters {map.closed.length}
+        <span className="inline-block size-3.5 rounded-full border-2 border-dashed border-[#ad3f27]" /> closed insides {map.closed.length}
       </span>
       {map.overlaps.length > 0 && (
         <span className="flex items-center gap-1.5">
@@ -96,7 +96,7 @@ export function InspectLegend({ map, limit, shop }: { map: InspectionMap; limit:
         </span>
       )}
       <span className="quiet">
-        {n(map.shapes, 'part')} · {n(map.counters, 'counter')} · {n(map.islands, 'island')} ·{' '}
+        {n(map.shapes, 'part')} · {n(map.counters, 'inside')} · {n(map.islands, 'island')} ·{' '}
         {n(map.waste, 'piece of waste', 'pieces of waste')}
       </span>
     </div>

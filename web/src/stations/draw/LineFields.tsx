@@ -90,7 +90,7 @@ export function LineFields({ mark, edit }: { mark: Mark; edit: StationProps['edi
             )}
           </div>
           <Sentence className="text-[0.95rem]!">
-            in <Choice label={`Face of line ${i + 1}`} value={line.face} options={faces} onChange={(face) => set(line.id, 'face', face)} />
+            in <Choice label={`Font of line ${i + 1}`} value={line.face} options={faces} onChange={(face) => set(line.id, 'face', face)} />
             {artwork.lines.length > 1 && (
               <>
                 ,{' '}
@@ -115,7 +115,7 @@ export function LineFields({ mark, edit }: { mark: Mark; edit: StationProps['edi
               label={`Letters of line ${i + 1}`}
               on={line.joined ?? false}
               yes="closed up where they do not touch"
-              no="as the face sets them"
+              no="as the font sets them"
               onChange={(on) => set(line.id, 'joined', on)}
             />
           </Sentence>

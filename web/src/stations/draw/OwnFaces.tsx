@@ -27,14 +27,14 @@ export function OwnFaces() {
     const bytes = new Uint8Array(await file.arrayBuffer());
     if (String.fromCharCode(...bytes.subarray(0, 4)) === 'wOF2') {
       setProblem(
-        `“${file.name}” is a WOFF2 file, which is packed for web pages. Take the TTF, OTF or WOFF of the same face. Nothing was changed.`,
+        `“${file.name}” is a WOFF2 file, which is packed for web pages. Take the TTF, OTF or WOFF of the same font. Nothing was changed.`,
       );
       return;
     }
     const { brokenLetters, readFace } = await import('@kolleta/core/artwork');
     const read = readFace(file.name, [bytes.buffer]);
     if (!read.ok) {
-      setProblem(`“${file.name}” is not a face that can be read: a TTF, OTF or WOFF file is wanted. Nothing was changed.`);
+      setProblem(`“${file.name}” is not a font that can be read: a TTF, OTF or WOFF file is wanted. Nothing was changed.`);
       return;
     }
     const broken = brokenLetters(read.value);
@@ -46,8 +46,8 @@ export function OwnFaces() {
     }
     const name = file.name.replace(/\.[^.]+$/, '').slice(0, 100);
     const face = { id: `own-${newId()}`, name, permitted: 'unknown' as const, data: base64(bytes) };
-    await editShop(() => setAt(['faces', face.id], face), 'Bring a face');
-    tell(`${name} is among your own faces. Say on the shelf below whether it may be used for sale.`);
+    await editShop(() => setAt(['faces', face.id], face), 'Bring a font');
+    tell(`${name} is among your own fonts. Say on the shelf below whether it may be used for sale.`);
   };
   return (
     <>

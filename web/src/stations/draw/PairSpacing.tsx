@@ -57,7 +57,7 @@ export function PairSpacing({ line, onChange }: { line: TextLine; onChange: (nex
         </button>
         {moved > 0 && (
           <button type="button" className="btn btn-xs btn-ghost" onClick={() => onChange(() => ({}))}>
-            As the face sets them
+            As the font sets them
           </button>
         )}
         <button type="button" className="btn btn-xs btn-ghost ml-auto" onClick={() => setOpen(false)}>

@@ -23,9 +23,8 @@ export function ShapingCard({ mark, plan, shop, edit }: { mark: Mark; plan: Mark
     );
   };
   const said = (change: Edit): ReactNode => {
-    const set = (field: string, value: Scalar) =>
-      edit(setAt(['marks', mark.id, 'edits', change.id, field], value), 'Change what is wanted');
-    const clear = (field: string) => edit(removeAt(['marks', mark.id, 'edits', change.id, field]), 'Change what is wanted');
+    const set = (field: string, value: Scalar) => edit(setAt(['marks', mark.id, 'edits', change.id, field], value), 'Change the mark');
+    const clear = (field: string) => edit(removeAt(['marks', mark.id, 'edits', change.id, field]), 'Change the mark');
     const bring = ({ name, path, fill, shelf }: Brought) => {
       const at = ['marks', mark.id, 'edits', change.id];
       return edit(

@@ -183,7 +183,7 @@ export function ShelfCard({
           {(shop.faces ?? []).map((face) => (
             <li key={face.id} className="border-base-300 border-t py-1">
               <Sentence className="text-[0.95rem]!">
-                The face <TextWord label="Name of the face" value={face.name} onChange={(name) => set('faces', face.id, 'name', name)} /> is{' '}
+                The font <TextWord label="Name of the font" value={face.name} onChange={(name) => set('faces', face.id, 'name', name)} /> is{' '}
                 <Choice
                   label={`Terms of ${face.name}`}
                   value={face.permitted}

@@ -157,7 +157,7 @@ export const CHANGES: { [K in ChangeKind]: Row<K> } = {
   silhouette: {
     label: 'only the silhouette',
     begin: () => ({}),
-    words: () => <>Only the silhouette: counters filled</>,
+    words: () => <>Only the silhouette: insides filled</>,
   },
   part: {
     label: 'part it for a line',
@@ -297,9 +297,9 @@ export const CHANGES: { [K in ChangeKind]: Row<K> } = {
       <>
         Parts under{' '}
         <Typed label="Drop parts under" shown={`${change.below} mm²`} read={areaWord('Parts')} onChange={(v) => set('below', v)} /> dropped,
-        counters under{' '}
+        insides under{' '}
         <Typed
-          label="Fill counters under"
+          label="Fill insides under"
           shown={`${change.fillBelow} mm²`}
           read={areaWord('Counters')}
           onChange={(v) => set('fillBelow', v)}

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { coatPaint, isClear, rhoAt, sectorOf, surfaceOf, wallBox, wallOf } from '@kolleta/core/blanks';
+import { coatPaint, isClear, surfaceOf, wallBox, wallOf } from '@kolleta/core/blanks';
 import { CONTACTS, GROUNDS, MATERIALS, COATS, type CoatId, type Contact, type GroundId } from '@kolleta/core/facts';
 import { growBox } from '@kolleta/core/geometry';
 import { removeAt, setAt, type Scalar } from '@kolleta/core/job';
@@ -61,7 +61,6 @@ export function MeasureStation({ job, plan, shop, edit, fix, mark }: StationProp
   const maybeClear = MATERIALS[GROUNDS[piece.ground].material].maybeClear;
   const coatPaints = shop.paints.filter((paint) => paint.coat === piece.coat);
   const wall = wallBox(shape);
-  const sector = shape.kind === 'taper' ? sectorOf(shape) : undefined;
   const tell = useTell();
   const takePhoto = async (file: File) => {
     try {
@@ -91,7 +90,7 @@ export function MeasureStation({ job, plan, shop, edit, fix, mark }: StationProp
           shape.kind === 'cylinder'
             ? `wrap ${formatLength(wallOf(shape).width, system)} · the dotted ends meet at the back`
             : shape.kind === 'taper'
-              ? `a part of a ring: its straight ends meet at the back${sector ? ` · apex ${formatLength(rhoAt(sector, shape, sector.up === 1 ? 0 : shape.height), system, { digits: 0 })} ${sector.up === 1 ? 'below the foot' : 'above the rim'}` : ''}`
+              ? 'a part of a ring: its straight ends meet at the back'
               : undefined
         }
       >

@@ -11,13 +11,13 @@ export function OwnBlank({ job, shop }: Pick<StationProps, 'job' | 'shop'>) {
   const kept = shop.blanks?.find((blank) => blank.name === name);
   const keep = async () => {
     const blank = { id: kept?.id ?? newId(), name, shape, ground, contact, colour, drink: use.drink };
-    await editShop(() => setAt(['blanks', blank.id], blank), 'Keep a blank');
-    tell(`${name} is kept with your own blanks, on the Jobs page.`);
+    await editShop(() => setAt(['blanks', blank.id], blank), 'Save a blank');
+    tell(`${name} is on the shelf of your own blanks now, under Jobs.`);
   };
   return (
     <p className="px-1">
       <button type="button" className="btn btn-sm btn-ghost border-base-300" onClick={() => void keep()}>
-        {kept ? 'Keep these measures for this blank' : 'Keep it with your own blanks'}
+        {kept ? 'Save these measures for this blank' : 'Save it as a blank of your own'}
       </button>
     </p>
   );
