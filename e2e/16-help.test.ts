@@ -25,7 +25,7 @@ test('? lists the keys, / finds jobs, films, steps and settings, single keys lea
     ['harbour', 'Harbour blue', /stock/],
     ['wipe 12', 'Wipe the 12 tapered pint glasses', /regatta-prizes\/prepare/],
     ['humidity', 'Room temperature and humidity', /workshop/],
-    ['offcut', 'Add a film', /stock/],
+    ['offcut', 'Sheets and offcuts', /stock/],
   ] as const) {
     await page.keyboard.press('/');
     await page.getByRole('combobox', { name: 'Find' }).fill(typed);

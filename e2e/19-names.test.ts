@@ -51,7 +51,7 @@ test('one word over several pieces at one scale, and a piece unlike the others',
 
 test('what is wanted of a mark is asked for in words, undone, and seen before it is done', async ({ page }) => {
   await openStation(page, 'door-hours', 'draw');
-  const count = page.getByText(/separate parts?, \d+ counters?/);
+  const count = page.getByText(/separate parts?, \d+ insides?/);
   const before = await count.innerText();
   await page.getByLabel('Add a change').selectOption('let the ground show through');
   await expect(count).not.toHaveText(before);

@@ -12,9 +12,9 @@ test('a face of one’s own, TTF or WOFF, sets words, is kept over a reload, and
   const field = page.getByLabel('Face file', { exact: true });
   const face = page.getByLabel('Font of line 1');
   await drop(page, 'Face file', 'broken.ttf', 'no face at all');
-  await expect(page.getByRole('alert')).toContainText('“broken.ttf” is not a face that can be read');
+  await expect(page.getByRole('alert')).toContainText('“broken.ttf” is not a font that can be read');
   await field.setInputFiles({ name: 'packed.woff2', mimeType: 'font/woff2', buffer: woff2 });
-  await expect(page.getByRole('alert')).toContainText('Take the TTF, OTF or WOFF of the same face');
+  await expect(page.getByRole('alert')).toContainText('Take the TTF, OTF or WOFF of the same font');
   const outline = page.locator('main svg path[fill-rule="evenodd"]').first();
   const before = await outline.getAttribute('d');
   await field.setInputFiles({ name: 'Own slant.ttf', mimeType: 'font/ttf', buffer: unpackWoff(woff) });

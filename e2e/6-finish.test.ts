@@ -34,11 +34,11 @@ for (const [job, title, caution] of [
 test('a damper room makes waits longer', async ({ page }) => {
   await openStation(page, 'honour-board', 'prepare');
   await page.goto('/#/workshop');
-  await page.getByLabel('Humidity').fill('75');
-  await page.getByLabel('Humidity').press('Enter');
+  await page.getByLabel('Humidity', { exact: true }).fill('75');
+  await page.getByLabel('Humidity', { exact: true }).press('Enter');
   await page.goto('/#/job/honour-board/prepare');
   await expect(page.getByText('6 h 48 until water stain dries before the sealer')).toBeVisible();
   await page.goto('/#/workshop');
   await page.getByRole('button', { name: 'Undo' }).click();
-  await expect(page.getByLabel('Humidity')).toHaveValue('61 %');
+  await expect(page.getByLabel('Humidity', { exact: true })).toHaveValue('61 %');
 });

@@ -4,7 +4,7 @@ test('the now-step runs a timer that survives a reload; Done writes the log and 
   await openBench(page);
   const now = page.getByRole('region', { name: 'Now', exact: true });
   await expect(now.getByRole('heading')).toHaveText('Weed 6 × crew name');
-  await expect(page.getByRole('region', { name: 'Drying rack' })).toContainText('Honour board — water stain dries before the sealer');
+  await expect(page.getByRole('region', { name: 'Drying rack' })).toContainText('Honour board: water stain dries before the sealer');
   await expect(page.getByRole('region', { name: 'Keep an eye on' })).toContainText('not weeded');
   await now.getByRole('button', { name: 'Start' }).click();
   await expect(now).toContainText('NOW, RUNNING');

@@ -22,6 +22,7 @@ const views = [
   ['jobs', '/jobs'],
   ['quick', '/quick'],
   ['stock', '/stock'],
+  ['workshop', '/workshop'],
   ['measure', '/job/tankards/measure'],
   ['draw', '/job/crew-flasks/draw'],
   ['round', '/job/bailer-buckets/fit'],

@@ -129,7 +129,7 @@ describe('a film wider than the machine', () => {
   it('says so, with the cover sheet, before it says how much it takes', () => {
     const say = (mm: number) => `${mm} mm`;
     expect(beforeCutWords({ trim: { to: 305, machine: 'Small' }, covered: true }, say)).toBe(
-      'Trim the film to 305 mm first: Small takes no wider. Pull the clear cover sheet off before you cut. ',
+      'Trim the film to 305 mm first: it is wider than the Small takes. Pull the clear cover sheet off before you cut. ',
     );
     expect(beforeCutWords(undefined, say)).toBe('');
   });

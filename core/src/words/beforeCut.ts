@@ -3,6 +3,6 @@ import type { BeforeCut } from '../finish';
 /** What is done to film before it goes into the machine, in sentences that end with a space; nothing where there is nothing to do. */
 export const beforeCutWords = (before: BeforeCut | undefined, say: (mm: number) => string): string =>
   [
-    ...(before?.trim ? [`Trim the film to ${say(before.trim.to)} first: ${before.trim.machine} takes no wider. `] : []),
+    ...(before?.trim ? [`Trim the film to ${say(before.trim.to)} first: it is wider than the ${before.trim.machine} takes. `] : []),
     ...(before?.covered ? ['Pull the clear cover sheet off before you cut. '] : []),
   ].join('');

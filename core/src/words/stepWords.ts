@@ -43,7 +43,7 @@ const CLEANING: Record<CleaningId, { verb: string; rest: (what: string) => strin
     verb: 'Wipe',
     rest: (what) => `${what} with alcohol and a lint-free cloth`,
     short: 'wipe',
-    text: 'Only where it is needed. Wait until no streak shows, and keep your fingers off afterwards.',
+    text: 'Where the marks go is enough. Wait until no streak shows, and keep your fingers off afterwards.',
   },
   wipeGently: {
     verb: 'Wipe',
@@ -143,8 +143,14 @@ const STEP_WORDS: { readonly [K in StepKind]: Words<K> } = {
       [
         weedWords(kept, letters),
         `${capital(counted(waste, 'bit'))} to weed out on each piece${small > 0 ? `, ${small} of them tiny` : ''}.`,
-        onCarrier ? 'Keep it flat on the cutting mat while you weed.' : 'Count them at the end: the insides are forgotten most easily.',
-      ].join(' '),
+        onCarrier
+          ? 'Keep it flat on the cutting mat while you weed.'
+          : waste > 2
+            ? 'Count them at the end: the insides are forgotten most easily.'
+            : '',
+      ]
+        .filter(Boolean)
+        .join(' '),
   },
   tape: {
     verb: () => 'Tape',
@@ -153,7 +159,7 @@ const STEP_WORDS: { readonly [K in StepKind]: Words<K> } = {
     text: ({ tape }, say) =>
       !tape
         ? 'No tape in stock works here: see the Tape station.'
-        : `${tape.name}: ${tape.pieces === 1 ? 'one piece' : `${tape.pieces} pieces`} of ${say(Math.ceil(tape.width))} × ${say(Math.ceil(tape.height))}, used ${tape.usesEach === 1 ? 'once' : `up to ${times(tape.usesEach)}`} each.${tape.dull > 0 ? ` Press it on clean cloth ${times(tape.dull)} first.` : ''}${tape.snips ? ` ${snipped(tape.snips, say)}` : ''} Burnish both sides; peel the liner away flat.`,
+        : `${tape.name}: ${tape.pieces === 1 ? 'one piece' : `${tape.pieces} pieces`} of ${say(Math.ceil(tape.width))} × ${say(Math.ceil(tape.height))}, used ${tape.usesEach === 1 ? 'once' : `up to ${times(tape.usesEach)}`}${tape.pieces === 1 ? '' : ' each'}.${tape.dull > 0 ? ` Press it on clean cloth ${times(tape.dull)} first.` : ''}${tape.snips ? ` ${snipped(tape.snips, say)}` : ''} Burnish both sides; peel the liner away flat.`,
   },
   clean: {
     verb: ({ cleaning }) => CLEANING[cleaning].verb,

@@ -87,10 +87,10 @@ export function JobPage() {
     <div className="-mt-2 flex flex-col gap-1.5">
       <div className="flex flex-wrap items-baseline justify-between gap-x-4">
         <div className="flex min-w-0 flex-wrap items-baseline gap-x-3">
-          <h1 className="text-[1.4rem] leading-8 font-extrabold break-words [&_.token]:text-base-content [&_.token]:border-transparent hover:[&_.token]:border-primary">
+          <h1 className="min-w-0 max-w-full text-[1.4rem] leading-8 font-extrabold break-words [&_.token]:text-base-content [&_.token]:border-transparent hover:[&_.token]:border-primary">
             <TextWord label="Name of the job" value={job.name} onChange={(name) => edit(setAt(['name'], name), 'Name the job')} />
           </h1>
-          <p className="quiet text-[0.9rem] [&_.token]:font-normal [&_.token]:text-inherit [&_.token]:border-transparent">
+          <p className="quiet min-w-0 max-w-full text-[0.9rem] [&_.token]:font-normal [&_.token]:text-inherit [&_.token]:border-transparent">
             <TextWord
               label="Client"
               value={job.client}

@@ -1,6 +1,7 @@
 import { removeAt, setAt, type Mark, type Scalar } from '@kolleta/core/job';
-import { formatLength, good, refused, type LengthSystem } from '@kolleta/core/units';
+import { formatLength, good, parseLength, refused, type LengthSystem, type Result } from '@kolleta/core/units';
 import { Choice, Switch, Typed } from '../../ui/tokens';
+import type { Saving } from '../../ui/held';
 import { centred } from './Movable';
 import type { StationProps } from '../../frame/station';
 
@@ -11,13 +12,34 @@ const readDegrees = (text: string) => {
     : refused(`"${text}" is no turn.`, '−360 to 360', 'Turn', 'Type degrees, as in 15 or −90.');
 };
 
+/** How far a mark was moved one way: typed, with "left", "down" or a minus for the other way. */
+function OffsetWord({
+  label,
+  mm,
+  ways: [back, on],
+  system,
+  onChange,
+}: {
+  label: string;
+  mm: number;
+  ways: readonly [back: string, on: string];
+  system: LengthSystem;
+  onChange: (mm: number) => Saving;
+}) {
+  const read = (text: string): Result<number> => {
+    const other = /^[-−–]/.test(text.trim()) || text.toLowerCase().includes(back);
+    const length = parseLength(text.replace(/^\s*[-−–+]/, '').replace(new RegExp(`${back}|${on}`, 'i'), ''), system, label);
+    return length.ok ? good(other ? -length.value : length.value) : length;
+  };
+  return <Typed label={label} shown={`${formatLength(Math.abs(mm), system)} ${mm < 0 ? back : on}`} read={read} onChange={onChange} />;
+}
+
 /** Where a mark is held in its zone, and how it is turned. */
 export function PlaceWords({ mark, edit, system }: { mark: Mark; edit: StationProps['edit']; system: LengthSystem }) {
   const set = (field: keyof Mark, value: Scalar | undefined, label: string) =>
     edit(value === undefined ? removeAt(['marks', mark.id, field]) : setAt(['marks', mark.id, field], value), label);
-  const say = (mm: number) => formatLength(Math.abs(mm), system);
   const { hold, offset, turn } = mark;
-  const moved = offset.x !== 0 || offset.y !== 0;
+  const move = (way: 'x' | 'y', mm: number) => edit(setAt(['marks', mark.id, 'offset', way], mm), 'Move the mark');
   const place = mark.optical ? 'optical' : hold ? `${hold.x ?? ''} ${hold.y ?? ''}` : 'centre';
   const holds: { value: string; label: string }[] = [
     { value: 'centre', label: 'in the middle' },
@@ -45,10 +67,9 @@ export function PlaceWords({ mark, edit, system }: { mark: Mark; edit: StationPr
   };
   return (
     <>
-      <Choice label="Place" value={place} options={holds} onChange={choose} />
-      {moved &&
-        `, moved ${say(offset.x)} ${offset.x < 0 ? 'left' : 'right'} and ${say(offset.y)} ${offset.y < 0 ? 'down' : 'up'} from there`}
-      ,{' '}
+      <Choice label="Place" value={place} options={holds} onChange={choose} />, moved{' '}
+      <OffsetWord label="Moved to the right" mm={offset.x} ways={['left', 'right']} system={system} onChange={(mm) => move('x', mm)} /> and{' '}
+      <OffsetWord label="Moved up" mm={offset.y} ways={['down', 'up']} system={system} onChange={(mm) => move('y', mm)} />,{' '}
       <Choice
         label="Turn of the mark"
         value={turn === 'best' ? 'best' : turn ? 'by' : 'upright'}

@@ -1,7 +1,8 @@
 import { afterEach, describe, expect, it, jest } from '@jest/globals';
 import { cleanup, screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import type { Job } from '@kolleta/core/job';
+import { simpleShape } from '@kolleta/core/artwork';
+import type { DrawnPart, Job } from '@kolleta/core/job';
 import { liveStation } from '../../../test/liveStation';
 import { FitStation } from './FitStation';
 
@@ -15,6 +16,8 @@ async function say(label: string, text: string): Promise<void> {
   await userEvent.clear(field);
   await userEvent.type(field, `${text}{Enter}`);
 }
+const planOf = ({ job, settled }: ReturnType<typeof fit>) => settled!.plan.jobs.get(job.id)!;
+const size = (state: { job: Job }) => state.job.marks[0]!.size;
 const choose = (label: string, option: string) => userEvent.selectOptions(screen.getByLabelText(label), option);
 const own = (id: string) => fit(id, (job) => ({ ...job, marks: job.marks.slice(0, 1) }));
 
@@ -39,6 +42,30 @@ describe('how large a mark is', () => {
     await choose('Size', 'from edge to edge');
     expect([state.job.zones[0]!.breathing, size()]).toEqual([0, { mode: 'width', width: 200 }]);
   });
+  it('is stretched to just a width and a height', async () => {
+    const state = own('boat-numbers');
+    await choose('Size', 'stretched to just');
+    await say('Width of the mark', '120');
+    await say('Height of the mark', '35');
+    expect(size(state)).toEqual({ mode: 'width', width: 120, height: 35 });
+    expect([planOf(state).marks[0]!.fitted.width, planOf(state).marks[0]!.fitted.height].map((mm) => mm.toFixed(2))).toEqual([
+      '120.00',
+      '35.00',
+    ]);
+  });
+  it('of a ring is said by what stands inside and by its line', async () => {
+    const ring: DrawnPart = { id: 'p', colour: '#22302f', fill: 'evenodd', path: simpleShape('ring') };
+    const state = fit('boat-numbers', (job) => ({
+      ...job,
+      marks: [
+        { ...job.marks[0]!, edits: [], artwork: { kind: 'drawing', name: 'ring', parts: [ring], leftOut: [] }, size: { mode: 'largest' } },
+      ],
+    }));
+    await say('What stands inside', '60');
+    await say('Line of the ring', '4');
+    expect(planOf(state).marks[0]!.fitted.width).toBeCloseTo(68, 1);
+    expect(Number.parseFloat(screen.getByLabelText<HTMLInputElement>('What stands inside').value)).toBeCloseTo(60, 0);
+  });
   it('a row of copies shares the edge among them', async () => {
     const state = own('boat-numbers');
     await choose('Copies', 'side by side');
@@ -49,6 +76,27 @@ describe('how large a mark is', () => {
 });
 
 describe('where a mark goes', () => {
+  it('is moved by so much to a side, up or down, as it is typed', async () => {
+    const state = own('boat-numbers');
+    const offset = () => state.job.marks[0]!.offset;
+    await say('Moved to the right', '4 left');
+    expect(offset().x).toBe(-4);
+    await say('Moved to the right', '6');
+    await say('Moved up', '-2.5 mm');
+    expect(offset()).toEqual({ x: 6, y: -2.5 });
+    expect(screen.getByLabelText<HTMLInputElement>('Moved up').value).toBe('2.5 mm down');
+    await say('Moved up', 'a bit');
+    expect(offset().y).toBe(-2.5);
+  });
+  it.each([
+    ['in two corners, lower left and upper right', 'rising'],
+    ['in two corners, upper left and lower right', 'falling'],
+  ])('%s', async (label, which) => {
+    const state = own('boat-numbers');
+    await choose('Copies', label);
+    expect(state.job.marks[0]!.spread).toEqual({ kind: 'corners', mirrored: false, which });
+    expect(planOf(state).marks[0]!.copies).toHaveLength(1);
+  });
   it.each([
     ['at the left', { x: 'left' }],
     ['at the right', { x: 'right' }],
