@@ -18,7 +18,7 @@ test('a face of one’s own, TTF or WOFF, sets words, is kept over a reload, and
   const outline = page.locator('main svg path[fill-rule="evenodd"]').first();
   const before = await outline.getAttribute('d');
   await field.setInputFiles({ name: 'Own slant.ttf', mimeType: 'font/ttf', buffer: unpackWoff(woff) });
-  await expect(page.getByText('Own slant is among your own faces')).toBeVisible();
+  await expect(page.getByText('Own slant is among your own fonts')).toBeVisible();
   await face.selectOption({ label: 'Own slant' });
   await expect(outline).not.toHaveAttribute('d', before!);
   const slanted = await outline.getAttribute('d');

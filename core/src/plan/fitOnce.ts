@@ -2,8 +2,10 @@ import { drawMark, type DrawnMark, type Drawable, type Face, type Faces, type La
 import { bendRegion, diameterAt, sectorOf, usableOf, wallRegion, type Usable, type Walled, type ZonePlace } from '../blanks';
 import {
   applyToRegion,
+  boxAround,
   boxCentre,
   boxHeight,
+  boxOf,
   boxWidth,
   IDENTITY,
   intersection,
@@ -36,6 +38,8 @@ import { sideBySide } from './sideBySide';
 
 /** A height that changes add to is met after so many tries. */
 const EXACT_TRIES = 6;
+/** Nearer than this nobody measures, mm. */
+const EXACT_MM = 0.005;
 
 /** Typed sides larger than the zone are drawn for their own size, so that curves stay fine. */
 function referenceFor(mark: Mark, usable: Usable): { width: number; height: number } {
@@ -110,6 +114,13 @@ function exactStage({ drawn, usable, edits, width, height }: ExactInput): DrawnM
     };
   }
   return taller;
+}
+
+/** Layers around their middle, stretched to just this height. */
+function higherStage({ shaped, high }: { shaped: readonly Layer[]; high: number }): readonly Layer[] {
+  const inks = shaped.filter(({ region }) => region.length > 0).map(({ region }) => boxOf(region));
+  const tall = inks.length > 0 ? boxHeight(boxAround(inks)) : 0;
+  return tall > 0 ? shaped.map(({ film, region }) => ({ film, region: applyToRegion(scaling(1, high / tall), region) })) : shaped;
 }
 
 interface ScaleInput extends Scaled {
@@ -223,9 +234,14 @@ export function fitOnce(job: Job, mark: Mark, zone: Zone, shop: Shop, faces: Fac
       ? memo.stage('exact', { drawn: turned, usable, edits, width: size.width, height: size.height }, exactStage)
       : turned;
   const outline = memo.stage('outline', { drawn }, outlineStage);
-  const scaled = memo.stage('scale', { drawn, outline, usable, edits, size, optical }, scaleStage);
+  const plainly = memo.stage('scale', { drawn, outline, usable, edits, size, optical }, scaleStage);
+  const high = size.mode === 'width' ? size.height : undefined;
+  // what its changes bring along keeps its sides, so that the whole may still not be as high as was typed
+  const off = high !== undefined && plainly.height > 0 && Math.abs(plainly.height - high) > EXACT_MM;
+  const scaled = off ? { ...plainly, height: high } : plainly;
   const sizing = memo.stage('settle', { drawn, outline, usable, scaled, edits, size, optical, offset, hold }, settleStage);
-  const shaped = memo.stage('shape', { drawn, scale: sizing.scale, edits }, shapeStage);
+  const asShaped = memo.stage('shape', { drawn, scale: sizing.scale, edits }, shapeStage);
+  const shaped = off ? memo.stage('higher', { shaped: asShaped, high }, higherStage) : asShaped;
   const films = shaped.flatMap((layer) => shop.films.find((f) => f.id === layer.film) ?? []);
   const inspections = memo.stage('inspect', { shaped, films }, inspectStage);
   const placed = memo.stage('place', { shaped, sizing }, placeStage);

@@ -23,7 +23,7 @@ const editDay = (day: number, change: (spans: Span[]) => Span[]) =>
   editShop((shop) => {
     const week = shop.hours.week.map((spans, i) => (i === day ? tidySpans(change(spans.map(([a, b]): Span => [a, b]))) : spans));
     return setAt(['hours', 'week'], week);
-  }, 'Change the hours');
+  }, `Change the hours on ${DAYS[day]!}`);
 
 function moved({ edge, from, was }: Grab, to: number): Span {
   if (edge === 'start') return [Math.min(snapped(to), was[1] - STEP), was[1]];
@@ -104,7 +104,7 @@ function Day({ day, spans }: { day: number; spans: readonly (readonly [number, n
                 key={edge}
                 role="slider"
                 tabIndex={0}
-                aria-label={`${name}, ${edge === 'start' ? 'from' : 'to'}`}
+                aria-label={`${name}, ${shown.length > 1 ? `${i + 1}, ` : ''}${edge === 'start' ? 'from' : 'to'}`}
                 aria-valuemin={0}
                 aria-valuemax={DAY}
                 aria-valuenow={edge === 'start' ? start : end}

@@ -1,5 +1,6 @@
 import { removeAt, setAt, type Mark } from '@kolleta/core/job';
 import type { TapeOffer } from '@kolleta/core/tape';
+import { useHeld } from '../../ui/held';
 import type { StationProps } from '../../frame/station';
 
 interface Props extends Pick<StationProps, 'edit'> {
@@ -11,6 +12,8 @@ interface Props extends Pick<StationProps, 'edit'> {
 
 /** The tapes of the shop with what each means for this mark; those that work can be taken. */
 export function OtherTapes({ mark, offers, taken, edit }: Props) {
+  // the dot is where it was pressed, before it is saved and planned
+  const { shown, put } = useHeld(taken, (id: string) => edit(setAt(['marks', mark.id, 'tape'], id), 'Choose the tape'));
   return (
     <fieldset className="mt-1.5" aria-label="Which tape">
       <legend className="text-sm font-bold">Take another of yours</legend>
@@ -22,9 +25,9 @@ export function OtherTapes({ mark, offers, taken, edit }: Props) {
               type="radio"
               className="radio radio-sm translate-y-0.5"
               name={`tape ${mark.id}`}
-              checked={id === taken}
+              checked={id === shown}
               disabled={!offer.works}
-              onChange={() => edit(setAt(['marks', mark.id, 'tape'], id), 'Choose the tape')}
+              onChange={() => put(id)}
             />
             <span>
               <strong>{name}</strong> <span className="text-sm">{offer.says}</span>
