@@ -243,7 +243,8 @@ test('four pictures go on four plates, and words are taken out of a shape of one
   await page.getByRole('link', { name: /^Fit/ }).click();
   await type(page, 'What stands inside', '40');
 
-  await expect(reading(page, 'Size')).toContainText('52.6 × 52.6 mm');
+  await planned(page);
+  await expect(page.getByLabel('What stands inside')).toHaveValue('40 mm');
 });
 
 test('what was saved by an older Kolleta opens, with its stock', async ({ page }) => {

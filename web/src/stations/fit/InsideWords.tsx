@@ -1,4 +1,4 @@
-import { ringShape, SIMPLE_SHAPES } from '@kolleta/core/artwork';
+import { ringShape, SIMPLE_SHAPES, thickenedBy } from '@kolleta/core/artwork';
 import { boxHeight, boxOfPoints, boxWidth } from '@kolleta/core/geometry';
 import { setAt, type Mark, type Patch } from '@kolleta/core/job';
 import type { MarkPlan } from '@kolleta/core/plan';
@@ -36,7 +36,9 @@ export function InsideWords({
       ringShape(inner / (inner + 2 * of)),
     ),
   ];
-  const all = (inner: number): Patch => width((plan.fitted.width * inner) / inside);
+  // a thickening takes as much off the inside as it adds outside, whatever the size
+  const thick = 2 * thickenedBy(edits);
+  const all = (inner: number): Patch => width(plan.fitted.width + ((inner - inside) * (plan.fitted.width - thick)) / (inside + thick));
   return (
     <>
       {' '}
