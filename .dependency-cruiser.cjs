@@ -17,6 +17,7 @@ const rooms = [
   'logbook',
   'plan',
   'jobFile',
+  'stockList',
 ];
 const later = rooms.slice(0, -1).map((room, i) => ({
   name: `room-order-${room}`,

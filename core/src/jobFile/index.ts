@@ -1,4 +1,3 @@
 export * from './files';
 export * from './soundJob';
 export * from './compareWorkshops';
-export * from './stockList';

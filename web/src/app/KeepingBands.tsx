@@ -107,7 +107,7 @@ export function KeptWord({ fresh }: { fresh: boolean }) {
   const word = trouble ? 'not saved' : saving > 0 ? 'saving…' : pen === false ? 'reading' : 'saved';
   return (
     <span
-      className="quiet-on-dark measure text-[0.75rem]"
+      className="quiet-on-dark measure max-sm:sr-only text-[0.75rem]"
       data-kept={word}
       data-plan={fresh ? 'fresh' : 'working'}
       title="Every change is written to this browser at once."

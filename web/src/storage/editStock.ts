@@ -9,7 +9,7 @@ import {
   type Supply,
   type Tape,
 } from '@kolleta/core/job';
-import type { StockList } from '@kolleta/core/jobFile';
+import type { StockList } from '@kolleta/core/stockList';
 import { db } from './db';
 import { editJob, undoJob } from './editJob';
 import { countStock, editShop, undoShop } from './editShop';

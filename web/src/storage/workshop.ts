@@ -80,8 +80,12 @@ export const noteBackup = (): Promise<void> =>
 
 const demoParts = () => Promise.all([import('@kolleta/core/jobFile'), import('../../../demo/workshop.json?raw')]);
 
-/** The demo workshop from the file that ships. */
+/** The demo workshop as it was read when Kolleta was built; else from the file that ships. */
 async function readDemo(): Promise<Workshop> {
+  const [built] = await Promise.all(
+    Object.values(import.meta.glob<Workshop>('../generated/demoWorkshop.json', { import: 'default' })).map((load) => load()),
+  );
+  if (built) return built;
   const [{ readWorkshopFile }, demo] = await demoParts();
   const read = readWorkshopFile(demo.default, 'the demo workshop');
   if (!read.ok) throw new Error(read.problem.found);

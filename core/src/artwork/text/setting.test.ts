@@ -1,12 +1,12 @@
 import { beforeAll, describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import { boxAround, boxOfPoints, boxWidth, controlPoints, flatten, regionOf, union, type Path } from '../../geometry';
-import type { Artwork, TextLine } from '../../job';
+import type { Artwork, PieceList, TextLine } from '../../job';
 import { shippedFaces } from '../../../test/faces';
 import type { Faces } from './face';
 import { columnsIn, fillIn } from './fillIn';
 import { layoutText } from './layoutText';
-import { LIST_MOST_ROWS, partWord, readList } from './readList';
+import { LIST_MOST_ROWS, partList, partWord, readList } from './readList';
 import { writeList } from './writeList';
 
 let faces: Faces;
@@ -192,6 +192,22 @@ describe('lists', () => {
     expect(columnsIn(art, read.value)).toEqual(['name', 'boat']);
     const filled = fillIn(art, read.value, read.value.rows[1]!);
     expect(filled.kind === 'text' && filled.lines[0]!.text).toBe('Finn of Gannet {x}');
+  });
+  it('rows are parted into letters or words, each a row of its own with its measures; no letter is lost', () => {
+    const words = fc.array(fc.stringMatching(/^[A-Za-z]{1,6}( [A-Za-z]{1,6}){0,2}$/), { minLength: 1, maxLength: 6 });
+    fc.assert(
+      fc.property(words, (names) => {
+        let n = 0;
+        const whole: PieceList = { columns: ['name'], rows: names.map((cell, i) => ({ id: `r${i}`, cells: [cell], width: 30 + i })) };
+        const letters = partList(whole, 'letters', () => `l${n++}`);
+        expect(letters.rows.map((row) => row.cells[0]).join('')).toBe(names.join('').replaceAll(' ', ''));
+        expect(letters.rows.every(({ cells, width }) => [...cells[0]!].length === 1 && width! >= 30)).toBe(true);
+        expect(new Set(letters.rows.map(({ id }) => id)).size).toBe(letters.rows.length);
+        const parted = partList(whole, 'words', () => `w${n++}`);
+        expect(parted.rows.map((row) => row.cells[0])).toEqual(names.flatMap((name) => name.split(' ')));
+      }),
+      { numRuns: 50 },
+    );
   });
   it('a word is parted by letters or by bars', () => {
     expect(partWord('ROW ER', () => 'x').rows.map((r) => r.cells[0])).toEqual(['R', 'O', 'W', 'E', 'R']);

@@ -150,7 +150,7 @@ export const sizeReading: FitReading = (context) => {
       advice: fits
         ? undefined
         : fitted.largestWidth > 0
-          ? `As large as fits it would be ${say(fitted.largestWidth)} wide, and too fine for its film: say less, take a stouter face, or a larger place.`
+          ? `As large as fits it would be ${say(fitted.largestWidth)} wide, and too fine for its film: say less, take a stouter font, or a larger place.`
           : 'Ask less of it in Draw: a smaller field, frame or backing, or fewer copies.',
     };
   }

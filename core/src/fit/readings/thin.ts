@@ -1,7 +1,7 @@
 import { thickenedBy } from '../../artwork';
 import { LIMITS, TECHNIQUES } from '../../facts';
 import { aboutMark, removeAt, setAt, type Mark, type Patch } from '../../job';
-import { formatLength } from '../../units';
+import { formatLength, plural } from '../../units';
 import { needed, ofRow, worstRow, type FitContext, type FitReading } from './context';
 import { thickening } from './thinRemedies';
 import type { Thinness } from './thinness';
@@ -59,9 +59,9 @@ export const thinReading: FitReading = (all) => {
     ...base,
     verdict: least < worst.limit * LIMITS.thinStop ? 'stop' : 'watch',
     value: say(least),
-    why: `${ofRow(context)}${count === 1 ? `One ${what} is` : `${count >= 24 ? 'Two dozen or more' : count} places of ${what} are`} thinner than this film keeps; ${thin}.`,
+    why: `${ofRow(context)}${count === 1 ? `One ${what} is` : `${count >= 24 ? 'Two dozen or more' : count} ${plural(what)} are`} thinner than this film keeps; ${thin}.`,
     remedies,
-    advice: remedies.length === 0 ? 'Choose a stouter face, fewer words, or a larger place.' : undefined,
+    advice: remedies.length === 0 ? 'Choose a stouter font, fewer words, or a larger place.' : undefined,
     // places are shown on the mark that is drawn; a row's own, and those of copies, are seen in Draw where it is inspected
     places: (context === all && copies === 1 ? worst.strokes.places : [])
       .filter((place) => place.width < worst.limit)

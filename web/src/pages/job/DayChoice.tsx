@@ -36,7 +36,7 @@ export function DayChoice({
     <div
       role="dialog"
       aria-label="Pick the day"
-      className="sheet absolute top-full right-0 z-30 p-3 text-left shadow-lg"
+      className="sheet absolute top-full right-0 z-30 p-3 text-left shadow-lg max-sm:fixed max-sm:inset-x-3 max-sm:top-20"
       onKeyDown={(event) => event.key === 'Escape' && onClose()}
     >
       <DayPicker

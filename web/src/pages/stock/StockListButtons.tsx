@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import type { Film, Shop } from '@kolleta/core/job';
-import type { StockList } from '@kolleta/core/jobFile';
+import type { StockList } from '@kolleta/core/stockList';
 import { counted, inSentence } from '@kolleta/core/units';
 import { download, fileName } from '../../storage/download';
 import { takeStockList } from '../../storage/editStock';
@@ -15,7 +15,7 @@ export function StockListButtons({ shop, left }: { shop: Shop; left: (film: Film
   const [problem, setProblem] = useState<string>();
   const [found, setFound] = useState<{ name: string; list: StockList }>();
   const save = async () => {
-    const { writeStockList } = await import('@kolleta/core/jobFile');
+    const { writeStockList } = await import('@kolleta/core/stockList');
     const of = new Map(shop.films.map((film) => [film.id, left(film)]));
     download(
       `${fileName(shop.name)}-stock.csv`,
@@ -30,7 +30,7 @@ export function StockListButtons({ shop, left }: { shop: Shop; left: (film: Film
       setProblem(`${file.name} is too large for a stock list. Split it.`);
       return;
     }
-    const { readStockList } = await import('@kolleta/core/jobFile');
+    const { readStockList } = await import('@kolleta/core/stockList');
     const read = readStockList(await file.text(), file.name);
     if (read.ok) setFound({ name: file.name, list: read.value });
     else setProblem(`${read.problem.found} ${read.problem.wayOut}`);

@@ -41,6 +41,25 @@ const WANTED: [want: string, said: readonly Said[], holds: Partial<Change>][] = 
     { kind: 'frame', plate: 'box', margin: 5, width: 2 },
   ],
   [
+    'take it out of a shape or a drawing',
+    [
+      ['choose', 'Shape around it', 'disc'],
+      ['say', 'Shape larger, percent', '220'],
+      ['say', 'Above the middle, percent', '10'],
+    ],
+    { kind: 'outOf', name: 'disc', by: 2.2, up: 0.1 },
+  ],
+  [
+    'put a shape beside it',
+    [
+      ['choose', 'Shape beside it', 'heart'],
+      ['choose', 'Side of the shape', 'above'],
+      ['say', 'Size of the shape, percent', '30'],
+      ['say', 'Off the mark', '4'],
+    ],
+    { kind: 'beside', name: 'heart', side: 'above', share: 0.3, gap: 4 },
+  ],
+  [
     'part it for a line',
     [
       ['say', 'Parted at', '40'],
@@ -97,6 +116,11 @@ describe('what is wanted of a mark', () => {
     const before = seed();
     await userEvent.click(screen.getByRole('button', { name: 'Scatter again' }));
     expect(seed()).not.toBe(before);
+    await choose('Size of the copies', 'of a size of');
+    await say('Size of a copy', '12');
+    expect(state.job.marks[0]!.edits.at(-1)).toMatchObject({ copy: 12 });
+    await choose('Size of the copies', 'as large as finds room');
+    expect(state.job.marks[0]!.edits.at(-1)).not.toHaveProperty('copy');
   });
 });
 
@@ -202,6 +226,22 @@ describe('a list', () => {
     expect(state.job.list!.rows[2]).toMatchObject({ cells: ['like all'], width: 24 });
   });
 
+  it('names another drawing for each piece, or parts its rows into letters, each a piece of its own', async () => {
+    const state = draw('crew-flasks');
+    const rows = state.job.list!.rows.length;
+    await userEvent.click(screen.getByRole('button', { name: 'Each letter a piece of its own' }));
+    expect(state.job.list!.rows.length).toBeGreaterThan(rows);
+    expect(state.job.count).toBe(state.job.list!.rows.length);
+    await choose('Simple shape', 'star');
+    await choose('Drawing of each piece', `the drawing named in “${state.job.list!.columns[0]}”`);
+    expect(state.job.marks[0]).toMatchObject({
+      artwork: { kind: 'drawing', column: state.job.list!.columns[0] },
+      sizes: expect.any(String),
+    });
+    expect(screen.getByRole('region', { name: /^Drawings from the list: stop/ })).toBeTruthy();
+    await choose('Drawing of each piece', 'the same drawing');
+    expect(state.job.marks[0]!.artwork).not.toHaveProperty('column');
+  });
   it('is changed row by row, measured piece by piece, parted from a word, and taken away', async () => {
     const state = draw('door-hours');
     await userEvent.click(screen.getByRole('button', { name: 'Part one word over the pieces' }));
