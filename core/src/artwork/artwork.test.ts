@@ -69,7 +69,7 @@ describe('text as outlines', () => {
   });
   it('a file that is no font is refused with a way out', () => {
     const bad = readFace('mine', [new ArrayBuffer(40)]);
-    expect(!bad.ok && bad.problem.wayOut).toMatch(/another face/);
+    expect(!bad.ok && bad.problem.wayOut).toMatch(/another font/);
     expect(readFace('none', []).ok).toBe(false);
   });
   it('names letters that a face lacks', () => {

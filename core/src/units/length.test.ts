@@ -1,6 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
-import { formatLength, parseLength } from './length';
+import { formatArea, formatLength, parseLength } from './length';
 
 const mm = (text: string, system: 'mm' | 'inch' = 'mm') => {
   const result = parseLength(text, system, 'Width');
@@ -70,4 +70,9 @@ describe('parseLength', () => {
       }),
     );
   });
+});
+
+it('areas are said in the user’s unit, and what is not nought never reads as nought', () => {
+  expect([formatArea(0.7, 'mm'), formatArea(3, 'mm'), formatArea(36.4, 'mm')]).toEqual(['0.7 mm²', '3 mm²', '36 mm²']);
+  expect([formatArea(0.2, 'inch'), formatArea(3, 'inch'), formatArea(1300, 'inch')]).toEqual(['under 0.001 in²', '0.005 in²', '2 in²']);
 });

@@ -134,3 +134,10 @@ export function formatLength(mm: number, system: LengthSystem, options: { unit?:
   if (parts === 0) return `0${tail}`;
   return `${sign}${whole ? whole : ''}${whole && top ? ' ' : ''}${top ? `${top}/${bottom}` : ''}${tail}`;
 }
+
+/** An area for a person: "36 mm²", "0.056 in²". */
+export function formatArea(mm2: number, system: LengthSystem): string {
+  if (system === 'mm') return `${mm2 < 10 ? Number(mm2.toFixed(1)) : Math.round(mm2)} mm²`;
+  const inches = mm2 / MM_PER_INCH ** 2;
+  return inches > 0 && inches < 0.0005 ? 'under 0.001 in²' : `${inches < 1 ? Number(inches.toFixed(3)) : Number(inches.toFixed(1))} in²`;
+}

@@ -226,7 +226,7 @@ describe('live text', () => {
   });
   it('in a face that is not here, or with letters that it lacks, is named', () => {
     const other = '<rect width="5" height="5"/><text font-family="Elsewhere" x="1" y="1">hi</text>';
-    expect(read(other).leftOut[0]).toMatch(/live text in Elsewhere, a face that is not here/);
-    expect(read(`<rect width="5" height="5"/>${text('x="1"', '水')}`).leftOut[0]).toMatch(/letters that its face lacks: 水/);
+    expect(read(other).leftOut[0]).toMatch(/live text in Elsewhere, a font that is not here/);
+    expect(read(`<rect width="5" height="5"/>${text('x="1"', '水')}`).leftOut[0]).toMatch(/letters that its font lacks: 水/);
   });
 });

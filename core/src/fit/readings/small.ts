@@ -1,7 +1,7 @@
 import { reshapes, thickenedBy } from '../../artwork';
 import { LIMITS, TECHNIQUES, type TechniqueId } from '../../facts';
 import { aboutMark, removeAt, setAt, type Remedy } from '../../job';
-import { formatLength } from '../../units';
+import { formatArea, formatLength, plural } from '../../units';
 import { ofRow, worstRow, type FitContext, type FitReading } from './context';
 import { sizeMark } from '../fitMark';
 import { inspectMark, strokesOf } from '../inspectMark';
@@ -53,13 +53,14 @@ export const smallReading: FitReading = (all) => {
     ...inspections.flatMap((i) => [...i.pieces.shapes.slice(0, 1), ...i.pieces.counters.slice(0, 1)].map((piece) => piece.area)),
   );
   const { shape, counter, small } = TECHNIQUES[mark.technique].words;
+  const say = (mm2: number) => formatArea(mm2, all.shop.lengths);
   const base = {
     id: `small:${mark.id}` as const,
     station: 'fit' as const,
     title: 'Small parts',
     ...aboutMark(context.mark, context.several),
-    limit: `${shape}s ${limit.shape} mm², ${counter}s ${limit.counter} mm²`,
-    value: `${smallest < 10 ? smallest.toFixed(1) : Math.round(smallest)} mm²`,
+    limit: `${plural(shape)} ${say(limit.shape)}, ${plural(counter)} ${say(limit.counter)}`,
+    value: say(smallest),
   };
   if (shapes.length + counters.length === 0)
     return { ...base, verdict: 'fine', why: `The smallest ${shape} or ${counter} can be held and weeded.`, remedies: [] };

@@ -23,7 +23,7 @@ export function begin(shop: Shop, answers: Answers, id: () => string): Patch {
   const roll = USUAL_ROLL[lengths];
   const films = answers.films.map((i): Film => ({ id: id(), ...USUAL_FILMS[i]!, ...roll, price: 0 }));
   const tapes = answers.tapes.map((i): Tape => ({ id: id(), ...USUAL_TAPES[i]!, ...roll, price: 0 }));
-  const cutter = answers.cutter === undefined ? undefined : machineLike(USUAL_CUTTERS[answers.cutter]!, id);
+  const cutter = answers.cutter === undefined ? undefined : machineLike(USUAL_CUTTERS[answers.cutter]!, lengths, id);
   return [
     ...setAt(['lengths'], lengths),
     ...(answers.lengths ? setAt(['temperatures'], lengths === 'inch' ? 'F' : 'C') : []),

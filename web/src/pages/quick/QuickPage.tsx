@@ -205,7 +205,7 @@ export function QuickPage() {
         <div className="mt-3 grid gap-3 sm:grid-cols-2">
           <FrontView piece={draft.piece} marks={words.trim() ? (plan?.marks ?? []) : []} shop={shop} className="h-72" />
           {layout && words.trim() ? (
-            <FilmDrawing layout={layout} system={system} className="h-72" pad={[12, 70, 34, 10]} />
+            <FilmDrawing layout={layout} system={system} className="h-72" pad={[12, 92, 34, 10]} />
           ) : (
             <p className="quiet self-center">
               Type a word: it appears on the piece, as large as fits, and lies on the roll as the knife will cut it.

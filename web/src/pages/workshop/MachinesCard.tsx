@@ -194,7 +194,7 @@ function PressWords({ press, system }: { press: Press; system: Shop['lengths'] }
 export function MachinesCard({ shop }: { shop: Shop }) {
   const [adding, setAdding] = useState(false);
   const add = (i: number) => {
-    const machine = machineLike(USUAL_CUTTERS[i]!, newId);
+    const machine = machineLike(USUAL_CUTTERS[i]!, shop.lengths, newId);
     setAdding(false);
     void editShop(() => setAt(['machines', machine.id], machine), `Add ${machine.name}`);
   };

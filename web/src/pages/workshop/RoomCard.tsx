@@ -50,7 +50,11 @@ export function RoomCard({ shop }: { shop: Shop }) {
           }}
           onChange={(humidity) => editShop(setAt(['climate', 'humidity'], humidity), 'Change the room')}
         />{' '}
-        humidity: water-based coats dry {slower('water')}, others {slower('solvent')}.
+        humidity:{' '}
+        {slower('water') === slower('solvent')
+          ? `coats dry ${slower('water')}`
+          : `water-based coats dry ${slower('water')}, others ${slower('solvent')}`}
+        .
       </Sentence>
       <Sentence>
         Lengths are shown in{' '}
