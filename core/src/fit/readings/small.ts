@@ -53,14 +53,14 @@ export const smallReading: FitReading = (all) => {
     ...inspections.flatMap((i) => [...i.pieces.shapes.slice(0, 1), ...i.pieces.counters.slice(0, 1)].map((piece) => piece.area)),
   );
   const { shape, counter, small } = TECHNIQUES[mark.technique].words;
-  const say = (mm2: number) => formatArea(mm2, all.shop.lengths);
+  const area = (mm2: number) => formatArea(mm2, all.shop.lengths);
   const base = {
     id: `small:${mark.id}` as const,
     station: 'fit' as const,
     title: 'Small parts',
     ...aboutMark(context.mark, context.several),
-    limit: `${plural(shape)} ${say(limit.shape)}, ${plural(counter)} ${say(limit.counter)}`,
-    value: say(smallest),
+    limit: `${plural(shape)} ${area(limit.shape)}, ${plural(counter)} ${area(limit.counter)}`,
+    value: area(smallest),
   };
   if (shapes.length + counters.length === 0)
     return { ...base, verdict: 'fine', why: `The smallest ${shape} or ${counter} can be held and weeded.`, remedies: [] };
