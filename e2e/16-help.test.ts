@@ -24,8 +24,8 @@ test('? lists the keys, / finds jobs, films, steps and settings, single keys lea
     ['honour', 'Honour board', /honour-board\/fit/],
     ['harbour', 'Harbour blue', /stock/],
     ['wipe 12', 'Wipe the 12 tapered pint glasses', /regatta-prizes\/prepare/],
-    ['humidity', 'Room temperature and humidity', /workshop/],
     ['offcut', 'Sheets and offcuts', /stock/],
+    ['humidity', 'Room temperature and humidity', /workshop/],
   ] as const) {
     await page.keyboard.press('/');
     await page.getByRole('combobox', { name: 'Find' }).fill(typed);
@@ -34,6 +34,10 @@ test('? lists the keys, / finds jobs, films, steps and settings, single keys lea
     await expect(page).toHaveURL(url);
     await expect(page.getByRole('dialog')).toHaveCount(0);
   }
+  // a hit leads to the word itself; letters that are typed there are its own
+  await expect(page.getByLabel('Room temperature', { exact: true })).toBeFocused();
+  await page.keyboard.press('Tab');
+  await page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur());
   await page.keyboard.press('b');
   await expect(page.getByRole('region', { name: 'Drying rack' })).toBeVisible();
   await openStation(page, 'honour-board', 'fit');

@@ -8,7 +8,7 @@ test('six names from a list, each fitted; one longer sets the size of all, or ea
   await type(page, 'name of this piece', 'Maximiliana-Wilhelmina');
   await page.getByRole('link', { name: /^Fit/ }).click();
   const fitted = reading(page, 'The list fitted');
-  await expect(fitted).toContainText('“Maximiliana-Wilhelmina · BOW SEAT” is the longest');
+  await expect(fitted).toContainText('“Maximiliana-Wilhelmina · BOW SEAT” is the widest');
   await fitted.getByRole('button', { name: 'Each as large as fits' }).click();
   await expect(fitted).toHaveAccessibleName(/watch/);
   await expect(fitted).toContainText('“Maximiliana-Wilhelmina · BOW SEAT” has much smaller letters');

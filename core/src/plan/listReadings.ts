@@ -108,7 +108,7 @@ export function variantReadings(plan: MarkPlan, job: Job, shop: Shop): Reading[]
           ? 'Each is as large as its own piece allows.'
           : drawings
             ? 'All are of one height, set by the one that has least room.'
-            : `“${longest.words}” is the longest, ${say(longest.fitted.width)} wide, and sets the size of all.`,
+            : `“${longest.words}” is the widest, ${say(longest.fitted.width)}, and sets the size of all.`,
       remedies: mark.sizes === 'each' || mark.size.mode !== 'largest' ? [] : [each],
     },
   ];

@@ -108,7 +108,8 @@ const STEP_WORDS: { readonly [K in StepKind]: Words<K> } = {
     verb: () => 'Sand',
     rest: ({ pieces }) => `${all(pieces)} lightly, and dust off`,
     short: () => 'sand',
-    text: () => 'Fine paper, just until the shine is gone; wood along its grain. Feel with a fingertip, then take the dust off.',
+    text: () =>
+      'Fine paper, just until the shine is gone; along the grain where it has one. Feel with a fingertip, then take the dust off.',
   },
   stain: {
     verb: () => 'Stain',

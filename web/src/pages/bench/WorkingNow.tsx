@@ -1,3 +1,4 @@
+import { Link } from 'react-router';
 import { setAt, type Shop } from '@kolleta/core/job';
 import { formatTime, workingWindows } from '@kolleta/core/schedule';
 import { editShop } from '../../storage/editShop';
@@ -20,7 +21,11 @@ export function WorkingNow({ shop, now }: { shop: Shop; now: number }) {
   };
   return (
     <p className="mt-3 flex flex-wrap items-center gap-2 text-[0.95rem]">
-      Outside your hours. I am working now, for
+      Outside{' '}
+      <Link className="underline" to="/workshop">
+        your hours
+      </Link>
+      . I am working now, for
       {[1, 2, 4].map((hours) => (
         <button
           key={hours}

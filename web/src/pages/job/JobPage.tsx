@@ -128,7 +128,15 @@ export function JobPage() {
               </strong>
             </>
           )}
-          {plan?.schedule.unplaced !== undefined && <strong className="text-error"> · finds no room in your hours</strong>}
+          {plan?.schedule.unplaced !== undefined && (
+            <strong className="text-error">
+              {' '}
+              · finds no room in{' '}
+              <Link className="underline" to="/workshop">
+                your hours
+              </Link>
+            </strong>
+          )}
           {plan && !plan.aside && <span className="quiet text-[0.86rem]"> · {formatDuration(plan.handsLeft)} of work</span>}
         </p>
       </div>
