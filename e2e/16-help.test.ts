@@ -1,3 +1,4 @@
+import { actions } from '../web/src/app/actions';
 import { expect, kept, openBench, openStation, test } from './workshop';
 
 test('somebody new makes a real mark of one word', async ({ page }) => {
@@ -46,6 +47,19 @@ test('? lists the keys, / finds jobs, films, steps and settings, single keys lea
   // letters that are typed into a word stay there
   await page.getByLabel('Name of the piece').fill('b/?j');
   await expect(page).toHaveURL(/measure/);
+});
+
+test('whatever can be found to do leads to a word, a button or a part of the page that is there', async ({ page }) => {
+  await openBench(page);
+  const all = actions({ id: 'regatta-prizes', name: 'Regatta prizes' } as Parameters<typeof actions>[0]);
+  expect(all.length).toBeGreaterThan(40);
+  for (const to of new Set(all.map((one) => one.to))) {
+    await page.goto(`/#${to}`);
+    for (const { focus } of all.filter((one) => one.to === to)) {
+      const found = page.getByRole('main').locator(`[aria-label^=${JSON.stringify(focus)}]`);
+      await expect(found.or(page.getByRole('main').getByRole('button', { name: focus })).first(), `${to}: ${focus}`).toBeVisible();
+    }
+  }
 });
 
 test('a clock set back while closed is asked about, and timers stand where they stood', async ({ page }) => {
