@@ -2,59 +2,14 @@ import { useState } from 'react';
 import { partList, partWord, readList, writeList } from '@kolleta/core/artwork';
 import { removeAt, setAt, type Job, type Mark, type Patch, type PieceList } from '@kolleta/core/job';
 import type { MarkPlan } from '@kolleta/core/plan';
-import { formatLength } from '@kolleta/core/units';
 import { newId } from '../../storage/newId';
 import { FileButton } from '../../ui/FileButton';
 import { Choice, LengthWord, Sentence, TextWord } from '../../ui/tokens';
 import type { StationProps } from '../../frame/station';
+import { ListBars } from './ListBars';
 
 /** Larger files are no lists of pieces. */
 const MOST_LIST_BYTES = 1024 * 1024;
-
-/** One row's size against the widest, drawn. */
-function Bars({
-  plan,
-  list,
-  system,
-  shown,
-  onShow,
-}: {
-  plan: MarkPlan;
-  list: PieceList;
-  system: 'mm' | 'inch';
-  shown: string | undefined;
-  onShow: (row: string) => void;
-}) {
-  const widest = Math.max(...plan.variants.map((v) => v.fitted.width), 1);
-  return (
-    <ol className="max-h-64 overflow-y-auto" aria-label="The list as it fits">
-      {list.rows.map((row) => {
-        const v = plan.variants.find((one) => one.row === row.id);
-        return (
-          <li key={row.id}>
-            <button
-              type="button"
-              aria-pressed={shown === row.id}
-              className={`grid w-full grid-cols-[minmax(0,1fr)_5.5rem] items-center gap-2 rounded px-1 py-0.5 text-left text-sm ${shown === row.id ? 'bg-base-200' : ''}`}
-              onClick={() => onShow(row.id)}
-            >
-              <span className="relative block truncate">
-                {v && (
-                  <span className="bg-primary absolute bottom-0 left-0 h-0.5" style={{ width: `${(100 * v.fitted.width) / widest}%` }} />
-                )}
-                {v?.words || row.cells.join(' ') || '(nothing)'}
-                {v && v.missing.length > 0 && <span className="text-error"> — no {v.missing.join(' ')}</span>}
-              </span>
-              <span className="measure text-right text-[0.78rem]">
-                {v ? (v.fitted.layers.length > 0 ? formatLength(v.fitted.width, system) : '–') : 'as all'}
-              </span>
-            </button>
-          </li>
-        );
-      })}
-    </ol>
-  );
-}
 
 /** A list whose rows are parted, each letter or word a piece of its own; with their backings and frames, as every row has. */
 function partRows({ list }: Job, into: 'letters' | 'words'): Patch {
@@ -252,7 +207,7 @@ export function ListCard({
               {mark.artwork.column !== undefined && ', as it is called on the shelf'}.
             </Sentence>
           )}
-          {plan && <Bars plan={plan} list={list} system={shop.lengths} shown={shown} onShow={onShow} />}
+          {plan && <ListBars plan={plan} list={list} system={shop.lengths} shown={shown} onShow={onShow} />}
           {chosen && (
             <Sentence className="text-[0.95rem]!">
               On this piece{' '}

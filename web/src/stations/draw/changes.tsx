@@ -1,3 +1,4 @@
+// Longer than 300 lines: it is one table, a row a change.
 import type { ReactNode } from 'react';
 import { MOST_COPIES } from '@kolleta/core/artwork';
 import { boxHeight, boxWidth, numbersFrom, type Box } from '@kolleta/core/geometry';
