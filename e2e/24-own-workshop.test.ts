@@ -119,6 +119,16 @@ test('stock of each kind is added, changed, counted with a reason, replaced wher
     await type(page, name, word);
     await expect(page.getByRole('button', { name: `Done with ${word}` })).toBeVisible();
   }
+  // each kind is counted, with its reason
+  for (const [word, typed, shown] of [
+    ['Striped', '1.5 m', '1500 mm'],
+    ['Own tape', '700', '700 mm'],
+    ['Own paint', '25 ml', '25 ml'],
+  ] as const) {
+    await type(page, `${word} left`, typed);
+    await page.getByRole('button', { name: 'spoiled' }).click();
+    await expect(page.getByLabel(`${word} left`)).toHaveValue(shown);
+  }
   await type(page, 'Buy more below', '12');
   await expect(page.locator('li', { hasText: 'Own hooks' })).toContainText('buy more');
   // an amount is corrected with its reason, and can be taken back
@@ -149,6 +159,14 @@ test('stock of each kind is added, changed, counted with a reason, replaced wher
   await take.getByRole('button', { name: 'Take it in' }).click();
   await expect(page.getByRole('button', { name: 'Change Bought tape' })).toBeVisible();
   await expect(page.getByRole('button', { name: 'Change Own tape' })).toBeVisible();
+  // what nobody uses goes at once, and comes back when that is taken back
+  for (const word of ['Own tape', 'Own paint', 'Own hooks']) {
+    await page.getByRole('button', { name: `Change ${word}` }).click();
+    await page.getByRole('button', { name: 'Remove', exact: true }).click();
+    await expect(page.getByRole('button', { name: `Change ${word}` })).toHaveCount(0);
+  }
+  await page.getByRole('banner').getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByRole('button', { name: 'Change Own hooks' })).toBeVisible();
   await openStation(page, 'crew-flasks', 'draw');
   await expect(page.getByLabel('Film', { exact: true })).toHaveValue('white-gloss');
   // the pattern's worst colour counts, and the cover sheet comes off before the cut

@@ -47,7 +47,9 @@ export async function countStock(
   const label = 'Count the stock';
   const eventOf = (shop: Shop, events: readonly WorkEvent[]): WorkEvent | undefined => {
     const found = amountOf(shop, events, what.stock, what.item);
-    return found && { id, at, kind: 'counted', ...what, name: found.name, was: found.amount };
+    // nothing is corrected where it is what it was thought to be
+    if (!found || found.amount === what.is) return undefined;
+    return { id, at, kind: 'counted', ...what, name: found.name, was: found.amount };
   };
   const run = () =>
     write(

@@ -1,9 +1,10 @@
 import {
-  removeAt,
+  applyPatch,
   setAt,
   takeInstead,
   type Film,
   type Paint,
+  type Patch,
   type Shop,
   type StockKindId,
   type Supply,
@@ -11,9 +12,10 @@ import {
 } from '@kolleta/core/job';
 import type { StockList } from '@kolleta/core/stockList';
 import { db } from './db';
-import { editJob, undoJob } from './editJob';
-import { countStock, editShop, undoShop } from './editShop';
+import { editJob } from './editJob';
+import { countStock, editShop } from './editShop';
 import { newId } from './newId';
+import { takeAway } from './takeAway';
 
 /** Where each kind of stock is kept in the shop. */
 const STOCK_FIELD = { film: 'films', tape: 'tapes', paint: 'paints', supply: 'supplies' } as const satisfies Record<
@@ -52,17 +54,26 @@ export const copyStock = <K extends StockKindId>(stock: K, thing: StockThings[K]
  *
  * @returns brings it back, and the jobs' choices
  */
-export async function removeStock(stock: StockKindId, id: string, instead?: string): Promise<() => Promise<void>> {
-  const changed: string[] = [];
+export async function removeStock(stock: StockKindId, id: string, name: string, instead?: string): Promise<() => Promise<void>> {
+  const inverses: { readonly job: string; readonly inverse: Patch }[] = [];
   for (const job of await db.jobs.toArray()) {
     if (takeInstead(job, stock, id, instead).length === 0) continue;
-    await editJob(job.id, (saved) => takeInstead(saved, stock, id, instead), 'Take another from stock');
-    changed.push(job.id);
+    let inverse: Patch = [];
+    await editJob(
+      job.id,
+      (saved) => {
+        const patch = takeInstead(saved, stock, id, instead);
+        inverse = applyPatch(saved, patch).inverse;
+        return patch;
+      },
+      `Take another than ${name}`,
+    );
+    inverses.push({ job: job.id, inverse });
   }
-  await editShop(removeAt([STOCK_FIELD[stock], id]), 'Take out of the stock');
+  const back = await takeAway(STOCK_FIELD[stock], id, name);
   return async () => {
-    await undoShop();
-    for (const job of changed) await undoJob(job);
+    await back();
+    for (const { job, inverse } of inverses) await editJob(job, () => inverse, `Take ${name} again`);
   };
 }
 

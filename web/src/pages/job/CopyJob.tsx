@@ -2,7 +2,8 @@ import { useNavigate } from 'react-router';
 import { copyJob, nameOfCopy, setAt, type Job, type JobPattern } from '@kolleta/core/job';
 import { now } from '../../storage/clock';
 import { addJob } from '../../storage/editJob';
-import { editShop, undoShop } from '../../storage/editShop';
+import { editShop } from '../../storage/editShop';
+import { takeAway } from '../../storage/takeAway';
 import { newId } from '../../storage/newId';
 import { plainly } from '../../storage/plainly';
 import { useWorkshop } from '../../storage/useWorkshop';
@@ -36,7 +37,9 @@ export function CopyJob({ job }: { job: Job }) {
         (shop) => (shop.patterns ? setAt(['patterns', pattern.id], pattern) : setAt(['patterns'], [pattern])),
         'Save a pattern',
       );
-      tell(`${job.name} is a pattern now: begin from it under Jobs.`, { action: { label: 'Undo', run: () => void undoShop() } });
+      tell(`${job.name} is a pattern now: begin from it under Jobs.`, {
+        action: { label: 'Undo', run: () => void takeAway('patterns', pattern.id, pattern.name) },
+      });
     } catch (error) {
       tell(plainly(error), { tone: 'error' });
     }

@@ -2,10 +2,11 @@ import { useState } from 'react';
 import { diameterAt } from '@kolleta/core/blanks';
 import { BLANK_KINDS, BLANKS, GROUNDS, type Blank } from '@kolleta/core/facts';
 import { blankForFilm } from '@kolleta/core/fit';
-import { removeAt, setAt, type Shop } from '@kolleta/core/job';
+import { setAt, type Shop } from '@kolleta/core/job';
 import { counted, formatLength } from '@kolleta/core/units';
 import { FrontView } from '../../drawing/FrontView';
-import { editShop, undoShop } from '../../storage/editShop';
+import { editShop } from '../../storage/editShop';
+import { takeAway } from '../../storage/takeAway';
 import { TextWord } from '../../ui/tokens';
 import { useTell } from '../../ui/toasts';
 import { VerdictMark } from '../../ui/Verdict';
@@ -22,8 +23,8 @@ const wide = ({ shape }: Blank) => (shape.kind === 'flat' ? shape.width : Math.m
 function OwnBlankWords({ blank }: { blank: Blank }) {
   const tell = useTell();
   const remove = async () => {
-    await editShop(removeAt(['blanks', blank.id]), 'Take a blank away');
-    tell(`${blank.name} is off the shelf.`, { action: { label: 'Undo', run: () => void undoShop() } });
+    const back = await takeAway('blanks', blank.id, blank.name);
+    tell(`${blank.name} is off the shelf.`, { action: { label: 'Undo', run: () => void back() } });
   };
   return (
     <span className="mt-1 flex items-center justify-center gap-1 text-sm">

@@ -1,10 +1,11 @@
 import { useNavigate } from 'react-router';
-import { copyJob, nameOfCopy, removeAt, setAt, type JobPattern, type Shop } from '@kolleta/core/job';
+import { copyJob, nameOfCopy, setAt, type JobPattern, type Shop } from '@kolleta/core/job';
 import { counted } from '@kolleta/core/units';
 import { FrontView } from '../../drawing/FrontView';
 import { now } from '../../storage/clock';
 import { addJob } from '../../storage/editJob';
-import { editShop, undoShop } from '../../storage/editShop';
+import { editShop } from '../../storage/editShop';
+import { takeAway } from '../../storage/takeAway';
 import { newId } from '../../storage/newId';
 import { plainly } from '../../storage/plainly';
 import { TextWord } from '../../ui/tokens';
@@ -27,8 +28,8 @@ export function Patterns({ shop, names }: { shop: Shop; names: readonly string[]
     }
   };
   const remove = async (pattern: JobPattern) => {
-    await editShop(removeAt(['patterns', pattern.id]), 'Take a pattern away');
-    tell(`${pattern.name} is no pattern any more.`, { action: { label: 'Undo', run: () => void undoShop() } });
+    const back = await takeAway('patterns', pattern.id, pattern.name);
+    tell(`${pattern.name} is no pattern any more.`, { action: { label: 'Undo', run: () => void back() } });
   };
   return (
     <section aria-label="Patterns">

@@ -30,7 +30,7 @@ function RemoveStock<K extends StockKindId>({ stock, thing, others }: Pick<Props
   const instead = chosen ?? others[0]?.id;
   const remove = async (to?: string) => {
     setAsking(false);
-    const back = await removeStock(stock, thing.id, to);
+    const back = await removeStock(stock, thing.id, thing.name, to);
     tell(`${thing.name} is out of the stock.`, { action: { label: 'Undo', run: () => void back() } });
   };
   return (

@@ -2,7 +2,8 @@ import { useState } from 'react';
 import { CARRIER_GRADES, KNIFE, USUAL_CUTTERS, type CarrierGrade } from '@kolleta/core/facts';
 import { removeAt, setAt, type Carrier, type Machine, type Press, type Scalar, type Shop } from '@kolleta/core/job';
 import { formatLength } from '@kolleta/core/units';
-import { editShop, undoShop } from '../../storage/editShop';
+import { editShop } from '../../storage/editShop';
+import { takeAway } from '../../storage/takeAway';
 import { newId } from '../../storage/newId';
 import { AmountWord, Choice, CountWord, LengthWord, Sentence, Switch, TextWord } from '../../ui/tokens';
 import { useTell } from '../../ui/toasts';
@@ -92,8 +93,8 @@ function MachineWords({ machine, shop }: { machine: Machine; shop: Shop }) {
   const widest = Math.max(0, ...shop.films.map(({ width }) => width));
   const wider = shop.films.filter(({ width }) => width > machine.width);
   const remove = async () => {
-    await editShop(removeAt(['machines', machine.id]), 'Remove a machine');
-    tell(`${machine.name} is gone.`, { action: { label: 'Undo', run: () => void undoShop() } });
+    const back = await takeAway('machines', machine.id, machine.name);
+    tell(`${machine.name} is gone.`, { action: { label: 'Undo', run: () => void back() } });
   };
   const origin = machine.origin ?? { x: 0, y: 0 };
   const setOrigin = (part: 'x' | 'y', mm: number) =>

@@ -49,7 +49,7 @@ function Changes({ difference: d }: { difference: WorkshopDifference }) {
 /** The workshop out to a file and back; the demo, and a new beginning. */
 export function WorkshopFile() {
   const state = useWorkshop();
-  const { shop, jobs, events, isDemo, backedUpAt } = state;
+  const { shop, jobs, events, backedUpAt } = state;
   const tell = useTell();
   const navigate = useNavigate();
   const input = useRef<HTMLInputElement>(null);
@@ -111,7 +111,7 @@ export function WorkshopFile() {
       <h2 className="text-lg font-bold">The workshop as a file</h2>
       <p className="quiet mb-2 text-sm">
         Everything is saved in this browser only. The file holds all of it: stock, jobs and log.{' '}
-        {isDemo
+        {PLACE === 'demo'
           ? 'You are in the demo: a file opens as your own workshop, and the demo stays as it is.'
           : backedUpAt
             ? `Last saved ${formatMoment(backedUpAt, shop.hours.zone)}.`
