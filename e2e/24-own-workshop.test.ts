@@ -166,7 +166,8 @@ test('stock of each kind is added, changed, counted with a reason, replaced wher
     await expect(page.getByRole('button', { name: `Change ${word}` })).toHaveCount(0);
   }
   await page.getByRole('banner').getByRole('button', { name: 'Undo' }).click();
-  await expect(page.getByRole('button', { name: 'Change Own hooks' })).toBeVisible();
+  await expect(page.getByLabel('Own hooks left')).toBeVisible();
+  await expect(page.getByLabel('Own paint left')).toHaveCount(0);
   await openStation(page, 'crew-flasks', 'draw');
   await expect(page.getByLabel('Film', { exact: true })).toHaveValue('white-gloss');
   // the pattern's worst colour counts, and the cover sheet comes off before the cut
