@@ -139,6 +139,9 @@ test('stock of each kind is added, changed, counted with a reason, replaced wher
   await expect(page.getByLabel('Own hooks left')).toHaveValue('10 pieces');
   await page.getByRole('button', { name: 'Redo' }).click();
   await expect(page.getByLabel('Own hooks left')).toHaveValue('30 pieces');
+  await page.getByRole('link', { name: 'Logbook' }).click();
+  await expect(page.getByRole('list', { name: 'Log' }).getByRole('listitem').first()).toContainText('Own hooks, bought more');
+  await page.goto('/#/stock');
   // what is used is named before it goes, and replaced there
   await page.getByRole('button', { name: 'Change Silver' }).click();
   await page.getByRole('button', { name: 'Remove', exact: true }).click();
@@ -184,6 +187,15 @@ test('a machine narrower than the film never gets it whole, tape is chosen, and 
   await expect(page.getByLabel('Cutting width')).toHaveCount(1);
   await page.getByLabel('Cutting width').fill('280 mm');
   await page.getByLabel('Cutting width').press('Enter');
+  // what cannot be is refused with the way out, and nothing is shown that is not so
+  await type(page, 'Least length', '9 m');
+  await expect(page.getByRole('alert')).toContainText('The shortest load would be 9000 mm');
+  await page.getByLabel('Least length').press('Escape');
+  await page.getByText('Speeds, step').click();
+  await type(page, 'Knife speed', '0');
+  await expect(page.getByRole('alert')).toContainText('Type a number from 1 to');
+  await page.getByLabel('Knife speed').press('Escape');
+  await expect(page.getByLabel('Finest step')).toHaveValue('0.025 mm');
   await expect(page.getByText(/films are wider: trimmed to 280 mm/)).toBeVisible();
   await openStation(page, 'regatta-prizes', 'cut');
   await planned(page);
@@ -264,6 +276,23 @@ test('four pictures go on four plates, and words are taken out of a shape of one
 
   await planned(page);
   await expect(page.getByLabel('What stands inside')).toHaveValue('40 mm');
+});
+
+test('with everything skipped and awkward words nothing is lost, and every screen says what is missing', async ({ page }) => {
+  await beginOwn(page, []);
+  await page.getByLabel('Word').fill('Jam');
+  await expect(reading(page, 'Film that is not here')).toContainText('add yours in Stock');
+  await page.getByRole('button', { name: 'Save it as a job' }).click();
+  await planned(page);
+  await page.getByRole('link', { name: /^Cut/ }).click();
+  const cut = page.getByRole('region', { name: 'Cut, drawing' });
+  await expect(cut).toContainText('Nothing can be cut yet. Fix this first: film that is not here');
+  // of what is not cut nothing is told
+  await expect(reading(page, 'How it is lifted')).toHaveCount(0);
+  await page.getByRole('link', { name: 'Bench', exact: true }).click();
+  await expect(page.getByRole('heading', { name: 'Something has to be fixed first' })).toBeVisible();
+  await page.getByRole('link', { name: 'Go there' }).click();
+  await expect(page).toHaveURL(/\/draw$/);
 });
 
 test('what was saved by an older Kolleta opens, with its stock', async ({ page }) => {

@@ -24,6 +24,23 @@ describe('the log', () => {
     expect(logOf(events).map((r) => r.title)).toEqual(['two', 'three']);
     expect(logOf(events, 'a')).toMatchObject([{ outcome: 'wrong', what: 'A part was lost' }]);
   });
+  it('has a line for stock that was counted, in the log of the workshop only, until it is taken back', () => {
+    const count: WorkEvent = {
+      id: 'c',
+      at: 8,
+      kind: 'counted',
+      stock: 'tape',
+      item: 't',
+      name: 'Clear',
+      was: 900,
+      is: 40,
+      reason: 'spoiled',
+    };
+    const [first] = logOf([...events, count]);
+    expect(first).toMatchObject({ title: 'Clear, spoiled', outcome: 'counted', count: { stock: 'tape', was: 900, is: 40 }, timed: false });
+    expect(logOf([...events, count], 'a')).toHaveLength(1);
+    expect(logOf([...events, count, { id: 'x', at: 9, kind: 'reversed', event: 'c' }])).toHaveLength(2);
+  });
   it('adds up planned and actual', () => expect(logTotals(logOf(events))).toEqual({ planned: 13, actual: 24, timed: 2, wrong: 1 }));
   it('leaves out of it what was not timed, and of older entries what is just as planned', () => {
     const untimed = { ...done('four', 7, 30, 30), timed: false } as WorkEvent;

@@ -1,4 +1,4 @@
-import { isTimed, kindOf, standing, type Id, type JobId, type ReadingId, type WorkEvent } from '../job';
+import { isTimed, kindOf, standing, type Id, type StockKindId, type JobId, type ReadingId, type WorkEvent } from '../job';
 import { wentAhead } from '../words';
 
 /** One line of the log: what was done, how long it was to take and took, and how it came out. */
@@ -11,7 +11,9 @@ export interface LogRecord {
   readonly actual: number;
   /** Whether that was measured or typed. */
   readonly timed: boolean;
-  readonly outcome: 'done' | 'wrong' | 'overridden';
+  readonly outcome: 'done' | 'wrong' | 'overridden' | 'counted';
+  /** Stock that was counted: of what kind, what was thought to be there and what is. */
+  readonly count?: { readonly stock: StockKindId; readonly was: number; readonly is: number };
   /** What went wrong. */
   readonly what?: string;
   readonly note?: string;
@@ -21,6 +23,11 @@ export interface LogRecord {
 export function logOf(events: readonly WorkEvent[], job?: JobId): LogRecord[] {
   return standing(events)
     .flatMap((event): LogRecord[] => {
+      if (event.kind === 'counted' && job === undefined) {
+        const { id, at, name, reason, stock, was, is } = event;
+        const counted = { planned: 0, actual: 0, timed: false, outcome: 'counted' as const, note: reason };
+        return [{ event: id, at, job: '', title: `${name}, ${reason}`, ...counted, count: { stock, was, is } }];
+      }
       if (event.kind === 'overridden' && (job === undefined || event.job === job)) {
         const { id, at, reason } = event;
         const title = wentAhead(kindOf({ id: event.reading as ReadingId }));

@@ -27,6 +27,6 @@ export function filmReadings({ plan, shaped }: FittingWork, job: Job, shop: Shop
     limit: 'a film in this workshop',
     why: 'The mark is to be cut from a film that this workshop does not have, so nothing of it would be cut.',
     remedies: offered.map((film) => ({ label: `Cut it from ${film.name}`, patch: filmInstead(mark, id, film.id) })),
-    advice: shop.films.length === 0 ? 'There is no film in this workshop yet.' : 'Or put the film into Stock.',
+    advice: shop.films.length === 0 ? 'There is no film in this workshop yet: add yours in Stock.' : 'Or put the film into Stock.',
   }));
 }

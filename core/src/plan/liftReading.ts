@@ -28,7 +28,7 @@ interface LiftInput {
  */
 export function liftReading(job: Job, plan: MarkPlan, shop: Pick<Shop, 'machines' | 'lengths'>, memo: Memo): Reading | undefined {
   const { mark, cutFlat: flat, inspections, perPiece, variants } = plan;
-  if (!TECHNIQUES[mark.technique].mayLieApart || variants.length > 0 || flat.length === 0) return undefined;
+  if (!TECHNIQUES[mark.technique].mayLieApart || variants.length > 0 || flat.length === 0 || inspections.length === 0) return undefined;
   const copies = job.count * perPiece;
   const whole = { job: job.id, mark, flat, inspections, copies };
   const apart = apartParts(whole, memo);

@@ -72,7 +72,7 @@ export function gripReading(
       why,
       remedies: found,
       advice: window.open
-        ? `${tapes.length === 0 ? 'Put your tapes into Stock, or buy one' : 'Buy a tape'} whose grip lies in the window.`
+        ? `${tapes.length === 0 ? 'Add your tapes in Stock, or buy one' : 'Buy a tape'} whose grip lies in the window.`
         : window.limitedBy === 'coating'
           ? `Try on a hidden spot whether the ${surface.weakest ?? 'coating'} holds, let it cure for some days, or place the mark by hand without tape.`
           : 'Choose another film or another way to make the mark, or place it by hand without tape.',

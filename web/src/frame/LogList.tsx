@@ -1,10 +1,19 @@
 import { formatMoment } from '@kolleta/core/schedule';
 import type { LogRecord } from '@kolleta/core/logbook';
 import type { Shop } from '@kolleta/core/job';
-import { formatDuration } from '@kolleta/core/units';
+import { formatDuration, formatLength } from '@kolleta/core/units';
 import { reverseEvents } from '../storage/logEvent';
 import { useWorkshop } from '../storage/useWorkshop';
 import { VerdictMark } from '../ui/Verdict';
+
+/** From how much to how much, in the unit that such stock is counted in. */
+function countWords({ stock, was, is }: NonNullable<LogRecord['count']>, shop: Shop): string {
+  const say = (amount: number) =>
+    stock === 'film' || stock === 'tape'
+      ? formatLength(Math.max(0, amount), shop.lengths, { digits: 0 })
+      : `${Math.floor(Math.max(0, amount) * 10) / 10}${stock === 'paint' ? ' ml' : ''}`;
+  return `Thought to be ${say(was)}, is ${say(is)}.`;
+}
 
 /** Log lines with planned and actual minutes drawn to one scale. */
 export function LogList({
@@ -22,7 +31,7 @@ export function LogList({
   const undo = (record: LogRecord) => {
     const event = events.find((e) => e.id === record.event);
     if (!event) return;
-    const together = events.filter((e) => e.at === event.at && 'step' in e && 'step' in event && e.step === event.step);
+    const together = 'step' in event ? events.filter((e) => e.at === event.at && 'step' in e && e.step === event.step) : [event];
     void reverseEvents(together);
   };
   return (
@@ -30,7 +39,10 @@ export function LogList({
       {records.map((record) => (
         <li key={record.event} className="sheet px-4 py-2.5">
           <div className="flex flex-wrap items-baseline gap-x-3">
-            <VerdictMark verdict={record.outcome === 'done' ? 'fine' : record.outcome === 'wrong' ? 'stop' : 'watch'} size={15} />
+            <VerdictMark
+              verdict={record.outcome === 'done' || record.outcome === 'counted' ? 'fine' : record.outcome === 'wrong' ? 'stop' : 'watch'}
+              size={15}
+            />
             <h3 className="min-w-0 flex-1 basis-56 text-[0.98rem] font-bold break-words">{record.title}</h3>
             <span className="quiet text-[0.82rem]">
               {jobName?.(record.job) ? `${jobName(record.job)} · ` : ''}
@@ -43,8 +55,9 @@ export function LogList({
             )}
           </div>
           {record.outcome === 'overridden' && <p className="text-[0.9rem]">“{record.note}”</p>}
+          {record.count && <p className="text-[0.9rem]">{countWords(record.count, shop)}</p>}
           <div
-            hidden={record.outcome === 'overridden'}
+            hidden={record.outcome === 'overridden' || record.count !== undefined}
             className="mt-1 grid grid-cols-[4.4rem_minmax(0,1fr)_auto] items-center gap-x-2 text-[0.82rem]"
           >
             <span className="quiet">planned</span>

@@ -219,27 +219,29 @@ export function Switch({
   );
 }
 
-/** A number with its unit in a sentence, whole or broken, 0 or more. */
+/** A number with its unit in a sentence, whole or broken. */
 export function AmountWord({
   label,
   value,
   unit,
+  least = 0,
   most = 1_000_000,
   onChange,
 }: {
   label: string;
   value: number;
   unit: string;
+  least?: number;
   most?: number;
   onChange: (n: number) => Saving;
 }) {
   const read = (text: string): Result<number> => {
     const n = Number(text.replace(unit, '').replace(',', '.').trim());
-    return text.trim() !== '' && Number.isFinite(n) && n >= 0 && n <= most
+    return text.trim() !== '' && Number.isFinite(n) && n >= least && n <= most
       ? good(n)
-      : refused(`"${text}" is not a number.`, `0 to ${most} ${unit}`, label, `Type a number such as 45.`);
+      : refused(`"${text}" does not fit here.`, `${least} to ${most} ${unit}`, label, `Type a number from ${least} to ${most}.`);
   };
-  return <Typed label={label} shown={`${Math.round(value * 100) / 100} ${unit}`.trim()} read={read} onChange={onChange} />;
+  return <Typed label={label} shown={`${Math.round(value * 1000) / 1000} ${unit}`.trim()} read={read} onChange={onChange} />;
 }
 
 /** A price in a sentence, in the workshop's currency. */

@@ -28,12 +28,19 @@ function waitFor(placed: PlacedStep, rack: readonly RackItem[]): RackItem | unde
 }
 
 /** What is said when no step is to be done, by why there is none. */
-function greetingFor(jobs: readonly Job[], shop: Shop): { title: string; text: string } {
+function greetingFor(jobs: readonly Job[], shop: Shop, { watch }: Bench): { title: string; text: string; to?: string } {
   if (jobs.length === 0) return { title: 'The bench is clear', text: 'Begin with one word on one piece, or lay out a whole job.' };
   if (shop.hours.week.flat().length === 0 && !shop.hours.extra?.length)
-    return { title: 'No hours to work in', text: 'Say when you work under Workshop, and the steps of your jobs find their times.' };
+    return { title: 'No hours to work in', text: 'Say when you work, and the steps of your jobs find their times.', to: '/workshop' };
   if (jobs.every(({ marks }) => marks.length === 0))
     return { title: 'No mark yet', text: 'Your open jobs have pieces and no marks. Open one and give it words or a drawing.' };
+  const stop = watch.find(({ verdict, job }) => verdict === 'stop' && job !== undefined);
+  if (stop)
+    return {
+      title: 'Something has to be fixed first',
+      text: 'No step can be planned before. See what to keep an eye on.',
+      to: `/job/${stop.job!}/${stop.station ?? 'fit'}`,
+    };
   return { title: 'All done', text: 'Every step of your open jobs is done. Close them, or begin the next.' };
 }
 
@@ -50,13 +57,21 @@ function NowCard({ bench, jobs, shop, now }: { bench: Bench; jobs: readonly Job[
     tell(`Time is up: ${inSentence(stepTitle(placed.step))}.`);
   }, [over, placed, tell]);
   if (!placed) {
-    const greeting = greetingFor(jobs, shop);
+    const greeting = greetingFor(jobs, shop, bench);
     return (
       <div className="bg-primary text-primary-content flex flex-1 flex-col justify-center rounded-xl p-6">
         <h1 className="text-3xl font-extrabold">{greeting.title}</h1>
         <p className="mt-2 text-lg">{greeting.text}</p>
         <div className="mt-4 flex flex-wrap gap-2">
-          <Link to="/quick" className="btn btn-lg border-0 bg-white text-[#0e3f44]">
+          {greeting.to && (
+            <Link to={greeting.to} className="btn btn-lg border-0 bg-white text-[#0e3f44]">
+              Go there
+            </Link>
+          )}
+          <Link
+            to="/quick"
+            className={`btn btn-lg ${greeting.to ? 'border-white/70 bg-transparent text-white' : 'border-0 bg-white text-[#0e3f44]'}`}
+          >
             Quick mark
           </Link>
           <Link to="/jobs" className="btn btn-lg border-white/70 bg-transparent text-white">

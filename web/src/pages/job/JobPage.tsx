@@ -1,8 +1,8 @@
 import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
-import { counted, formatDuration } from '@kolleta/core/units';
+import { counted, formatDuration, inSentence } from '@kolleta/core/units';
 import { formatMoment, formatPromise } from '@kolleta/core/schedule';
-import { removeAt, setAt, type StationId } from '@kolleta/core/job';
+import { holdsCut, readingTitle, removeAt, setAt, type StationId } from '@kolleta/core/job';
 import { download, fileName } from '../../storage/download';
 import { editJob } from '../../storage/editJob';
 import { now } from '../../storage/clock';
@@ -71,6 +71,7 @@ export function JobPage() {
   const current = (stationsOf(job).find((s) => s.id === station)?.id ?? 'fit') as StationId;
   const View = VIEWS[current];
   const packed = plan?.schedule.packed;
+  const stopAt = plan?.readings.find(holdsCut);
   const late = job.deadline !== undefined && packed !== undefined && packed > job.deadline;
   const exportJob = async () => {
     const { writeJobFile } = await import('@kolleta/core/jobFile');
@@ -137,14 +138,18 @@ export function JobPage() {
               </Link>
             </strong>
           )}
-          {plan && !plan.aside && <span className="quiet text-[0.86rem]"> · {formatDuration(plan.handsLeft)} of work</span>}
+          {plan && !plan.aside && plan.schedule.steps.length > 0 && (
+            <span className="quiet text-[0.86rem]"> · {formatDuration(plan.handsLeft)} of work</span>
+          )}
         </p>
       </div>
       {plan && whole && plan.schedule.steps.length > 0 ? (
         <JobRibbon job={job} plan={plan} whole={whole} shop={shop} />
       ) : (
         // its room is kept: nothing moves when the first letter is typed
-        <p className="sheet quiet flex h-6.5 items-center px-3 text-[0.8rem]">No steps yet: give it a mark.</p>
+        <p className="sheet quiet flex h-6.5 items-center px-3 text-[0.8rem]">
+          {stopAt ? `No steps yet. Fix this first: ${inSentence(readingTitle(stopAt))}.` : 'No steps yet: give it a mark.'}
+        </p>
       )}
       <Strip
         stations={stationsOf(job).map((s) => ({

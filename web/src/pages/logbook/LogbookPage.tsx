@@ -1,5 +1,5 @@
 import { logOf, logTotals } from '@kolleta/core/logbook';
-import { formatDuration } from '@kolleta/core/units';
+import { counted, formatDuration } from '@kolleta/core/units';
 import { useWorkshop } from '../../storage/useWorkshop';
 import { LogList } from '../../frame/LogList';
 
@@ -7,7 +7,8 @@ import { LogList } from '../../frame/LogList';
 export function LogbookPage() {
   const { events, jobs, shop } = useWorkshop();
   const records = logOf(events);
-  const totals = logTotals(records);
+  const steps = records.filter(({ outcome }) => outcome === 'done' || outcome === 'wrong');
+  const totals = logTotals(steps);
   return (
     <div className="flex flex-col gap-3">
       <h1 className="text-[1.65rem] font-extrabold">Logbook</h1>
@@ -18,7 +19,7 @@ export function LogbookPage() {
       ) : (
         <>
           <p>
-            {records.length} {records.length === 1 ? 'step' : 'steps'}, {totals.timed} of them timed
+            {counted(steps.length, 'step')}, {totals.timed} of them timed
             {totals.timed > 0
               ? `: ${formatDuration(totals.actual)} of work where ${formatDuration(totals.planned)} were planned`
               : ''}; {totals.wrong === 0 ? 'nothing went wrong' : `${totals.wrong} went wrong`}.

@@ -118,6 +118,7 @@ export function QuickPage() {
   };
   const keep = async () => {
     await addJob({ ...draft, createdAt: now() });
+    noteFirstMark();
     await navigate(`/job/${draft.id}/fit`);
   };
   const typed: MarkSize = mark.size;

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { CARRIER_GRADES, KNIFE, USUAL_CUTTERS, type CarrierGrade } from '@kolleta/core/facts';
 import { removeAt, setAt, type Carrier, type Machine, type Press, type Scalar, type Shop } from '@kolleta/core/job';
-import { formatLength } from '@kolleta/core/units';
+import { formatLength, good, refused, type Result } from '@kolleta/core/units';
 import { editShop } from '../../storage/editShop';
 import { takeAway } from '../../storage/takeAway';
 import { newId } from '../../storage/newId';
@@ -10,6 +10,8 @@ import { useTell } from '../../ui/toasts';
 import { machineLike } from './machineLike';
 
 const GRADES = (Object.keys(CARRIER_GRADES) as CarrierGrade[]).map((value) => ({ value, label: CARRIER_GRADES[value].name }));
+/** Nothing moves a knife faster, mm/s. */
+const MOST_SPEED = 2000;
 /** Machines are drawn with so many px a mm of width. */
 const PX_PER_MM = 0.3;
 
@@ -96,6 +98,16 @@ function MachineWords({ machine, shop }: { machine: Machine; shop: Shop }) {
     const back = await takeAway('machines', machine.id, machine.name);
     tell(`${machine.name} is gone.`, { action: { label: 'Undo', run: () => void back() } });
   };
+  /** What was typed, where the shortest load is then no longer than the longest. */
+  const inOrder = (typed: number, least: number, most: number): Result<number> =>
+    least <= most
+      ? good(typed)
+      : refused(
+          `The shortest load would be ${formatLength(least, system)}, and the longest ${formatLength(most, system)}.`,
+          'a shortest load below the longest',
+          machine.name,
+          'Measure again, or change the other one first.',
+        );
   const origin = machine.origin ?? { x: 0, y: 0 };
   const setOrigin = (part: 'x' | 'y', mm: number) =>
     editShop((saved) => {
@@ -110,8 +122,24 @@ function MachineWords({ machine, shop }: { machine: Machine; shop: Shop }) {
           <Sentence>
             <TextWord label="Name of the machine" value={machine.name} onChange={(name) => set('name', name)} /> cuts film up to{' '}
             <LengthWord label="Cutting width" value={machine.width} system={system} least={1} onChange={(mm) => set('width', mm)} /> wide,
-            in loads of <LengthWord label="Least length" value={machine.least} system={system} onChange={(mm) => set('least', mm)} /> to{' '}
-            <LengthWord label="Greatest length" value={machine.most} system={system} least={1} onChange={(mm) => set('most', mm)} />,{' '}
+            in loads of{' '}
+            <LengthWord
+              label="Least length"
+              value={machine.least}
+              system={system}
+              check={(mm) => inOrder(mm, mm, machine.most)}
+              onChange={(mm) => set('least', mm)}
+            />{' '}
+            to{' '}
+            <LengthWord
+              label="Greatest length"
+              value={machine.most}
+              system={system}
+              least={1}
+              check={(mm) => inOrder(mm, machine.least, mm)}
+              onChange={(mm) => set('most', mm)}
+            />
+            ,{' '}
             <Switch
               label="How film goes in"
               on={machine.rollFed}
@@ -131,13 +159,22 @@ function MachineWords({ machine, shop }: { machine: Machine; shop: Shop }) {
             <summary className="quiet cursor-pointer text-sm">Speeds, step, zero, pens, carrier sheets</summary>
             <Sentence>
               The knife runs at{' '}
-              <AmountWord label="Knife speed" value={machine.knife} unit="mm/s" onChange={(n) => (n > 0 ? set('knife', n) : undefined)} />,
-              between cuts at{' '}
+              <AmountWord
+                label="Knife speed"
+                value={machine.knife}
+                unit="mm/s"
+                least={1}
+                most={MOST_SPEED}
+                onChange={(n) => set('knife', n)}
+              />
+              , between cuts at{' '}
               <AmountWord
                 label="Travel speed"
                 value={machine.travel}
                 unit="mm/s"
-                onChange={(n) => (n > 0 ? set('travel', n) : undefined)}
+                least={1}
+                most={MOST_SPEED}
+                onChange={(n) => set('travel', n)}
               />
               . Loading takes <AmountWord label="Minutes to load" value={machine.load} unit="min" onChange={(n) => set('load', n)} />. Its
               finest step is{' '}
@@ -146,7 +183,8 @@ function MachineWords({ machine, shop }: { machine: Machine; shop: Shop }) {
                 value={machine.step ?? KNIFE.step}
                 unit="mm"
                 most={1}
-                onChange={(n) => (n > 0 ? set('step', n) : undefined)}
+                least={0.001}
+                onChange={(n) => set('step', n)}
               />
               ; its zero lies <LengthWord label="Zero across" value={origin.x} system={system} onChange={(mm) => setOrigin('x', mm)} />{' '}
               across and <LengthWord label="Zero along" value={origin.y} system={system} onChange={(mm) => setOrigin('y', mm)} /> along from

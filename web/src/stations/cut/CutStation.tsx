@@ -3,7 +3,7 @@ import { Link } from 'react-router';
 import { KNIFE, LAYOUT } from '@kolleta/core/facts';
 import { beforeCutOf, CUT_FILES, keptOf, type CutFileId, type FilmLayout } from '@kolleta/core/cut';
 import { beforeCutWords, mirrorWords, sheetWeedWords } from '@kolleta/core/words';
-import { readingTitle, type Job, type JobId } from '@kolleta/core/job';
+import { holdsCut, readingTitle, type Job, type JobId } from '@kolleta/core/job';
 import type { JobPlan, Plan } from '@kolleta/core/plan';
 import { formatDuration, formatLength, formatWay, inSentence } from '@kolleta/core/units';
 import { FilmDrawing } from '../../drawing/FilmDrawing';
@@ -51,6 +51,7 @@ export function CutStation({ job, plan, shop, edit, fix, mark }: StationProps) {
   const [along, setAlong] = useState<ReadonlySet<JobId>>(new Set());
   const system = shop.lengths;
   const { own, ready, chosen, done, held, left } = layoutToCut(whole, plan, film, along);
+  const stopAt = plan.readings.find(holdsCut);
   const together = useTogether(chosen, shop.machines);
   const layout = together ?? own;
   const { fresh, settled } = useSettling();
@@ -138,7 +139,20 @@ export function CutStation({ job, plan, shop, edit, fix, mark }: StationProps) {
       </dl>
     </>
   ) : (
-    <p className="m-auto max-w-sm p-6 text-center">Nothing to cut yet. Give the job a mark at the Draw station.</p>
+    <p className="m-auto max-w-sm p-6 text-center">
+      Nothing can be cut yet.{' '}
+      {stopAt ? (
+        <>
+          Fix this first:{' '}
+          <Link className="font-bold underline" to={`/job/${job.id}/${stopAt.station}`}>
+            {inSentence(readingTitle(stopAt))}
+          </Link>
+          .
+        </>
+      ) : (
+        'Give the job a mark at the Draw station.'
+      )}
+    </p>
   );
   return (
     <StationLayout title="Cut" drawing={drawing}>
