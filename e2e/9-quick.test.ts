@@ -60,5 +60,20 @@ test('it is silent unless something speaks against it', async ({ page }) => {
   await page.getByLabel('Size', { exact: true }).selectOption('width');
   await page.getByLabel('Width of the mark').fill('9');
   await page.getByLabel('Width of the mark').press('Enter');
-  await expect(page.getByRole('region', { name: /^Small parts: watch/ })).toBeVisible();
+  const small = page.getByRole('region', { name: /^Small parts: watch/ });
+  await expect(small).toBeVisible();
+  // after a fix, what is shown is what is cut
+  await small.getByRole('button').first().click();
+  await expect(small).toHaveCount(0);
+  const says = await page.getByText(/^[\d.]+ × [\d.]+ mm · /).innerText();
+  const download = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Save the cut file' }).click();
+  const svg = await textOf(await download);
+  const points = [...svg.matchAll(/[ML]\s*(-?[\d.]+)[ ,](-?[\d.]+)/g)].map((found) => [Number(found[1]), Number(found[2])] as const);
+  const side = (k: 0 | 1) => Math.max(...points.map((point) => point[k])) - Math.min(...points.map((point) => point[k]));
+  const [width, height] = says.match(/[\d.]+/g)!.map(Number);
+  // it may lie turned on the film
+  const sides = [side(0), side(1)].toSorted((a, b) => b - a);
+  expect(Math.abs(sides[0]! - Math.max(width!, height!))).toBeLessThan(0.11);
+  expect(Math.abs(sides[1]! - Math.min(width!, height!))).toBeLessThan(0.11);
 });

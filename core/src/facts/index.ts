@@ -11,6 +11,7 @@ export * from './recipes';
 export * from './tapeKinds';
 export * from './techniques';
 export * from './usualStock';
+export * from './usualWorkshop';
 export * from './features';
 export * from './seen';
 export * from './stepKinds';

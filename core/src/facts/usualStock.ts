@@ -62,6 +62,18 @@ export const USUAL_ROLL: Readonly<Record<'mm' | 'inch', { readonly width: number
   inch: { width: 304.8, length: 3048 },
 };
 
+/** A sheet and an offcut to begin with, mm. */
+export const USUAL_PIECES: Readonly<Record<'sheet' | 'offcut', { readonly width: number; readonly length: number }>> = {
+  sheet: { width: 300, length: 300 },
+  offcut: { width: 150, length: 100 },
+};
+
+/** A pot of paint to begin with, ml. */
+export const USUAL_POT = 60;
+
+/** A heat press to begin with: its plate, mm. */
+export const USUAL_PRESS = { name: 'Heat press', width: 380, height: 300 } as const;
+
 /** Tapes to begin with. */
 export const USUAL_TAPES: readonly { readonly name: string; readonly kind: TapeKindId }[] = [
   { name: 'Low-tack paper tape', kind: 'paperLow' },

@@ -1,37 +1,5 @@
-import type { Hours, Shop } from './shop';
-
-const morning = 9 * 60;
-const noon = 12 * 60 + 30;
-const evening = 18 * 60;
-
-/** Weeks that somebody may work, Sunday first, to choose from and to change later. */
-export const USUAL_WEEKS: Readonly<
-  Record<'evenings' | 'days' | 'weekends' | 'any', { readonly name: string; readonly week: Hours['week'] }>
-> = {
-  evenings: {
-    name: 'evenings and weekends',
-    week: [[[600, 1080]], ...Array.from({ length: 5 }, (): [number, number][] => [[19 * 60, 21 * 60 + 30]]), [[600, 1080]]],
-  },
-  days: {
-    name: 'weekdays',
-    week: [
-      [],
-      ...Array.from({ length: 5 }, (): [number, number][] => [
-        [morning, noon],
-        [noon + 60, evening],
-      ]),
-      [],
-    ],
-  },
-  weekends: { name: 'weekends only', week: [[[600, 1080]], [], [], [], [], [], [[600, 1080]]] },
-  any: { name: 'any day', week: Array.from({ length: 7 }, (): [number, number][] => [[9 * 60, 21 * 60]]) },
-};
-
-/** A currency that is likely where a device is set up so; a workshop can say another. */
-const CURRENCIES: Readonly<Record<string, string>> = {
-  ...{ US: 'USD', GB: 'GBP', CA: 'CAD', AU: 'AUD', NZ: 'NZD', CH: 'CHF', SE: 'SEK', NO: 'NOK', DK: 'DKK', PL: 'PLN', CZ: 'CZK' },
-  ...{ IN: 'INR', JP: 'JPY', BR: 'BRL', MX: 'MXN', ZA: 'ZAR', SG: 'SGD' },
-};
+import { USUAL_CURRENCIES, USUAL_RATE, USUAL_ROOM, USUAL_WEEKS } from '../facts';
+import type { Shop } from './shop';
 
 /**
  * A workshop with nothing in it yet: no film, no tape, no machine.
@@ -49,9 +17,9 @@ export function emptyShop(zone: string, language: string): Shop {
     paints: [],
     machines: [],
     hours: { zone, week: USUAL_WEEKS.evenings.week },
-    climate: { celsius: 20, humidity: 0.5 },
-    currency: (region && CURRENCIES[region]) ?? 'EUR',
-    rate: 2000,
+    climate: USUAL_ROOM,
+    currency: (region && USUAL_CURRENCIES[region]) ?? 'EUR',
+    rate: USUAL_RATE,
     lengths: american ? 'inch' : 'mm',
     temperatures: american ? 'F' : 'C',
   };

@@ -1,7 +1,8 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import { demoWorkshop } from '../../test/sampleJobs';
-import { emptyShop, USUAL_WEEKS } from './emptyShop';
+import { emptyShop } from './emptyShop';
+import { USUAL_WEEKS } from '../facts';
 import { filmTaken, type WorkEvent } from './event';
 import { filmColours } from './filmColours';
 import { applyPatch } from './patch';

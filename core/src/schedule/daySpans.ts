@@ -5,6 +5,24 @@ export type DaySpan = readonly [start: number, end: number];
 
 const DAY = 1440;
 
+/** Hours are drawn in steps of a quarter of an hour, minutes. */
+export const SPAN_STEP = 15;
+/** What of a span is dragged. */
+export type SpanEdge = 'start' | 'end' | 'both';
+
+/** The nearest step within the day, minutes after midnight. */
+export const snapMinutes = (minutes: number): number => Math.max(0, Math.min(DAY, Math.round(minutes / SPAN_STEP) * SPAN_STEP));
+
+/**
+ * A span of which an end, or all, was dragged by so many minutes: in steps, never out of the day, never shorter than a step.
+ */
+export function dragSpan([start, end]: DaySpan, edge: SpanEdge, by: number): [number, number] {
+  if (edge === 'start') return [Math.min(snapMinutes(start + by), end - SPAN_STEP), end];
+  if (edge === 'end') return [start, Math.max(snapMinutes(end + by), start + SPAN_STEP)];
+  const shift = Math.max(-start, Math.min(DAY - end, snapMinutes(start + by) - start));
+  return [start + shift, end + shift];
+}
+
 /** A time of day as the clock shows it: "09:00", "24:00". */
 export const formatTimeOfDay = (minutes: number): string =>
   `${String(Math.floor(minutes / 60)).padStart(2, '0')}:${String(Math.round(minutes % 60)).padStart(2, '0')}`;

@@ -1,7 +1,8 @@
-import { useRef, useState, type ReactNode } from 'react';
+import { useState, type ReactNode } from 'react';
 import type { ReadWorkshop, WorkshopDifference } from '@kolleta/core/jobFile';
 import type { Result } from '@kolleta/core/units';
 import { forgetOpened, openAsOwn } from '../storage/workshop';
+import { FileButton } from '../ui/FileButton';
 import { PLACE } from '../storage/place';
 import { importerWorker } from '../workers/importerClient';
 import { MOST_WORKSHOP_BYTES, readFile } from '../workers/readFile';
@@ -39,10 +40,8 @@ export function NoStorage({ error, storage }: { error: unknown; storage: boolean
 
 /** The browser has thrown the workshop away. */
 export function Emptied() {
-  const input = useRef<HTMLInputElement>(null);
   const [problem, setProblem] = useState<string>();
-  const take = async (file: File | undefined) => {
-    if (!file) return;
+  const take = async (file: File) => {
     const found = await readFile(
       file,
       (text) =>
@@ -70,17 +69,9 @@ export function Emptied() {
         </p>
       )}
       <div className="flex flex-wrap gap-2">
-        <button type="button" className="btn btn-primary" onClick={() => input.current?.click()}>
+        <FileButton label="Workshop file" accept=".json,application/json" className="btn btn-primary" onFile={(file) => void take(file)}>
           Open a workshop file
-        </button>
-        <input
-          ref={input}
-          type="file"
-          accept=".json,application/json"
-          className="hidden"
-          aria-label="Workshop file"
-          onChange={(event) => void take(event.target.files?.[0])}
-        />
+        </FileButton>
         <button
           type="button"
           className="btn btn-outline"

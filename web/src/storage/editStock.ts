@@ -35,11 +35,7 @@ export interface StockThings {
 export async function addStock<K extends StockKindId>(stock: K, thing: Omit<StockThings[K], 'id'>): Promise<string> {
   const id = newId();
   const field = STOCK_FIELD[stock];
-  // the first of its kind begins the list
-  await editShop(
-    (shop) => (shop[field] ? [{ op: 'set', path: [field, id], value: { ...thing, id }, first: true }] : setAt([field], [{ ...thing, id }])),
-    `Add ${thing.name || 'to the stock'}`,
-  );
+  await editShop(() => [{ op: 'set', path: [field, id], value: { ...thing, id }, first: true }], `Add ${thing.name || 'to the stock'}`);
   return id;
 }
 

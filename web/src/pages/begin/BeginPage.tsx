@@ -1,7 +1,16 @@
 import { useState, type ReactNode } from 'react';
 import { useNavigate } from 'react-router';
-import { FILM_KINDS, TAPE_KINDS, USUAL_CUTTERS, USUAL_FILMS, USUAL_ROLL, USUAL_TAPES, type UsualCutter } from '@kolleta/core/facts';
-import { USUAL_WEEKS, type Shop } from '@kolleta/core/job';
+import {
+  FILM_KINDS,
+  TAPE_KINDS,
+  USUAL_CUTTERS,
+  USUAL_FILMS,
+  USUAL_ROLL,
+  USUAL_TAPES,
+  USUAL_WEEKS,
+  type UsualCutter,
+} from '@kolleta/core/facts';
+import type { Shop } from '@kolleta/core/job';
 import { formatLength } from '@kolleta/core/units';
 import { editShop } from '../../storage/editShop';
 import { newId } from '../../storage/newId';

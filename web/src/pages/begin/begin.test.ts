@@ -1,6 +1,6 @@
 import { expect, it } from '@jest/globals';
-import { USUAL_CUTTERS, USUAL_FILMS, USUAL_TAPES } from '@kolleta/core/facts';
-import { applyPatch, emptyShop, USUAL_WEEKS } from '@kolleta/core/job';
+import { USUAL_CUTTERS, USUAL_FILMS, USUAL_TAPES, USUAL_WEEKS } from '@kolleta/core/facts';
+import { applyPatch, emptyShop } from '@kolleta/core/job';
 import { readWorkshopFile, writeWorkshopFile } from '@kolleta/core/jobFile';
 import { begin, type Answers } from './begin';
 

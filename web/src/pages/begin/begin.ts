@@ -1,5 +1,5 @@
-import { USUAL_CUTTERS, USUAL_FILMS, USUAL_ROLL, USUAL_TAPES } from '@kolleta/core/facts';
-import { setAt, USUAL_WEEKS, type Film, type Patch, type Shop, type Tape } from '@kolleta/core/job';
+import { USUAL_CUTTERS, USUAL_FILMS, USUAL_ROLL, USUAL_TAPES, USUAL_WEEKS } from '@kolleta/core/facts';
+import { setAt, type Film, type Patch, type Shop, type Tape } from '@kolleta/core/job';
 import { machineLike } from '../workshop/machineLike';
 
 /** What was answered at the beginning; a question that was skipped is not there. */
@@ -18,7 +18,7 @@ export interface Answers {
  *
  * @param id gives a new id each time
  */
-export function begin(shop: Shop, answers: Answers, id: () => string): Patch {
+export function begin(shop: Pick<Shop, 'lengths'>, answers: Answers, id: () => string): Patch {
   const lengths = answers.lengths ?? shop.lengths;
   const roll = USUAL_ROLL[lengths];
   const films = answers.films.map((i): Film => ({ id: id(), ...USUAL_FILMS[i]!, ...roll, price: 0 }));
@@ -28,8 +28,8 @@ export function begin(shop: Shop, answers: Answers, id: () => string): Patch {
     ...setAt(['lengths'], lengths),
     ...(answers.lengths ? setAt(['temperatures'], lengths === 'inch' ? 'F' : 'C') : []),
     ...(answers.week ? setAt(['hours', 'week'], USUAL_WEEKS[answers.week].week) : []),
-    ...(cutter ? setAt(['machines'], [...shop.machines, cutter]) : []),
-    ...setAt(['films'], [...shop.films, ...films]),
-    ...setAt(['tapes'], [...shop.tapes, ...tapes]),
+    ...(cutter ? setAt(['machines', cutter.id], cutter) : []),
+    ...films.flatMap((film) => setAt(['films', film.id], film)),
+    ...tapes.flatMap((tape) => setAt(['tapes', tape.id], tape)),
   ];
 }

@@ -33,10 +33,7 @@ export function CopyJob({ job }: { job: Job }) {
     const { photo: _, ...plain } = copyJob(job, newId(), job.name, now());
     const pattern: JobPattern = { id: newId(), name: job.name, job: { ...plain, client: '' } };
     try {
-      await editShop(
-        (shop) => (shop.patterns ? setAt(['patterns', pattern.id], pattern) : setAt(['patterns'], [pattern])),
-        'Save a pattern',
-      );
+      await editShop(() => setAt(['patterns', pattern.id], pattern), 'Save a pattern');
       tell(`${job.name} is a pattern now: begin from it under Jobs.`, {
         action: { label: 'Undo', run: () => void takeAway('patterns', pattern.id, pattern.name) },
       });

@@ -5,7 +5,7 @@ import { formatTime } from '@kolleta/core/schedule';
 import { now } from '../../storage/clock';
 import 'react-day-picker/style.css';
 
-const QUARTERS = Array.from({ length: 30 }, (_, i) => 7 * 60 + i * 30);
+const HALF_HOURS = Array.from({ length: 30 }, (_, i) => 7 * 60 + i * 30);
 const two = (n: number) => String(n).padStart(2, '0');
 
 /** A calendar with the half hours of the day. */
@@ -31,7 +31,7 @@ export function DayChoice({
     const local = new TZDate(on.getTime(), zone);
     onChange(new TZDate(local.getFullYear(), local.getMonth(), local.getDate(), Math.floor(at / 60), at % 60, zone).getTime());
   };
-  const times = QUARTERS.includes(minutes) ? QUARTERS : [...QUARTERS, minutes].toSorted((a, b) => a - b);
+  const times = HALF_HOURS.includes(minutes) ? HALF_HOURS : [...HALF_HOURS, minutes].toSorted((a, b) => a - b);
   return (
     <div
       role="dialog"

@@ -1,4 +1,4 @@
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import type { Blank } from '@kolleta/core/facts';
 import { stepTitle } from '@kolleta/core/words';
@@ -11,6 +11,7 @@ import { addJob } from '../../storage/editJob';
 import { newId } from '../../storage/newId';
 import { useWorkshop } from '../../storage/useWorkshop';
 import { visitDemo } from '../../storage/workshop';
+import { FileButton } from '../../ui/FileButton';
 import { useTell } from '../../ui/toasts';
 import { VerdictMark } from '../../ui/Verdict';
 import { Boundary } from '../../ui/Boundary';
@@ -28,7 +29,6 @@ export function JobsPage() {
   const plan = usePlan();
   const tell = useTell();
   const navigate = useNavigate();
-  const input = useRef<HTMLInputElement>(null);
   const [problem, setProblem] = useState<string>();
   const open = jobs.filter((j) => !j.closed);
   const closed = jobs.filter((j) => j.closed);
@@ -37,13 +37,11 @@ export function JobsPage() {
     await addJob(job);
     await navigate(`/job/${job.id}/measure`);
   };
-  const take = async (file: File | undefined) => {
-    if (!file) return;
+  const take = async (file: File) => {
     setProblem(undefined);
     const read = await readFile(file, (text) =>
       importerWorker.call(async (importer): Promise<Result<Job>> => importer.job(text, file.name)),
     );
-    if (input.current) input.current.value = '';
     if (!read.ok) {
       setProblem(`${read.problem.found} ${read.problem.wayOut}`);
       return;
@@ -58,17 +56,9 @@ export function JobsPage() {
     <div className="flex flex-col gap-5">
       <div className="flex flex-wrap items-center gap-2">
         <h1 className="mr-auto text-[1.65rem] font-extrabold">Jobs</h1>
-        <button type="button" className="btn btn-outline" onClick={() => input.current?.click()}>
+        <FileButton label="Job file" accept=".json,application/json" className="btn btn-outline" onFile={(file) => void take(file)}>
           Open a job file
-        </button>
-        <input
-          ref={input}
-          type="file"
-          accept=".json,application/json"
-          className="hidden"
-          aria-label="Job file"
-          onChange={(event) => void take(event.target.files?.[0])}
-        />
+        </FileButton>
       </div>
       {problem && (
         <p role="alert" className="bg-error text-error-content rounded px-3 py-2">

@@ -1,4 +1,4 @@
-import { FILM_KINDS, FINISH_GRIP, type FilmFinish, type FilmKindId } from '@kolleta/core/facts';
+import { FILM_KINDS, FINISH_GRIP, USUAL_PIECES, type FilmFinish, type FilmKindId } from '@kolleta/core/facts';
 import { removeAt, setAt, type Film, type FilmPiece, type Shop } from '@kolleta/core/job';
 import { plural } from '@kolleta/core/units';
 import { editShop } from '../../storage/editShop';
@@ -52,11 +52,8 @@ function Colours({ film, colours }: { film: Film; colours: readonly string[] }) 
 function Pieces({ film, system }: { film: Film; system: Shop['lengths'] }) {
   const at = ['films', film.id, 'pieces'];
   const add = (kind: FilmPiece['kind']) => {
-    const piece: FilmPiece = { id: newId(), kind, width: Math.min(film.width, 300), length: kind === 'sheet' ? 300 : 150, count: 1 };
-    void editShop(
-      (shop) => (shop.films.find(({ id }) => id === film.id)?.pieces ? setAt([...at, piece.id], piece) : setAt(at, [piece])),
-      `Add ${kind === 'sheet' ? 'sheets' : 'an offcut'}`,
-    );
+    const piece: FilmPiece = { id: newId(), kind, ...USUAL_PIECES[kind], count: 1 };
+    void editShop(() => setAt([...at, piece.id], piece), `Add ${kind === 'sheet' ? 'sheets' : 'an offcut'}`);
   };
   const set = (piece: FilmPiece, field: 'width' | 'length' | 'count', value: number) =>
     editShop(setAt([...at, piece.id, field], value), 'Change a sheet');

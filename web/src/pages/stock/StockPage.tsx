@@ -1,8 +1,8 @@
 import { useMemo, useState, type ReactNode } from 'react';
-import { COATS, SUPPLY_KINDS, SUPPLY_UNITS, TAPE_KINDS, USUAL_ROLL } from '@kolleta/core/facts';
+import { COATS, SUPPLY_KINDS, SUPPLY_UNITS, TAPE_KINDS, USUAL_POT, USUAL_ROLL } from '@kolleta/core/facts';
 import { asCounted, filmTaken, type Film, type Paint, type StockKindId, type Supply, type Tape } from '@kolleta/core/job';
 import { formatLength } from '@kolleta/core/units';
-import { addStock } from '../../storage/editStock';
+import { addStock, type StockThings } from '../../storage/editStock';
 import { useWorkshop } from '../../storage/useWorkshop';
 import { usePlan } from '../../workers/usePlan';
 import { FilmWords } from './FilmWords';
@@ -48,7 +48,10 @@ export function StockPage() {
   const [open, setOpen] = useState<string>();
   const left = (film: Film) => Math.max(0, film.length - (taken.get(film.id) ?? 0));
   const next = (film: Film) => plan?.layouts.find((l) => l.film.id === film.id)?.taken ?? 0;
-  const openAt = (id: string) => (on: boolean) => setOpen(on ? id : undefined);
+  const itemOf = <K extends StockKindId>(stock: K, thing: StockThings[K], list: readonly { id: string; name: string }[]) => ({
+    ...{ stock, thing, others: list.filter(({ id }) => id !== thing.id), open: open === thing.id },
+    onOpen: (on: boolean) => setOpen(on ? thing.id : undefined),
+  });
   const add = <K extends StockKindId>(stock: K, label: string, thing: Parameters<typeof addStock<K>>[1]) => (
     <button type="button" className="btn btn-sm btn-outline btn-primary" onClick={() => void addStock(stock, thing).then(setOpen)}>
       {label}
@@ -60,10 +63,32 @@ export function StockPage() {
     ...roll,
   };
   const newTape: Omit<Tape, 'id'> = { name: 'New tape', kind: 'clearMedium', ...roll, price: 0 };
-  const newPaint: Omit<Paint, 'id'> = { name: 'New paint', coat: 'acrylic', colour: '#f4ecd4', volume: 60 };
+  const newPaint: Omit<Paint, 'id'> = { name: 'New paint', coat: 'acrylic', colour: '#f4ecd4', volume: USUAL_POT };
   const newSupply: Omit<Supply, 'id'> = { name: 'New supply', kind: 'other', amount: 10, unit: 'piece', price: 0 };
   const supplies = shop.supplies ?? [];
-  const without = (list: readonly { id: string; name: string }[], id: string) => list.filter((one) => one.id !== id);
+  const tapeLine = ({ id, name, kind, width, length }: Tape) => (
+    <>
+      <strong>{name}</strong>{' '}
+      <span className="quiet">
+        {TAPE_KINDS[kind].name}, {formatLength(width, system, { digits: 0 })} wide
+      </span>{' '}
+      · <StockAmount stock="tape" item={id} name={name} amount={length} system={system} />
+    </>
+  );
+  const paintLine = ({ id, name, coat, colour, volume }: Paint) => (
+    <>
+      <span className="border-base-300 mr-1 inline-block size-4 rounded border align-middle" style={{ background: colour }} />
+      <strong>{name}</strong> <span className="quiet">{COATS[coat].name}</span> ·{' '}
+      <StockAmount stock="paint" item={id} name={name} amount={volume} unit="ml" system={system} />
+    </>
+  );
+  const supplyLine = ({ id, name, kind, unit, amount, low }: Supply) => (
+    <>
+      <strong>{name}</strong> <span className="quiet">{SUPPLY_KINDS[kind].name}</span> ·{' '}
+      <StockAmount {...{ stock: 'supply', item: id, name, amount, system }} unit={SUPPLY_UNITS[unit].name} one={SUPPLY_UNITS[unit].one} />
+      {low !== undefined && amount < low && <strong className="text-error"> · buy more</strong>}
+    </>
+  );
   return (
     <div className="flex flex-col gap-4">
       <div className="flex flex-wrap items-center gap-2">
@@ -83,12 +108,8 @@ export function StockPage() {
         {shop.films.map((film) => (
           <StockItem
             key={film.id}
-            stock="film"
-            thing={{ ...film, length: left(film) }}
-            others={without(shop.films, film.id)}
+            {...itemOf('film', { ...film, length: left(film) }, shop.films)}
             line={<Roll film={film} left={left(film)} next={next(film)} system={system} />}
-            open={open === film.id}
-            onOpen={openAt(film.id)}
           >
             <FilmWords film={film} shop={shop} />
           </StockItem>
@@ -101,23 +122,7 @@ export function StockPage() {
           empty={shop.tapes.length === 0 ? 'No transfer tape yet. Add yours, and each mark says which of them lifts it.' : ''}
         >
           {shop.tapes.map((tape) => (
-            <StockItem
-              key={tape.id}
-              stock="tape"
-              thing={tape}
-              others={without(shop.tapes, tape.id)}
-              line={
-                <>
-                  <strong>{tape.name}</strong>{' '}
-                  <span className="quiet">
-                    {TAPE_KINDS[tape.kind].name}, {formatLength(tape.width, system, { digits: 0 })} wide
-                  </span>{' '}
-                  · <StockAmount stock="tape" item={tape.id} name={tape.name} amount={tape.length} system={system} />
-                </>
-              }
-              open={open === tape.id}
-              onOpen={openAt(tape.id)}
-            >
+            <StockItem key={tape.id} {...itemOf('tape', tape, shop.tapes)} line={tapeLine(tape)}>
               <TapeWords tape={tape} shop={shop} />
             </StockItem>
           ))}
@@ -128,24 +133,7 @@ export function StockPage() {
           empty={shop.paints.length === 0 ? 'None yet. Add what you paint stencils or seal boards with.' : ''}
         >
           {shop.paints.map((paint) => (
-            <StockItem
-              key={paint.id}
-              stock="paint"
-              thing={paint}
-              others={without(shop.paints, paint.id)}
-              line={
-                <>
-                  <span
-                    className="border-base-300 mr-1 inline-block size-4 rounded border align-middle"
-                    style={{ background: paint.colour }}
-                  />
-                  <strong>{paint.name}</strong> <span className="quiet">{COATS[paint.coat].name}</span> ·{' '}
-                  <StockAmount stock="paint" item={paint.id} name={paint.name} amount={paint.volume} unit="ml" system={system} />
-                </>
-              }
-              open={open === paint.id}
-              onOpen={openAt(paint.id)}
-            >
+            <StockItem key={paint.id} {...itemOf('paint', paint, shop.paints)} line={paintLine(paint)}>
               <PaintWords paint={paint} shop={shop} />
             </StockItem>
           ))}
@@ -156,29 +144,7 @@ export function StockPage() {
           empty={supplies.length === 0 ? 'None yet. Cloths, blades, masking tape, ribbon: what you would not like to run out of.' : ''}
         >
           {supplies.map((supply) => (
-            <StockItem
-              key={supply.id}
-              stock="supply"
-              thing={supply}
-              others={without(supplies, supply.id)}
-              line={
-                <>
-                  <strong>{supply.name}</strong> <span className="quiet">{SUPPLY_KINDS[supply.kind].name}</span> ·{' '}
-                  <StockAmount
-                    stock="supply"
-                    item={supply.id}
-                    name={supply.name}
-                    amount={supply.amount}
-                    unit={SUPPLY_UNITS[supply.unit].name}
-                    one={SUPPLY_UNITS[supply.unit].one}
-                    system={system}
-                  />
-                  {supply.low !== undefined && supply.amount < supply.low && <strong className="text-error"> · buy more</strong>}
-                </>
-              }
-              open={open === supply.id}
-              onOpen={openAt(supply.id)}
-            >
+            <StockItem key={supply.id} {...itemOf('supply', supply, supplies)} line={supplyLine(supply)}>
               <SupplyWords supply={supply} shop={shop} />
             </StockItem>
           ))}

@@ -1,5 +1,15 @@
 import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
-import { formatMoment, formatSpans, formatTimeOfDay, parseSpans, tidySpans } from '@kolleta/core/schedule';
+import {
+  dragSpan,
+  formatMoment,
+  formatSpans,
+  formatTimeOfDay,
+  parseSpans,
+  snapMinutes,
+  SPAN_STEP,
+  tidySpans,
+  type SpanEdge,
+} from '@kolleta/core/schedule';
 import { setAt, type Shop } from '@kolleta/core/job';
 import { refused, good } from '@kolleta/core/units';
 import { now } from '../../storage/clock';
@@ -10,13 +20,10 @@ const DAYS = ['Sunday', 'Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 
 /** The week begins on Monday on the wall. */
 const ORDER = [1, 2, 3, 4, 5, 6, 0] as const;
 const DAY = 1440;
-/** Hours snap to quarters. */
-const STEP = 15;
 const share = (minutes: number) => `${(100 * minutes) / DAY}%`;
-const snapped = (minutes: number) => Math.max(0, Math.min(DAY, Math.round(minutes / STEP) * STEP));
 
 type Span = [number, number];
-type Grab = { readonly span: number; readonly edge: 'start' | 'end' | 'both'; readonly from: number; readonly was: Span };
+type Grab = { readonly span: number; readonly edge: SpanEdge; readonly from: number; readonly was: Span };
 
 /** The hours of one day as they are saved at that moment, changed. */
 const editDay = (day: number, change: (spans: Span[]) => Span[]) =>
@@ -24,13 +31,6 @@ const editDay = (day: number, change: (spans: Span[]) => Span[]) =>
     const week = shop.hours.week.map((spans, i) => (i === day ? tidySpans(change(spans.map(([a, b]): Span => [a, b]))) : spans));
     return setAt(['hours', 'week'], week);
   }, `Change the hours on ${DAYS[day]!}`);
-
-function moved({ edge, from, was }: Grab, to: number): Span {
-  if (edge === 'start') return [Math.min(snapped(to), was[1] - STEP), was[1]];
-  if (edge === 'end') return [was[0], Math.max(snapped(to), was[0] + STEP)];
-  const by = Math.max(-was[0], Math.min(DAY - was[1], snapped(was[0] + to - from) - was[0]));
-  return [was[0] + by, was[1] + by];
-}
 
 /** A day drawn from midnight to midnight: spans are dragged by their ends or whole, and drawn where there is none. */
 function Day({ day, spans }: { day: number; spans: readonly (readonly [number, number])[] }) {
@@ -50,28 +50,27 @@ function Day({ day, spans }: { day: number; spans: readonly (readonly [number, n
   };
   const drop = () => {
     if (!grab) return;
-    const to = moved(grab, at);
+    const to = dragSpan(grab.was, grab.edge, at - grab.from);
     const { span } = grab;
     setGrab(undefined);
     void editDay(day, (saved) => (span < saved.length ? saved.map((one, i) => (i === span ? to : one)) : [...saved, to]));
   };
   const keys = (i: number, edge: 'start' | 'end') => (event: KeyboardEvent) => {
     const by =
-      event.key === 'ArrowRight' || event.key === 'ArrowUp' ? STEP : event.key === 'ArrowLeft' || event.key === 'ArrowDown' ? -STEP : 0;
+      event.key === 'ArrowRight' || event.key === 'ArrowUp'
+        ? SPAN_STEP
+        : event.key === 'ArrowLeft' || event.key === 'ArrowDown'
+          ? -SPAN_STEP
+          : 0;
     if (event.key === 'Delete' || event.key === 'Backspace') void editDay(day, (saved) => saved.filter((_, k) => k !== i));
     else if (by === 0) return;
-    else
-      void editDay(day, (saved) =>
-        saved.map((one, k): Span =>
-          k === i ? moved({ span: i, edge, from: 0, was: one }, (edge === 'start' ? one[0] : one[1]) + by) : one,
-        ),
-      );
+    else void editDay(day, (saved) => saved.map((one, k): Span => (k === i ? dragSpan(one, edge, by) : one)));
     event.preventDefault();
   };
   const shown = grab
     ? grab.span < spans.length
-      ? spans.map((one, i) => (i === grab.span ? moved(grab, at) : one))
-      : [...spans, moved(grab, at)]
+      ? spans.map((one, i) => (i === grab.span ? dragSpan(grab.was, grab.edge, at - grab.from) : one))
+      : [...spans, dragSpan(grab.was, grab.edge, at - grab.from)]
     : spans;
   return (
     <>
@@ -80,9 +79,9 @@ function Day({ day, spans }: { day: number; spans: readonly (readonly [number, n
         ref={track}
         className="border-base-300 bg-base-200 relative h-9 touch-none rounded border"
         onPointerDown={(event) => {
-          const start = Math.min(snapped(minuteOf(event)), DAY - 60);
+          const start = Math.min(snapMinutes(minuteOf(event)), DAY - 60);
           track.current!.setPointerCapture(event.pointerId);
-          setGrab({ span: spans.length, edge: 'end', from: start, was: [start, start + 60] });
+          setGrab({ span: spans.length, edge: 'end', from: start + 60, was: [start, start + 60] });
           setAt_(start + 60);
         }}
         onPointerMove={(event) => grab && setAt_(minuteOf(event))}

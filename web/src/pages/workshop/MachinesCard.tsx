@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { CARRIER_GRADES, KNIFE, USUAL_CUTTERS, type CarrierGrade } from '@kolleta/core/facts';
+import { CARRIER_GRADES, KNIFE, USUAL_CUTTERS, USUAL_PRESS, type CarrierGrade } from '@kolleta/core/facts';
 import { removeAt, setAt, type Carrier, type Machine, type Press, type Scalar, type Shop } from '@kolleta/core/job';
 import { formatLength, good, refused, type Result } from '@kolleta/core/units';
 import { editShop } from '../../storage/editShop';
@@ -36,10 +36,7 @@ function Carriers({ machine, system, change }: { machine: Machine; system: Shop[
   const set = (carrier: Carrier, field: keyof Carrier, value: Scalar) => editShop(setAt([...at, carrier.id, field], value), change);
   const add = () => {
     const fresh: Carrier = { id: newId(), grade: 'standard', width: machine.width, length: machine.width, uses: 0 };
-    void editShop(
-      (shop) => (shop.machines.find(({ id }) => id === machine.id)?.carriers ? setAt([...at, fresh.id], fresh) : setAt(at, [fresh])),
-      'Add a carrier sheet',
-    );
+    void editShop(() => setAt([...at, fresh.id], fresh), 'Add a carrier sheet');
   };
   return (
     <>
@@ -238,8 +235,8 @@ export function MachinesCard({ shop }: { shop: Shop }) {
     void editShop(() => setAt(['machines', machine.id], machine), `Add ${machine.name}`);
   };
   const addPress = () => {
-    const press: Press = { id: newId(), name: 'Heat press', width: 380, height: 300 };
-    void editShop((saved) => (saved.presses ? setAt(['presses', press.id], press) : setAt(['presses'], [press])), 'Add a press');
+    const press: Press = { id: newId(), ...USUAL_PRESS };
+    void editShop(() => setAt(['presses', press.id], press), 'Add a press');
   };
   return (
     <section id="machines" aria-label="Machines" className="sheet px-4 py-3">

@@ -1,5 +1,5 @@
 import { useLiveQuery } from 'dexie-react-hooks';
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import type { ReadWorkshop, WorkshopDifference } from '@kolleta/core/jobFile';
 import { counted, type Result } from '@kolleta/core/units';
@@ -9,6 +9,7 @@ import { db } from '../../storage/db';
 import { useWorkshop } from '../../storage/useWorkshop';
 import { PLACE, wasOpened } from '../../storage/place';
 import { beginAgain, demoAnew, leaveDemo, noteBackup, openAsOwn, undoReplace, visitDemo } from '../../storage/workshop';
+import { FileButton } from '../../ui/FileButton';
 import { importerWorker } from '../../workers/importerClient';
 import { MOST_WORKSHOP_BYTES, readFile } from '../../workers/readFile';
 import { useTell } from '../../ui/toasts';
@@ -52,7 +53,6 @@ export function WorkshopFile() {
   const { shop, jobs, events, backedUpAt } = state;
   const tell = useTell();
   const navigate = useNavigate();
-  const input = useRef<HTMLInputElement>(null);
   const [problem, setProblem] = useState<string>();
   const [waiting, setWaiting] = useState<Waiting>();
   const earlier = useLiveQuery(
@@ -66,8 +66,7 @@ export function WorkshopFile() {
     await saveWorkshopFile(state);
     await noteBackup();
   };
-  const take = async (file: File | undefined) => {
-    if (!file) return;
+  const take = async (file: File) => {
     setProblem(undefined);
     const now = { shop, jobs, events };
     const found = await readFile(
@@ -78,7 +77,6 @@ export function WorkshopFile() {
         ),
       MOST_WORKSHOP_BYTES,
     );
-    if (input.current) input.current.value = '';
     if (!found.ok) {
       setProblem(`${found.problem.found} ${found.problem.wayOut}`);
       return;
@@ -126,17 +124,9 @@ export function WorkshopFile() {
         <button type="button" className="btn btn-primary" onClick={() => void save()}>
           Save the workshop
         </button>
-        <button type="button" className="btn btn-outline" onClick={() => input.current?.click()}>
+        <FileButton label="Workshop file" accept=".json,application/json" className="btn btn-outline" onFile={(file) => void take(file)}>
           Open a workshop file
-        </button>
-        <input
-          ref={input}
-          type="file"
-          accept=".json,application/json"
-          className="hidden"
-          aria-label="Workshop file"
-          onChange={(event) => void take(event.target.files?.[0])}
-        />
+        </FileButton>
         {PLACE === 'demo' ? (
           <>
             <button type="button" className="btn btn-ghost border-base-300" onClick={leaveDemo}>
