@@ -44,9 +44,10 @@ const names = new WeakMap<object, string>();
 
 function nameResult(value: unknown, name: string, depth: number): void {
   if (typeof value !== 'object' || value === null || names.has(value)) return;
-  names.set(value, hashOf(name));
+  const own = hashOf(name);
+  names.set(value, own);
   if (depth === 0 || (Array.isArray(value) && value.length > MOST_ITEMS)) return;
-  for (const [key, item] of Object.entries(value)) nameResult(item, `${name}.${key}`, depth - 1);
+  for (const key of Object.keys(value)) nameResult((value as Record<string, unknown>)[key], `${own}.${key}`, depth - 1);
 }
 
 /** A hash of words, 64 bits and their length (FNV-1a, twice). */
