@@ -26,6 +26,10 @@ export function knownCases(shop: Shop): KnownCase[] {
     piece: { ...plateJob(textMark('x')).piece, shape: { kind: 'bulb', diameter: 160, along: 90, height: 120 } },
     zones: [{ id: 'z', name: 'Belly', x: 0, y: 10, width: 150, height: 100, breathing: 5, lipBand: 0 }],
   });
+  const cloth = (ground: Job['piece']['ground'], more: Partial<Mark> = {}): Job => {
+    const job = plateJob(textMark('TERN', { technique: 'heat', film: 'brick-heat', ...more }));
+    return { ...job, piece: { ...job.piece, ground, contact: 'satin', colour: '#efe6d2' } };
+  };
   return [
     ['bulb', 'a part too stout for the belly', () => bowl({ artwork: disc })],
     ['snips', 'tape that has to be snipped', () => bowl({ size: { mode: 'width', width: 30 } })],
@@ -106,6 +110,81 @@ export function knownCases(shop: Shop): KnownCase[] {
         plateJob(textMark('.', { size: { mode: 'width', width: 4 }, edits: [{ id: 'd', kind: 'dropSmall', below: 900, fillBelow: 0 }] })),
     ],
     ['left', 'things left out of a drawing', () => plateJob({ ...textMark('x'), artwork: { ...swan, leftOut: ['a picture'] } })],
+    ['bite', 'etching what does not etch', () => plateJob(textMark('TERN', { technique: 'etched', film: 'stencil' }))],
+    [
+      'bite',
+      'etching through a coat',
+      () => {
+        const job = plateJob(textMark('TERN', { technique: 'etched', film: 'stencil' }));
+        return { ...job, piece: { ...job.piece, ground: 'glass', coat: 'acrylic' } };
+      },
+    ],
+    [
+      'dwell',
+      'cream that stays on too short',
+      () => {
+        const job = plateJob(textMark('TERN', { technique: 'etched', film: 'stencil', dwell: 2 }));
+        return { ...job, piece: { ...job.piece, ground: 'glass' } };
+      },
+    ],
+    [
+      'scorch',
+      'film that is pressed hotter than the cloth stands',
+      () => cloth('felt', { film: 'white-flock' }),
+      () => ({
+        ...shop,
+        films: shop.films.map((f) =>
+          f.id === 'brick-heat' ? { ...f, press: { celsius: 120, seconds: 10, pressure: 'medium', peel: 'warm' } } : f,
+        ),
+      }),
+    ],
+    [
+      'stretch',
+      'film that does not go along with the cloth',
+      () => {
+        const job = cloth('cotton');
+        return { ...job, piece: { ...job.piece, stretches: true } };
+      },
+      () => ({
+        ...shop,
+        films: [...shop.films, { ...shop.films.find((f) => f.id === 'brick-heat')!, id: 'soft', name: 'Soft', kind: 'heatStretch' }],
+      }),
+    ],
+    ['pull', 'a mask of many letters', () => plateJob(textMark('I'.repeat(24), { technique: 'mask', film: 'stencil', paint: 'cream' }))],
+    [
+      'sealer',
+      'a sealer that is not made for the piece',
+      () => {
+        const job = plateJob(textMark('TERN'));
+        return { ...job, piece: { ...job.piece, sealedAfter: 'cloth' } };
+      },
+    ],
+    [
+      'bend',
+      'left straight on a taper',
+      () => {
+        const job = plateJob(textMark('TERN', { straight: true, size: { mode: 'width', width: 90 } }));
+        return {
+          ...job,
+          piece: { ...job.piece, shape: { kind: 'taper', rim: 90, foot: 60, height: 150 } },
+          zones: [{ ...plain.zones[0]!, width: 130, height: 100, y: 20 }],
+        };
+      },
+    ],
+    [
+      'food',
+      'film where food lies',
+      () => {
+        const job = plateJob(textMark('TERN'));
+        return { ...job, piece: { ...job.piece, use: { ...job.piece.use, food: true } } };
+      },
+    ],
+    [
+      'pen',
+      'letters too small for a pen',
+      () => plateJob(textMark('TERN', { technique: 'written', film: 'writable-white', size: { mode: 'height', height: 3 } })),
+    ],
+    ['flip', 'words that read backwards', () => plateJob(textMark('TERN', { flip: true }))],
     ['filmgone', 'a film that is not here', () => plateJob(textMark('Tern', { film: 'sold-out' }))],
     [
       'film',

@@ -1,4 +1,19 @@
-import { COATS, CONTACTS, FEATURES, GROUNDS, type CoatId, type Contact, type FeatureKind, type GroundId } from '../src/facts';
+import {
+  COATS,
+  CONTACTS,
+  FEATURES,
+  GROUNDS,
+  SEALERS,
+  STATES,
+  TECHNIQUES,
+  type CoatId,
+  type Contact,
+  type FeatureKind,
+  type GroundId,
+  type SealerId,
+  type TechniqueId,
+} from '../src/facts';
+import { usualFilmFor } from '../src/fit';
 import type { Change, Edit, Job, Mark, Piece, Shape, Shop, Spread, WorkEvent, Zone } from '../src/job';
 import { usualBreathing, wallOf } from '../src/blanks';
 import { square } from './square';
@@ -60,6 +75,8 @@ function randomPiece(random: Random): Piece {
     ...maybe(random, 0.2, () => ({ coat: pick(random, Object.keys(COATS) as CoatId[]) })),
     ...maybe(random, 0.2, () => ({ features: [feature(0), ...(chance(random, 0.4) ? [feature(1)] : [])] })),
     ...maybe(random, 0.1, () => ({ byEye: true })),
+    ...maybe(random, 0.15, () => ({ state: [pick(random, STATES)] })),
+    ...maybe(random, 0.1, () => ({ sealedAfter: pick(random, Object.keys(SEALERS) as SealerId[]) })),
   };
 }
 
@@ -128,7 +145,8 @@ function randomSpread(random: Random): Spread {
 const LISTED = { columns: ['name'], rows: ['Ada', 'Bartholomew', 'l'].map((name, i) => ({ id: `r${i}`, cells: [name] })) };
 
 function randomMark(random: Random, shop: Shop, zones: readonly Zone[], id: string, listed: boolean): Mark {
-  const stencil = chance(random, 0.3);
+  const technique = chance(random, 0.5) ? 'decal' : pick(random, Object.keys(TECHNIQUES) as TechniqueId[]);
+  const { painted, filmStays, filmBy } = TECHNIQUES[technique];
   const lines = (chance(random, 0.8) ? [0] : [0, 1]).map((i) => ({
     id: `l${i}`,
     text: listed && i === 0 ? '{name}' : pick(random, WORDS),
@@ -148,7 +166,7 @@ function randomMark(random: Random, shop: Shop, zones: readonly Zone[], id: stri
     id,
     name: `mark ${id}`,
     zone: pick(random, zones).id,
-    technique: stencil ? 'stencil' : 'decal',
+    technique,
     artwork: drawing
       ? {
           kind: 'drawing',
@@ -162,7 +180,7 @@ function randomMark(random: Random, shop: Shop, zones: readonly Zone[], id: stri
       : { kind: 'text', align: pick(random, ['left', 'centre', 'justified', 'stacked'] as const), lineSpacing: 1, lines },
     edits,
     colourFilms: drawing && chance(random, 0.7) ? { '#cc2222': pick(random, shop.films).id } : {},
-    film: stencil && chance(random, 0.8) ? 'stencil' : pick(random, shop.films).id,
+    film: (filmBy === 'heat' || !filmStays) && chance(random, 0.8) ? usualFilmFor(technique, shop.films)!.id : pick(random, shop.films).id,
     flip: chance(random, 0.1),
     seenThrough: chance(random, 0.15),
     size: pick(random, sizes),
@@ -178,7 +196,12 @@ function randomMark(random: Random, shop: Shop, zones: readonly Zone[], id: stri
     ...maybe(random, 0.2, () => ({ spread: randomSpread(random) })),
     ...maybe(random, 0.2, () => ({ sizes: pick(random, ['same', 'each']) })),
     ...maybe(random, 0.1, () => ({ lift: 'apart' })),
-    ...maybe(random, stencil ? 0.9 : 0.1, () => ({ paint: pick(random, shop.paints).id })),
+    ...maybe(random, painted ? 0.9 : 0.1, () => ({ paint: pick(random, shop.paints).id })),
+    ...maybe(random, 0.2, () => ({
+      edge: pick(random, ['ground', 'clear', 'none'] as const),
+      tool: pick(random, ['sponge', 'foam', 'roller', 'spray'] as const),
+    })),
+    ...maybe(random, 0.1, () => ({ dwell: pick(random, [2, 5, 10, 15]) })),
   };
 }
 

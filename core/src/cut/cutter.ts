@@ -86,7 +86,7 @@ function send(state: CutterState, run: string, hpgl: string): CutterState {
   const read = readHpgl(hpgl);
   if (!read.ok) return refuse(state, `${read.problem.found} ${read.problem.wayOut}`);
   const place = fromMachine(film.width, state.machine);
-  const moves = read.value.moves.map(({ to, down }) => ({ to: place(to), down }));
+  const moves = read.value.moves.map((move) => ({ ...move, to: place(move.to) }));
   const cuts = moves.filter((move) => move.down);
   const reach = cuts.reduce((most, { to }) => Math.max(most, to[1]), 0);
   const out = cuts.find(({ to }) => to[0] < -KNIFE.step || to[0] > film.width + KNIFE.step || to[1] < -KNIFE.step);
@@ -116,7 +116,7 @@ function advance(state: CutterState, ms: number): CutterState {
   let { at, into, knife, strokes, used, cut } = state;
   let left = ms / 1000;
   while (at < moves.length && left > 0) {
-    const { to, down } = moves[at]!;
+    const { to, down, pen } = moves[at]!;
     const way = Math.hypot(to[0] - knife[0], to[1] - knife[1]);
     const speed = down ? machine.knife : machine.travel;
     const gone = Math.min(way, left * speed);
@@ -132,7 +132,7 @@ function advance(state: CutterState, ms: number): CutterState {
       break;
     }
     // the knife comes up, or the job ends: an outline is whole
-    if (down && !moves[at + 1]?.down) strokes += 1;
+    if (down && !pen && !moves[at + 1]?.down) strokes += 1;
     at += 1;
     into = 0;
   }

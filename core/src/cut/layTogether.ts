@@ -2,11 +2,13 @@ import type { Machine } from '../job';
 import { layoutFilm, type CutPart, type FilmLayout } from './layout';
 
 /** The parts that a layout was made of. */
-const partsOf = ({ outlines, parts }: FilmLayout): CutPart[] =>
+const partsOf = ({ outlines, pens, parts }: FilmLayout): CutPart[] =>
   outlines.flatMap((region, i) => {
     const own = parts.filter(({ outline }) => outline === i);
     const [first] = own;
-    return first ? [{ job: first.job, mark: first.mark, name: first.mark, copies: own.length, region }] : [];
+    return first
+      ? [{ job: first.job, mark: first.mark, name: first.mark, copies: own.length, region, ...(pens?.[i] ? { pen: pens[i] } : {}) }]
+      : [];
   });
 
 /**

@@ -1,5 +1,19 @@
-import { applyToPoint, applyToRegion, boxOf, boxRegion, edgeLength, growBox, mirrorAt, type Region, type Transform } from '../geometry';
-import { LAYOUT, TECHNIQUES } from '../facts';
+import {
+  applyToPoint,
+  applyToRegion,
+  boxCentre,
+  boxHeight,
+  boxOf,
+  boxRegion,
+  boxWidth,
+  edgeLength,
+  growBox,
+  mirrorAt,
+  roundedBox,
+  type Region,
+  type Transform,
+} from '../geometry';
+import { LABEL, LAYOUT, TECHNIQUES } from '../facts';
 import { SAME_MM } from '../units';
 import type { Film, Id, JobId, Machine, Mark } from '../job';
 import type { Nester } from './nest/nester';
@@ -14,6 +28,8 @@ export interface CutPart {
   readonly copies: number;
   /** Outline to cut around its own middle, as it is cut: mirrored already, with the stencil's border. */
   readonly region: Region;
+  /** What a pen writes on it before it is cut, in the same place. */
+  readonly pen?: Region;
 }
 
 /** A part on the film. */
@@ -35,6 +51,8 @@ export interface FilmLayout {
   readonly machine?: Machine;
   /** What is cut, each around its own middle. */
   readonly outlines: readonly Region[];
+  /** What a pen writes on each of them, where anything is written. */
+  readonly pens?: readonly (Region | undefined)[];
   readonly parts: readonly LaidPart[];
   /** Across the film, mm. */
   readonly width: number;
@@ -48,9 +66,21 @@ export interface FilmLayout {
   readonly tooWide: readonly string[];
 }
 
-/** Whether the cut is mirrored: what is seen through the piece is put on its back. */
-const cutMirrored = (mark: Pick<Mark, 'technique' | 'seenThrough'>): boolean =>
+/** Whether the cut is mirrored: what is seen through the piece is put on its back, and what is pressed on lies face down. */
+export const cutMirrored = (mark: Pick<Mark, 'technique' | 'seenThrough'>): boolean =>
   TECHNIQUES[mark.technique].mirrored === 'always' || mark.seenThrough;
+
+/** What of a mark says how it is cut; the size of its plate, where labels of a list are all of one size, mm. */
+export type CutMark = Pick<Mark, 'technique' | 'seenThrough'> & { readonly plate?: { readonly width: number; readonly height: number } };
+
+/** The plate of a written label: around its words, or of the size that all of a list have. */
+export function plateOutline(region: Region, plate?: CutMark['plate']): Region {
+  const box = boxOf(region);
+  const [cx, cy] = boxCentre(box);
+  const { width, height } = plate ?? { width: boxWidth(box), height: boxHeight(box) };
+  const words = { minX: cx - width / 2, maxX: cx + width / 2, minY: cy - height / 2, maxY: cy + height / 2 };
+  return roundedBox(growBox(words, LABEL.margin), LABEL.corner);
+}
 
 /**
  * The outline that the knife follows for a mark's layer.
@@ -58,8 +88,9 @@ const cutMirrored = (mark: Pick<Mark, 'technique' | 'seenThrough'>): boolean =>
  * @param region the layer as it is seen, around the mark's middle, mm
  * @returns mirrored when seen through; a stencil gets its border of film
  */
-export function cutOutline(region: Region, mark: Pick<Mark, 'technique' | 'seenThrough'>): Region {
-  const { border } = TECHNIQUES[mark.technique];
+export function cutOutline(region: Region, mark: CutMark): Region {
+  const { border, penned } = TECHNIQUES[mark.technique];
+  if (penned) return plateOutline(region, mark.plate);
   const framed = border > 0 ? [...boxRegion(growBox(boxOf(region), border)), ...region] : region;
   return cutMirrored(mark) ? applyToRegion(mirrorAt(0), framed) : framed;
 }
@@ -115,9 +146,13 @@ export function layoutFilm(film: Film, parts: readonly CutPart[], machines: read
   const edges = outlines.map(edgeLength);
   const knife = laid.reduce((sum, { outline }) => sum + edges[outline]!, 0);
   const travel = travelBetween(laid, outlines);
-  const minutes = laid.length === 0 || !machine ? 0 : machine.load + (knife / machine.knife + travel / machine.travel) / 60;
+  const pens = parts.map(({ pen }) => pen);
+  const written = laid.reduce((sum, { outline }) => sum + (pens[outline] ? edgeLength(pens[outline]) : 0), 0);
+  const minutes =
+    laid.length === 0 || !machine ? 0 : machine.load + (knife / machine.knife + travel / machine.travel + written / LABEL.write) / 60;
   return {
     ...{ film, sheet, machine, outlines, parts: laid, width, knife, travel, minutes },
+    ...(written > 0 ? { pens } : {}),
     taken: laid.length === 0 ? 0 : reachOf(laid, outlines) + LAYOUT.holdDown,
     tooWide: [...new Set(tooLarge.map((part) => parts[part]!.name))],
   };

@@ -1,7 +1,43 @@
 import { about, TRADE, type Column, type Fact } from './fact';
 
-export type FilmKindId = 'permanent' | 'removable' | 'stencil' | 'bargain' | 'glitter' | 'foil' | 'textured' | 'patterned' | 'changing';
+export type FilmKindId =
+  | 'permanent'
+  | 'removable'
+  | 'stencil'
+  | 'bargain'
+  | 'glitter'
+  | 'foil'
+  | 'textured'
+  | 'patterned'
+  | 'changing'
+  | 'heatPlain'
+  | 'heatStretch'
+  | 'heatGlitter'
+  | 'heatFoil'
+  | 'heatFlock'
+  | 'heatBargain'
+  | 'labelFilm'
+  | 'labelPaper';
+
+/** How film comes on a piece: with its adhesive, pressed hot, or as a label that is written on first. */
+export type ComesOn = 'adhesive' | 'heat' | 'label';
 export type FilmFinish = 'gloss' | 'matt' | 'metallic' | 'satin' | 'frosted' | 'foil' | 'textured' | 'glitter';
+
+export type Pressure = 'medium' | 'firm';
+export type PeelAt = 'warm' | 'cold';
+
+/** How film is pressed on, as the sheets of its kind commonly say; the sheet of the film itself comes first. */
+export interface PressFacts {
+  /** °C, and seconds of the full press. */
+  readonly celsius: Fact;
+  readonly seconds: Fact;
+  readonly pressure: Pressure;
+  readonly peel: PeelAt;
+  /** Whether other film may be pressed over it. */
+  readonly under: boolean;
+  /** Whether it goes along with cloth that stretches. */
+  readonly stretches: boolean;
+}
 
 /** A kind of film, whatever its colour. */
 export interface FilmKind {
@@ -14,15 +50,23 @@ export interface FilmKind {
   readonly bond: Fact;
   /** Weeding time against plain film. */
   readonly weeding: Fact;
+  /** How it comes on a piece. */
+  readonly by: ComesOn;
   /** Whether it can be left on for years. */
   readonly stays: boolean;
+  /** Of film that is pressed on: what its sheet says as a rule. */
+  readonly press?: PressFacts;
+  /** Of what is written on: minutes until ink is dry, and what the label withstands. */
+  readonly ink?: { readonly dries: number; readonly stands: string };
 }
 
-export const FILM_KIND_COLUMNS: Record<'leastStroke' | 'liner' | 'bond' | 'weeding', Column> = {
+export const FILM_KIND_COLUMNS: Record<'leastStroke' | 'liner' | 'bond' | 'weeding' | 'celsius' | 'seconds', Column> = {
   leastStroke: { unit: 'mm', source: TRADE },
   liner: { unit: 'N/25 mm', source: TRADE },
   bond: { unit: 'N/25 mm', source: TRADE },
   weeding: { unit: 'times plain film', source: TRADE },
+  celsius: { unit: '°C', source: `${TRADE}; the film's own sheet comes first` },
+  seconds: { unit: 's', source: `${TRADE}; the film's own sheet comes first` },
 };
 
 export const FILM_KINDS: Record<FilmKindId, FilmKind> = {
@@ -32,6 +76,7 @@ export const FILM_KINDS: Record<FilmKindId, FilmKind> = {
     liner: about(0.25),
     bond: about(15),
     weeding: about(1),
+    by: 'adhesive',
     stays: true,
   },
   removable: {
@@ -40,6 +85,7 @@ export const FILM_KINDS: Record<FilmKindId, FilmKind> = {
     liner: about(0.25),
     bond: about(5),
     weeding: about(1),
+    by: 'adhesive',
     stays: false,
   },
   stencil: {
@@ -48,6 +94,7 @@ export const FILM_KINDS: Record<FilmKindId, FilmKind> = {
     liner: about(0.25),
     bond: about(4.5),
     weeding: about(1),
+    by: 'adhesive',
     stays: false,
   },
   bargain: {
@@ -56,6 +103,7 @@ export const FILM_KINDS: Record<FilmKindId, FilmKind> = {
     liner: about(0.35),
     bond: about(15),
     weeding: about(1.5),
+    by: 'adhesive',
     stays: true,
   },
   glitter: {
@@ -64,6 +112,7 @@ export const FILM_KINDS: Record<FilmKindId, FilmKind> = {
     liner: about(0.6),
     bond: about(15),
     weeding: about(1.2),
+    by: 'adhesive',
     stays: true,
   },
   foil: {
@@ -72,6 +121,7 @@ export const FILM_KINDS: Record<FilmKindId, FilmKind> = {
     liner: about(0.4),
     bond: about(15),
     weeding: about(1.4),
+    by: 'adhesive',
     stays: true,
   },
   textured: {
@@ -80,6 +130,7 @@ export const FILM_KINDS: Record<FilmKindId, FilmKind> = {
     liner: about(0.4),
     bond: about(15),
     weeding: about(0.8),
+    by: 'adhesive',
     stays: true,
   },
   patterned: {
@@ -88,6 +139,7 @@ export const FILM_KINDS: Record<FilmKindId, FilmKind> = {
     liner: about(0.25),
     bond: about(15),
     weeding: about(1.1),
+    by: 'adhesive',
     stays: true,
   },
   changing: {
@@ -96,7 +148,88 @@ export const FILM_KINDS: Record<FilmKindId, FilmKind> = {
     liner: about(0.25),
     bond: about(15),
     weeding: about(1),
+    by: 'adhesive',
     stays: true,
+  },
+  heatPlain: {
+    name: 'plain heat-applied film',
+    leastStroke: about(0.8),
+    liner: about(0.25),
+    bond: about(15),
+    weeding: about(1),
+    by: 'heat',
+    stays: true,
+    press: { celsius: about(150, 0.04), seconds: about(12), pressure: 'medium', peel: 'warm', under: true, stretches: false },
+  },
+  heatStretch: {
+    name: 'stretch heat-applied film',
+    leastStroke: about(0.8),
+    liner: about(0.25),
+    bond: about(15),
+    weeding: about(1),
+    by: 'heat',
+    stays: true,
+    press: { celsius: about(145, 0.04), seconds: about(15), pressure: 'medium', peel: 'warm', under: true, stretches: true },
+  },
+  heatGlitter: {
+    name: 'glitter heat-applied film',
+    leastStroke: about(1.5),
+    liner: about(0.25),
+    bond: about(15),
+    weeding: about(1.2),
+    by: 'heat',
+    stays: true,
+    press: { celsius: about(160, 0.04), seconds: about(18), pressure: 'firm', peel: 'warm', under: false, stretches: false },
+  },
+  heatFoil: {
+    name: 'foil heat-applied film',
+    leastStroke: about(1.5),
+    liner: about(0.25),
+    bond: about(15),
+    weeding: about(1.4),
+    by: 'heat',
+    stays: true,
+    press: { celsius: about(145, 0.04), seconds: about(10), pressure: 'medium', peel: 'cold', under: false, stretches: false },
+  },
+  heatFlock: {
+    name: 'flock heat-applied film',
+    leastStroke: about(1.5),
+    liner: about(0.25),
+    bond: about(15),
+    weeding: about(1),
+    by: 'heat',
+    stays: true,
+    press: { celsius: about(160, 0.04), seconds: about(18), pressure: 'firm', peel: 'warm', under: false, stretches: false },
+  },
+  heatBargain: {
+    name: 'bargain heat-applied film',
+    leastStroke: about(1.2),
+    liner: about(0.25),
+    bond: about(15),
+    weeding: about(1.5),
+    by: 'heat',
+    stays: true,
+    press: { celsius: about(150, 0.04), seconds: about(15), pressure: 'firm', peel: 'warm', under: true, stretches: false },
+  },
+  labelFilm: {
+    name: 'writable label film',
+    leastStroke: about(0.8),
+    liner: about(0.25),
+    bond: about(6),
+    weeding: about(0.8),
+    by: 'label',
+    stays: true,
+    ink: { dries: 10, stands: 'It may be wiped with a damp cloth and go into the fridge; no soaking, no dishwasher.' },
+  },
+  labelPaper: {
+    name: 'label paper',
+    leastStroke: about(0.8),
+    liner: about(0.25),
+    bond: about(6),
+    weeding: about(0.8),
+    by: 'label',
+    stays: true,
+    ink: { dries: 3, stands: 'For dry use only: water makes the ink run and lifts the paper.' },
   },
 };
 

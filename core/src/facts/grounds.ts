@@ -34,6 +34,10 @@ export type GroundId =
   | 'cotton'
   | 'polyester'
   | 'felt'
+  | 'linen'
+  | 'woolFelt'
+  | 'fleece'
+  | 'nylon'
   | 'coir'
   | 'pileMat';
 export type Contact = 'smooth' | 'satin' | 'openGrain' | 'ribbed';
@@ -69,6 +73,10 @@ export interface Ground {
   /** The coating that tape could lift, if any (a row of COATINGS). */
   readonly coating?: CoatingId;
   readonly porous: boolean;
+  /** Heat that it stands under a press, °C; nothing may be pressed on what has none. */
+  readonly stands?: Fact;
+  /** Etching cream bites it. */
+  readonly etches?: true;
   /** It stays where it is: a wall. */
   readonly fixed?: boolean;
 }
@@ -76,9 +84,10 @@ export interface Ground {
 export type CoatingId = 'stain' | 'acrylicCured' | 'acrylicDay' | 'sprayEnamel' | 'wallPaint' | 'chalkboard' | 'chalkPaint' | 'cardFibre';
 
 const ENERGY_SOURCE = 'surface energies as commonly tabulated for materials; coatings vary with their maker';
-export const GROUND_COLUMNS: Record<'energy' | 'hold', Column> = {
+export const GROUND_COLUMNS: Record<'energy' | 'hold' | 'stands', Column> = {
   energy: { unit: 'mN/m', source: ENERGY_SOURCE },
   hold: { unit: 'times glass', source: 'typical of the trade; to be corrected by use' },
+  stands: { unit: '°C', source: 'typical of the trade; the label of the cloth comes first' },
 };
 
 const row = (
@@ -91,7 +100,7 @@ const row = (
 ): Ground => ({ name, material, energy, hold: about(hold, 0.15), wear, clear: false, porous: false, ...more });
 
 export const GROUNDS: Record<GroundId, Ground> = {
-  glass: row('glass', 'glass', between(200, 250, 300), 1, 'hard', { clear: true }),
+  glass: row('glass', 'glass', between(200, 250, 300), 1, 'hard', { clear: true, etches: true }),
   glazedCeramic: row('glazed ceramic', 'ceramic', between(200, 250, 300), 0.95, 'hard'),
   bareMetal: row('bare metal', 'metal', between(200, 500, 1000), 0.95, 'hard'),
   polycarbonate: row('polycarbonate', 'plastic', about(46, 0.05), 0.85, 'hard', { clear: true }),
@@ -102,7 +111,7 @@ export const GROUNDS: Record<GroundId, Ground> = {
   sealedWood: row('sealed wood', 'wood', between(38, 40, 42), 0.8, 'sealed', { coating: 'acrylicCured' }),
   enamel: row('enamelled or painted, cured', 'metal', between(38, 40, 42), 0.85, 'sealed', { coating: 'sprayEnamel' }),
   powderCoat: row('powder coat', 'metal', between(36, 40, 45), 0.8, 'hard'),
-  rawWood: row('raw wood', 'wood', between(36, 40, 45), 0.45, 'raw', { porous: true }),
+  rawWood: row('raw wood', 'wood', between(36, 40, 45), 0.45, 'raw', { porous: true, stands: about(150, 0.05) }),
   stainedWood: row('stained wood', 'wood', between(36, 40, 45), 0.8, 'raw', { coating: 'stain', porous: true }),
   card: row('card', 'paper', between(36, 40, 45), 0.8, 'raw', { coating: 'cardFibre', porous: true }),
   chalkPaint: row('chalk-like paint', 'wood', about(36, 0), 0.4, 'raw', { coating: 'chalkPaint', porous: true }),
@@ -120,10 +129,14 @@ export const GROUNDS: Record<GroundId, Ground> = {
   fibreboard: row('fibreboard', 'wood', between(36, 40, 45), 0.5, 'raw', { porous: true }),
   waxedWood: row('waxed wood', 'wood', between(24, 26, 30), 0.1, 'sealed', { waxed: true }),
   bookCloth: row('book cloth', 'cloth', between(36, 38, 42), 0.5, 'raw', { porous: true, coating: 'cardFibre' }),
-  canvas: row('canvas', 'cloth', between(36, 40, 45), 0.4, 'raw', { porous: true }),
-  cotton: row('cotton', 'cloth', between(36, 40, 45), 0.35, 'raw', { porous: true }),
-  polyester: row('polyester cloth', 'cloth', between(36, 40, 43), 0.35, 'raw', { porous: true }),
-  felt: row('felt', 'cloth', between(36, 40, 45), 0.3, 'raw', { porous: true }),
+  canvas: row('canvas', 'cloth', between(36, 40, 45), 0.4, 'raw', { porous: true, stands: about(190, 0.05) }),
+  cotton: row('cotton', 'cloth', between(36, 40, 45), 0.35, 'raw', { porous: true, stands: about(190, 0.05) }),
+  linen: row('linen', 'cloth', between(36, 40, 45), 0.35, 'raw', { porous: true, stands: about(190, 0.05) }),
+  polyester: row('polyester cloth', 'cloth', between(36, 40, 43), 0.35, 'raw', { porous: true, stands: about(150, 0.05) }),
+  felt: row('acrylic felt', 'cloth', between(36, 40, 45), 0.3, 'raw', { porous: true, stands: about(130, 0.05) }),
+  woolFelt: row('wool felt', 'cloth', between(36, 40, 45), 0.3, 'raw', { porous: true, stands: about(150, 0.05) }),
+  fleece: row('fleece', 'cloth', between(36, 40, 43), 0.3, 'raw', { porous: true, stands: about(130, 0.05) }),
+  nylon: row('nylon cloth', 'cloth', between(36, 40, 43), 0.35, 'raw', { porous: true }),
   coir: row('coir', 'mat', between(36, 40, 45), 0.3, 'raw', { porous: true }),
   pileMat: row('pile mat', 'mat', between(36, 40, 45), 0.3, 'raw', { porous: true }),
 };

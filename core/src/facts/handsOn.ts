@@ -9,6 +9,7 @@ export const HANDS_ON = {
   dustOff: { start: 1, piece: 0.5, squareMetre: 3 },
   label: { start: 3, piece: 4, squareMetre: 0 },
   sand: { start: 2, piece: 1, squareMetre: 15 },
+  fill: { start: 3, piece: 2, squareMetre: 30 },
   stain: { start: 4, piece: 1, squareMetre: 14 },
   coat: { start: 4, piece: 1, squareMetre: 16 },
   seal: { start: 3, piece: 1, squareMetre: 12 },
@@ -21,6 +22,17 @@ export const HANDS_ON = {
   mask: { start: 2, piece: 2, squareMetre: 6 },
   dab: { start: 2, piece: 1.2, squareMetre: 200 },
   pull: { start: 0.5, piece: 1, squareMetre: 12 },
+  touchUp: { start: 1, piece: 1.5 },
+  /** Painting all around a mask, edges too. */
+  cover: { start: 3, piece: 1, squareMetre: 18 },
+  /** One letter or shape of a mask, pulled by itself. */
+  pullLetter: 0.25,
+  etch: { start: 3, piece: 1.5, squareMetre: 120 },
+  rinse: { start: 2, piece: 2.5 },
+  /** One press with what goes before and after it: laying, aligning, peeling. */
+  press: 1.5,
+  prePress: 0.4,
+  byHand: { start: 0.5, piece: 0.5 },
   pack: { start: 2, piece: 1 },
 } as const;
 

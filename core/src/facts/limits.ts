@@ -85,5 +85,45 @@ export const LAYOUT = {
   belowWidest: 40,
 } as const;
 
-/** Stencil paint. */
-export const PAINT = { spreadDabbed: 6, loss: 0.4, leastMl: 2 } as const;
+/** Paint: m² that a litre covers, dabbed or brushed, and what is lost in the tool; how much the edges add to a face. */
+export const PAINT = { spreadDabbed: 6, spreadBrushed: 8, loss: 0.4, leastMl: 2, edges: 1.15 } as const;
+
+/** Letters and shapes of a mask are pulled one by one: more than so many, or any under so many mm², are worth a thought. */
+export const MASK = { many: 20, smallPart: 30 } as const;
+
+/** Etching cream: minutes that it stays on by its sheet, mm of it over the openings, and least ml. */
+export const ETCHING = { least: 5, usual: 10, most: 15, thick: 1.5, leastMl: 5, rinsed: 30 } as const;
+
+/** Heat-applied film. */
+export const PRESSING = {
+  /** Seconds that drive the damp out of the cloth, and of a layer that others follow on. */
+  prePress: 5,
+  layer: 3,
+  /** The second press, from behind or over a sheet, as a share of the first. */
+  second: 0.5,
+  /** Neighbouring presses overlap by so much, mm. */
+  overlap: 10,
+  /** Minutes until film that is peeled cold has cooled. */
+  cools: 5,
+  /** Hours until it may be washed. */
+  firstWash: 24,
+} as const;
+
+/** Written labels: mm. */
+export const LABEL = {
+  /** The pen's line; the least height of letters that it draws as single strokes, and as outlines. */
+  pen: 0.4,
+  leastStroke: 3,
+  leastOutlined: 5,
+  /** Around the words, and how the corners are rounded. */
+  margin: 4,
+  corner: 2,
+  /** Pen out and knife in, minutes; how fast a pen writes, mm/s. */
+  change: 0.5,
+  write: 40,
+  /** Colours of ink. */
+  ink: '#1d2021',
+} as const;
+
+/** Haze is seen before what is darker than this, WCAG luminance. */
+export const HAZE = { white: 0.75 } as const;

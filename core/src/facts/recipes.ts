@@ -5,7 +5,14 @@ import type { HANDS_ON, WAITS } from './handsOn';
 import type { StepKind } from './stepKinds';
 
 /** How a piece is cleaned: the words for each are in `words/`. */
-export type CleaningId = 'wipe' | 'wipeGently' | 'soap' | 'dust' | 'dustWood' | 'dustPaper' | 'brush' | 'lint';
+export type CleaningId = 'wipe' | 'wipeGently' | 'soap' | 'dust' | 'dustWood' | 'dustPaper' | 'brush' | 'lint' | 'degrease' | 'launder';
+
+/** What a bare piece may have to be freed of, or made good, in the order in which that is done. */
+export const STATES = ['printed', 'greasy', 'dusty', 'grooved'] as const;
+export type StateId = (typeof STATES)[number];
+
+/** Why a piece is sanded, where it is not just to be painted. */
+export type SandedFor = 'print' | 'grease' | 'filler';
 
 /** What a label is made of. */
 export type LabelId = 'paper' | 'plastic';
@@ -16,6 +23,8 @@ export interface RecipeCondition {
   readonly coat?: readonly CoatId[];
   /** A label is on it. */
   readonly labelled?: readonly LabelId[];
+  /** It is in one of these states. */
+  readonly state?: readonly StateId[];
   /** It gets a coat of paint, stain or sealer. */
   readonly coated?: boolean;
   /** It is sealed before film. */
@@ -40,6 +49,7 @@ export interface RecipeStep {
   /** The next coat follows within the hour; later only when the one before has hardened. */
   readonly soon?: boolean;
   readonly cleaning?: CleaningId;
+  readonly sands?: SandedFor;
   readonly cautions?: readonly CautionId[];
   /** What comes on a wiped piece has to come within this. */
   readonly within?: keyof typeof WAITS;
@@ -48,8 +58,8 @@ export interface RecipeStep {
 /** Steps for a condition. Of the rows of one part the first that fits is used, those of the workshop before these. */
 export interface RecipeRow {
   readonly id: string;
-  /** Labels off, before any coat, the coat, the sealer, before film: in this order. */
-  readonly part: 'label' | 'bare' | 'coat' | 'seal' | 'clean';
+  /** Labels off, what it is freed of or made good, before any coat, the coat, the sealer, before film: in this order. */
+  readonly part: 'label' | 'state' | 'bare' | 'coat' | 'seal' | 'clean';
   readonly when: RecipeCondition;
   readonly steps: readonly RecipeStep[];
 }
@@ -61,6 +71,8 @@ const wipe = (cleaning: CleaningId, key = 'clean'): RecipeStep => ({
 const dust = (cleaning: CleaningId, key = 'clean'): RecipeStep => ({ key, kind: 'clean', rate: 'dustOff', share: 1 / 3, cleaning });
 const SAND: RecipeStep = { key: 'sand', kind: 'sand', rate: 'sand', cautions: ['dust'] };
 const CLOTH: readonly MaterialId[] = ['cloth', 'mat'];
+const HARD: readonly MaterialId[] = ['glass', 'ceramic', 'metal', 'plastic'];
+const sanded = (key: string, sands: SandedFor): RecipeStep => ({ ...SAND, key, sands });
 
 /** How pieces are made ready for film. Of each part the first row that fits is used. */
 export const RECIPES: readonly RecipeRow[] = [
@@ -72,6 +84,32 @@ export const RECIPES: readonly RecipeRow[] = [
   {
     ...{ id: 'label-plastic', part: 'label', when: { labelled: ['plastic'] } },
     steps: [{ key: 'label', kind: 'label', rate: 'label', cautions: ['vapour'] }],
+  },
+  // an old print is sanded or scraped off; on cloth and card it stays, and is covered
+  { id: 'print-wood', part: 'state', when: { state: ['printed'], material: ['wood', 'masonry'] }, steps: [sanded('print', 'print')] },
+  {
+    ...{ id: 'print-hard', part: 'state', when: { state: ['printed'], material: HARD } },
+    steps: [{ key: 'print', kind: 'scrape', rate: 'label', cautions: ['blade', 'vapour'] }],
+  },
+  {
+    ...{ id: 'grease-hard', part: 'state', when: { state: ['greasy'], material: HARD } },
+    steps: [{ key: 'grease', kind: 'clean', rate: 'wipe', cleaning: 'degrease' }],
+  },
+  { id: 'grease-wood', part: 'state', when: { state: ['greasy'], material: ['wood'] }, steps: [sanded('grease', 'grease')] },
+  {
+    ...{ id: 'grease-cloth', part: 'state', when: { state: ['greasy'], material: ['cloth'] } },
+    steps: [{ key: 'grease', kind: 'clean', rate: 'wipe', cleaning: 'launder', puts: 'wetLabel', cautions: [] }],
+  },
+  {
+    ...{ id: 'grease-masonry', part: 'state', when: { state: ['greasy'], material: ['masonry'] } },
+    steps: [{ key: 'grease', kind: 'clean', rate: 'wipe', cleaning: 'degrease', puts: 'wetLabel', cautions: [] }],
+  },
+  { id: 'dust-off-paper', part: 'state', when: { state: ['dusty'], material: ['paper'] }, steps: [dust('dustPaper', 'dusty')] },
+  { id: 'dust-off-cloth', part: 'state', when: { state: ['dusty'], material: CLOTH }, steps: [dust('lint', 'dusty')] },
+  { id: 'dust-off', part: 'state', when: { state: ['dusty'] }, steps: [dust('brush', 'dusty')] },
+  {
+    ...{ id: 'fill', part: 'state', when: { state: ['grooved'], material: ['wood', 'masonry', 'metal', 'plastic'] } },
+    steps: [{ key: 'fill', kind: 'fill', rate: 'fill', puts: 'glue', cautions: ['vapour'] }, sanded('sandFill', 'filler')],
   },
   // what is bare is degreased and sanded before paint comes on it
   { id: 'degrease', part: 'bare', when: { coated: true, material: ['glass'] }, steps: [wipe('wipe', 'degrease')] },

@@ -1,8 +1,11 @@
 export * from './drying';
 export * from './filmSteps';
 export * from './finishReadings';
+export * from './ownSteps';
 export * from './paint';
 export * from './prepare';
+export * from './pressOf';
 export * from './recipeDraft';
-export type { RecipeInput, RecipeLayer } from './recipeInput';
+export type { FittedLayer, RecipeInput, RecipeLayer } from './recipeInput';
+export * from './sealOver';
 export * from './workStep';

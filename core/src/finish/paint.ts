@@ -9,6 +9,6 @@ export function pullWindow(pullAt: PullAt, times: DryingTimes): { least: number;
   return { least: times.recoat };
 }
 
-/** Paint for a set's stencils, millilitres. */
-export const paintNeeded = (areaMm2: number, coats: number, count: number): number =>
-  Math.max(PAINT.leastMl, ((areaMm2 / 1e6) * coats * count * 1000 * (1 + PAINT.loss)) / PAINT.spreadDabbed);
+/** Paint for a set, millilitres: `spread` is what a litre covers with that tool, m². */
+export const paintNeeded = (areaMm2: number, coats: number, count: number, spread: number = PAINT.spreadDabbed): number =>
+  Math.max(PAINT.leastMl, ((areaMm2 / 1e6) * coats * count * 1000 * (1 + PAINT.loss)) / spread);

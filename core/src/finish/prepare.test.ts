@@ -21,7 +21,7 @@ describe('recipes as rows', () => {
   it('a label comes off before anything else; what got wet dries until the next day', () => {
     for (const more of [{}, { coat: 'acrylic' as const }, { sealedFirst: true }] satisfies Partial<Piece>[]) {
       const one = draft({ ground: 'rawWood', labelled: 'paper', ...more });
-      const { clean } = cleanSteps(one, coatSteps(one));
+      const { clean } = cleanSteps(one, [coatSteps(one) ?? []].flat());
       expect(one.steps[0]!.about).toMatchObject({ kind: 'label', of: 'paper' });
       const [second] = one.steps.slice(1);
       expect(second!.after[0]).toMatchObject({ step: one.steps[0]!.id, why: 'labelDry' });
@@ -29,7 +29,7 @@ describe('recipes as rows', () => {
       expect(clean.step).toBe(one.steps.at(-1)!.id);
     }
     const plastic = draft({ ground: 'glass', labelled: 'plastic' });
-    cleanSteps(plastic, coatSteps(plastic));
+    cleanSteps(plastic, [coatSteps(plastic) ?? []].flat());
     expect(plastic.steps.map(({ kind }) => kind)).toEqual(['label', 'clean']);
     expect(plastic.steps[1]!.after[0]!.least).toBe(0);
   });
@@ -37,7 +37,7 @@ describe('recipes as rows', () => {
   it('every ground has its recipe: nothing wet on what drinks, no alcohol on what it harms', () => {
     for (const ground of Object.keys(GROUNDS) as GroundId[]) {
       const one = draft({ ground });
-      const { wiped, clean } = cleanSteps(one, coatSteps(one));
+      const { wiped, clean } = cleanSteps(one, [coatSteps(one) ?? []].flat());
       expect(one.steps).toHaveLength(1);
       expect(clean.step).toBe(one.steps[0]!.id);
       expect(clean.most !== undefined).toBe(wiped);
@@ -56,7 +56,7 @@ describe('recipes as rows', () => {
     for (const ground of Object.keys(GROUNDS) as GroundId[]) {
       for (const piece of [{ coat: 'acrylic' as const }, { sealedFirst: true }]) {
         const one = draft({ ground, ...piece });
-        cleanSteps(one, coatSteps(one));
+        cleanSteps(one, [coatSteps(one) ?? []].flat());
         const kinds = one.steps.map(({ about }) => (about.kind === 'clean' ? about.cleaning : about.kind));
         const first = kinds.findIndex((kind) => kind === 'coat' || kind === 'seal');
         expect(kinds.at(-1)).toBe('dust');
@@ -81,7 +81,7 @@ describe('recipes as rows', () => {
       for (const sealedFirst of [false, true]) {
         const one = draft({ coat, sealedFirst });
         const ground = coatSteps(one)!;
-        cleanSteps(one, ground);
+        cleanSteps(one, [ground]);
         const known = new Set<string>();
         for (const { id, after } of one.steps) {
           for (const lag of after) expect(known).toContain(lag.step);
@@ -111,7 +111,7 @@ describe('recipes as rows', () => {
     expect(rowFor('seal', piece({ ground: 'glass', sealedFirst: true }), rows)!.id).toBe('seal');
     expect(rowFor('seal', piece({ ground: 'glass' }), rows)).toBeUndefined();
     const one = draft({ ground: 'glass' });
-    const { clean } = cleanSteps(one, undefined, rows);
+    const { clean } = cleanSteps(one, [], rows);
     expect(one.steps.map(({ id }) => id)).toEqual([`${job.id}/wash`, `${job.id}/clean`]);
     expect(one.steps[1]!.after).toEqual([{ step: `${job.id}/wash`, least: 0, why: 'bare' }]);
     expect(clean.step).toBe(`${job.id}/clean`);

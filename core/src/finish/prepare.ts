@@ -3,12 +3,14 @@ import {
   GROUNDS,
   HANDS_ON,
   RECIPES,
+  STATES,
   WAITS,
   type CautionId,
   type CoatId,
   type RecipeCondition,
   type RecipeRow,
   type RecipeStep,
+  type StateId,
 } from '../facts';
 import type { Piece } from '../job';
 import { dryingFactor, dryingTimes } from './drying';
@@ -31,6 +33,12 @@ function fits({ labelled, coat, coated, sealed, ground, material }: RecipeCondit
 export const rowFor = (part: RecipeRow['part'], piece: Piece, rows: readonly RecipeRow[] = RECIPES): RecipeRow | undefined =>
   rows.find((row) => row.part === part && fits(row.when, piece));
 
+/** The row that frees a piece of one of its states, where there is one. */
+const stateRow = (state: StateId, piece: Piece, rows: readonly RecipeRow[] = RECIPES): RecipeRow | undefined =>
+  piece.state?.includes(state)
+    ? rows.find((row) => row.part === 'state' && row.when.state?.includes(state) && fits(row.when, piece))
+    : undefined;
+
 /** What has been put on a piece so far: the step, and the coat that dries. */
 interface On {
   readonly step: string;
@@ -48,7 +56,11 @@ function aboutOf(step: RecipeStep, coat: CoatId | undefined, { pieces, input }: 
     case 'label':
       return { kind: 'label', pieces, of: input.job.piece.labelled ?? 'paper' };
     case 'sand':
-      return { kind: 'sand', pieces };
+      return { kind: 'sand', pieces, ...(step.sands ? { of: step.sands } : {}) };
+    case 'scrape':
+      return { kind: 'scrape', pieces };
+    case 'fill':
+      return { kind: 'fill', pieces };
     case 'stain':
       return { kind: 'stain', pieces, coat: coat! };
     case 'coat':
@@ -69,7 +81,9 @@ const cautionsOf = (step: RecipeStep, coat: CoatId | undefined): readonly Cautio
 function afterStep(step: RecipeStep, id: string, coat: CoatId | undefined, next: RecipeStep | undefined, draft: RecipeDraft): Lag {
   const { climate } = draft.input;
   if (step.puts === 'alcohol') return { step: id, least: COATS.alcohol.touchDry * dryingFactor('solvent', climate).factor, why: 'alcohol' };
-  if (step.puts === 'wetLabel') return { step: id, least: dryingTimes('wetLabel', climate).beforeFilm, why: 'labelDry' };
+  if (step.puts === 'wetLabel')
+    return { step: id, least: dryingTimes('wetLabel', climate).beforeFilm, why: step.kind === 'label' ? 'labelDry' : 'washedDry' };
+  if (step.puts === 'glue') return { step: id, least: dryingTimes('glue', climate).beforeFilm, why: 'filled' };
   if (!coat) return { step: id, least: 0, why: 'bare' };
   if (next?.soon) return { step: id, least: WAITS.soonest, most: WAITS.soon, why: 'recoatSoon', coat };
   return waitFor({ step: id, coat }, 'recoat', draft);
@@ -96,7 +110,7 @@ function addRow(draft: RecipeDraft, row: RecipeRow, first: readonly Lag[]): { re
 }
 
 /** Labels off, what is bare made ready, then coats and sealer; what the cleaning before film has to wait for, if anything. */
-export function coatSteps(draft: RecipeDraft, rows?: readonly RecipeRow[]): Lag | undefined {
+export function coatSteps(draft: RecipeDraft, rows?: readonly RecipeRow[], begun: readonly Lag[] = []): Lag | undefined {
   const { input, care } = draft;
   const { piece } = input.job;
   /** Adds the row of a part after what came before; what follows waits for it. */
@@ -105,7 +119,15 @@ export function coatSteps(draft: RecipeDraft, rows?: readonly RecipeRow[]): Lag 
     const last = row && addRow(draft, row, before);
     return last ? [afterStep(last.step, last.id, undefined, undefined, draft)] : before;
   };
-  const first = make('bare', make('label', []));
+  const freed = (state: StateId, before: readonly Lag[]): readonly Lag[] => {
+    const row = stateRow(state, piece, rows);
+    const last = row && addRow(draft, row, before);
+    return last ? [afterStep(last.step, last.id, undefined, undefined, draft)] : before;
+  };
+  const first = make(
+    'bare',
+    STATES.reduce((before, state) => freed(state, before), make('label', begun)),
+  );
   const put = (part: 'coat' | 'seal', on: On | undefined): On | undefined => {
     const row = rowFor(part, piece, rows);
     const last = row && addRow(draft, row, on ? [waitFor(on, 'beforeSealer', draft)] : first);
@@ -125,9 +147,9 @@ export interface Cleaned {
 }
 
 /** The piece made clean for film, as what is on top of it stands. */
-export function cleanSteps(draft: RecipeDraft, ground: Lag | undefined, rows?: readonly RecipeRow[]): Cleaned {
+export function cleanSteps(draft: RecipeDraft, ground: readonly Lag[], rows?: readonly RecipeRow[]): Cleaned {
   const row = rowFor('clean', draft.input.job.piece, rows);
-  const added = row && addRow(draft, row, ground ? [ground] : []);
+  const added = row && addRow(draft, row, ground);
   if (!added) throw new Error(`no recipe cleans ${draft.input.job.piece.ground}`);
   const { id, step } = added;
   const most = step.within ? { most: WAITS[step.within] } : {};

@@ -1,6 +1,6 @@
 import { wallOf } from '../blanks';
 import { GROUNDS, STEP_KINDS } from '../facts';
-import { stepIdOf } from '../job';
+import { stepIdOf, type Piece } from '../job';
 import type { RecipeInput } from './recipeInput';
 import type { CareWait, Pieces, WorkStep } from './workStep';
 
@@ -31,17 +31,21 @@ export interface RecipeDraft {
   readonly add: (step: NewStep) => void;
 }
 
+/** m² of one piece's face. */
+export const faceOf = ({ shape }: Pick<Piece, 'shape'>): number =>
+  (shape.kind === 'flat' ? shape.width * shape.height : wallOf(shape).width * shape.height) / 1e6;
+
 /** An empty recipe for a job. */
 export function draftFor(input: RecipeInput): RecipeDraft {
   const { job } = input;
-  const { shape, name, build, ground } = job.piece;
+  const { name, build, ground } = job.piece;
   const steps: WorkStep[] = [];
   return {
     input,
     steps,
     care: [],
     pieces: { count: job.count, name, ...(build ? { build } : {}), ...(GROUNDS[ground].fixed ? { fixed: true } : {}) },
-    face: (shape.kind === 'flat' ? shape.width * shape.height : wallOf(shape).width * shape.height) / 1e6,
+    face: faceOf(job.piece),
     id: (key) => stepIdOf(job.id, key),
     add: (step) => steps.push({ ...STEP_KINDS[step.about.kind], ...step, kind: step.about.kind, job: job.id }),
   };

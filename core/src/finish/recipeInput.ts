@@ -1,17 +1,31 @@
-import type { Climate, CutFrom, Id, Job, Mark, Paint } from '../job';
+import type { Climate, CutFrom, Id, Job, Mark, Paint, Press, Pressing } from '../job';
 import type { BeforeCut, SnipsAbout, TapeAbout, WeedingAbout } from './workStep';
 
-/** What earlier stations found out about one layer of one mark. */
-export interface RecipeLayer {
+/** One layer of one mark as it is drawn and fitted. */
+export interface FittedLayer {
   readonly mark: Mark;
   readonly film: { readonly id: Id; readonly name: string };
   readonly width: number;
   readonly height: number;
   /** mm² of shapes. */
   readonly area: number;
+  /** How often the mark goes on a piece. */
+  readonly perPiece: number;
+  /** Its shapes: how many, and the least of them, mm². */
+  readonly shapes: { readonly count: number; readonly least: number };
+  /** Another layer of the mark lies on part of it. */
+  readonly covered?: boolean;
+  /** How it is pressed on, of heat-applied film. */
+  readonly press?: Pressing;
+}
+
+/** What earlier stations found out about one layer of one mark. */
+export interface RecipeLayer extends FittedLayer {
   /** Height of its lower edge above the foot, mm. */
   readonly foot: number;
   readonly cutMinutes: number;
+  /** Minutes until what a pen wrote on it is dry. */
+  readonly inkDries?: number | undefined;
   /** mm of film taken for the whole set. */
   readonly taken: number;
   /** Across the film, mm; and what it is cut from. */
@@ -24,8 +38,6 @@ export interface RecipeLayer {
   readonly tape?: TapeAbout;
   /** On a belly, where the tape does not follow by itself. */
   readonly snips?: SnipsAbout;
-  /** How often the mark goes on a piece. */
-  readonly perPiece: number;
   /** In how many parts it is lifted and placed, where they are laid out apart; else 1. */
   readonly parts: number;
 }
@@ -35,4 +47,5 @@ export interface RecipeInput {
   readonly layers: readonly RecipeLayer[];
   readonly climate: Climate;
   readonly paints: readonly Paint[];
+  readonly presses?: readonly Press[];
 }

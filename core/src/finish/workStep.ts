@@ -1,5 +1,19 @@
 import type { Kept } from '../cut';
-import type { CautionId, CleaningId, CoatId, LabelId, Need, StepKind, TechniqueId } from '../facts';
+import type {
+  CautionId,
+  CleaningId,
+  CoatId,
+  EdgeSealId,
+  LabelId,
+  Need,
+  PaintToolId,
+  PeelAt,
+  Pressure,
+  SandedFor,
+  SealerId,
+  StepKind,
+  TechniqueId,
+} from '../facts';
 import type { CutFrom, Id, JobId, PullAt, StationId, StepId } from '../job';
 
 /** What a wait is for; where it is for a coat to dry or cure, `coat` says which. */
@@ -8,6 +22,9 @@ export type WaitFor =
   | 'recoatSoon'
   | 'bare'
   | 'labelDry'
+  | 'filled'
+  | 'washedDry'
+  | 'sealedOver'
   | 'beforeSealer'
   | 'beforeFilm'
   | 'alcohol'
@@ -21,7 +38,15 @@ export type WaitFor =
   | 'edgeSealer'
   | PullAt
   | 'touchDry'
-  | 'firm';
+  | 'firm'
+  | 'inkDry'
+  | 'lifted'
+  | 'pulled'
+  | 'etched'
+  | 'rinsed'
+  | 'pressed'
+  | 'cooled'
+  | 'own';
 
 /** How long after another step a step may begin, minutes. */
 export interface Lag {
@@ -86,14 +111,38 @@ export interface BeforeCut {
   readonly covered?: true;
 }
 
+/** How film is pressed on: °C, seconds of this press, how hard, and how it is peeled. */
+export interface PressAbout {
+  readonly celsius: number;
+  readonly seconds: number;
+  readonly pressure: Pressure;
+  readonly peel: PeelAt;
+}
+
 /** What a step is about, by its kind: all that its sentences are made from, which `words/` does. */
 export type StepAbout =
   | { readonly kind: 'label'; readonly pieces: Pieces; readonly of: LabelId }
-  | { readonly kind: 'sand'; readonly pieces: Pieces }
+  | { readonly kind: 'sand'; readonly pieces: Pieces; readonly of?: SandedFor }
+  | { readonly kind: 'scrape'; readonly pieces: Pieces }
+  | { readonly kind: 'fill'; readonly pieces: Pieces }
+  | { readonly kind: 'own'; readonly name: string; readonly pieces: Pieces }
+  | { readonly kind: 'finish'; readonly name: string; readonly pieces: Pieces }
+  | { readonly kind: 'sealOver'; readonly pieces: Pieces; readonly sealer: SealerId }
   | { readonly kind: 'stain'; readonly pieces: Pieces; readonly coat: CoatId }
   | { readonly kind: 'coat'; readonly pieces: Pieces; readonly coat: CoatId; readonly nth: readonly [number, number] }
   | { readonly kind: 'seal'; readonly pieces: Pieces }
-  | { readonly kind: 'cut'; readonly film: string; readonly taken: number; readonly first: boolean; readonly before?: BeforeCut }
+  | {
+      readonly kind: 'cut';
+      readonly film: string;
+      readonly taken: number;
+      readonly first: boolean;
+      readonly before?: BeforeCut;
+      /** Film that is pressed on: it lies on its carrier, and is cut mirrored. */
+      readonly hot?: true;
+      /** A pen has written on it: it lies in the machine still. */
+      readonly written?: true;
+    }
+  | { readonly kind: 'write'; readonly film: string }
   | { readonly kind: 'weed'; readonly layer: LayerAbout; readonly weeding: WeedingAbout }
   | { readonly kind: 'tape'; readonly layer: LayerAbout; readonly tape?: TapeAbout }
   | { readonly kind: 'clean'; readonly pieces: Pieces; readonly cleaning: CleaningId }
@@ -102,7 +151,7 @@ export type StepAbout =
       readonly pieces: Pieces;
       readonly mark: string;
       readonly technique: TechniqueId;
-      readonly method: 'hinge' | 'centreOut';
+      readonly method: 'hinge' | 'centreOut' | 'hand';
       /** Height of a stop under the mark that makes all pieces equal, mm. */
       readonly stop?: number;
       /** How often it goes on a piece, and in how many parts that are placed by eye, where they are laid out apart. */
@@ -113,16 +162,68 @@ export type StepAbout =
       readonly films: readonly string[];
       /** Masked beyond the film, mm. */
       readonly mask?: number;
+      /** With paper over all else. */
+      readonly paper?: boolean;
       readonly snips?: SnipsAbout;
     }
-  | { readonly kind: 'edge'; readonly mark: string }
+  | { readonly kind: 'edge'; readonly mark: string; readonly seal: EdgeSealId; readonly paint?: string }
   | {
       readonly kind: 'dab';
       readonly mark: string;
       readonly nth: readonly [number, number];
       readonly paint?: string;
+      readonly tool: PaintToolId;
       /** In all, said with the first coat. */
       readonly millilitres: number;
+    }
+  | {
+      /** All around a mask. */
+      readonly kind: 'cover';
+      readonly mark: string;
+      readonly pieces: Pieces;
+      readonly nth: readonly [number, number];
+      readonly paint?: string;
+      readonly tool: PaintToolId;
+      readonly millilitres: number;
+    }
+  | {
+      /** The letters of a mask, one by one. */
+      readonly kind: 'pullLetters';
+      readonly mark: string;
+      readonly pullAt: PullAt;
+      readonly letters: boolean;
+      readonly count: number;
+      readonly window: { readonly least: number; readonly most?: number };
+    }
+  | { readonly kind: 'touchUp'; readonly mark: string; readonly left: 'paint' | 'ground' }
+  | {
+      readonly kind: 'etch';
+      readonly mark: string;
+      readonly pieces: Pieces;
+      readonly millilitres: number;
+      readonly dwell: number;
+      readonly most: number;
+    }
+  | { readonly kind: 'rinse'; readonly mark: string; readonly pieces: Pieces }
+  | { readonly kind: 'prePress'; readonly pieces: Pieces; readonly seconds: number; readonly wood: boolean }
+  | {
+      readonly kind: 'press';
+      readonly layer: LayerAbout;
+      readonly pieces: Pieces;
+      readonly press: PressAbout;
+      /** Which of the films of the mark, the lowest first. */
+      readonly nth: readonly [number, number];
+      /** How often the plate comes down for one mark, side by side. */
+      readonly presses: number;
+      readonly rough: boolean;
+    }
+  | {
+      readonly kind: 'pressBack';
+      readonly mark: string;
+      readonly pieces: Pieces;
+      readonly seconds: number;
+      readonly celsius: number;
+      readonly back: boolean;
     }
   | {
       readonly kind: 'pull';
@@ -158,7 +259,7 @@ export interface CareWait {
   /** A coat cures, or adhesive dwells where none is named. */
   readonly coat?: CoatId;
   /** What is allowed from then on. */
-  readonly then: 'water' | 'firstWash';
+  readonly then: 'water' | 'firstWash' | 'clothWash';
   /** Whether the piece may be packed meanwhile. */
   readonly packed: boolean;
 }

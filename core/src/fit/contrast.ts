@@ -1,4 +1,4 @@
-import { differenceCiede2000, modeLab65, modeLrgb, modeRgb, modeXyz65, useMode, wcagContrast } from 'culori/fn';
+import { differenceCiede2000, modeLab65, modeLrgb, modeRgb, modeXyz65, useMode, wcagContrast, wcagLuminance } from 'culori/fn';
 import { CONTRAST } from '../facts';
 import type { Verdict } from '../job';
 
@@ -16,6 +16,9 @@ export interface Contrast {
   readonly difference: number;
   readonly verdict: Verdict;
 }
+
+/** WCAG relative luminance of #rrggbb, 0 to 1. */
+export const luminance = (colour: string): number => wcagLuminance(colour);
 
 /** Judges one colour on another; both #rrggbb. */
 export function contrastOf(mark: string, ground: string): Contrast {

@@ -1,4 +1,4 @@
-import { FILM_KINDS, TECHNIQUES, type TechniqueId } from '../facts';
+import { filmSuits, TECHNIQUES, type TechniqueId } from '../facts';
 import { setAt, type Film, type Mark, type Paint, type Patch, type Shop } from '../job';
 import { contrastOf } from './contrast';
 
@@ -7,8 +7,8 @@ export const isMarkPaint = ({ coat }: Paint): boolean => coat === 'acrylic' || c
 
 /** The film in stock that a technique begins with. */
 export const usualFilmFor = (technique: TechniqueId, films: readonly Film[]): Film | undefined => {
-  const { usualFilm, filmStays } = TECHNIQUES[technique];
-  return films.find((film) => film.kind === usualFilm) ?? films.find((film) => FILM_KINDS[film.kind].stays === filmStays);
+  const { usualFilm } = TECHNIQUES[technique];
+  return films.find((film) => film.kind === usualFilm) ?? films.find((film) => filmSuits(technique, film.kind));
 };
 
 /**

@@ -23,6 +23,7 @@ export type PullAt = Static<typeof mark.pullAt>;
 export type Mark = Static<typeof mark.mark>;
 export type Photo = Static<typeof job.photo>;
 export type PieceList = Static<typeof job.pieceList>;
+export type OwnStep = Static<typeof job.ownStep>;
 export type Job = Static<typeof job.job>;
 
 /** A change to the artwork by what is wanted. */

@@ -16,4 +16,6 @@ export type Supply = Static<typeof shop.supply>;
 export type Carrier = Static<typeof shop.carrier>;
 export type Press = Static<typeof shop.press>;
 export type JobPattern = Static<typeof shop.pattern>;
+export type Pressing = Static<typeof shop.pressing>;
+export type Habit = Static<typeof shop.habit>;
 export type Shop = Static<typeof shop.shop>;

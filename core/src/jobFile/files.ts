@@ -6,9 +6,14 @@ import { FILE_VERSION } from './version';
 
 /**
  * What makes a file of a version one of the next, the first for version 1. Both only add: version 2 outlines, features, edits, lists, a shelf;
- * version 3 supplies, sheets and offcuts, carriers, presses, patterns of jobs, counts of stock, hours beside the week.
+ * version 3 supplies, sheets and offcuts, carriers, presses, patterns of jobs, counts of stock, hours beside the week; version 4 reverse masks,
+ * etched and heat-applied marks with their films, edges and tools, sealers, steps of one's own, what a job needs.
  */
-const MIGRATIONS: readonly ((data: Record<string, unknown>) => Record<string, unknown>)[] = [(data) => data, (data) => data];
+const MIGRATIONS: readonly ((data: Record<string, unknown>) => Record<string, unknown>)[] = [
+  (data) => data,
+  (data) => data,
+  (data) => data,
+];
 
 /** Everything that a workshop is. */
 export interface Workshop {

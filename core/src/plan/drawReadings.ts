@@ -1,7 +1,7 @@
 import { findGlyph, unknownColumns, withoutColumns, type Faces } from '../artwork';
-import { FILM_KINDS, GROUNDS, TECHNIQUES } from '../facts';
 import { aboutMark, removeAt, setAt, type Job, type Reading, type Shop } from '../job';
 import { drawingsReading, termsReading } from './artworkReadings';
+import { kindReading } from './kindReading';
 import type { FittingWork } from './planMark';
 
 /** What drawing tells: missing letters, things left out of a drawing, nothing to cut, film that does not suit. */
@@ -111,51 +111,19 @@ export function drawReadings(work: FittingWork, job: Job, shop: Shop, faces: Fac
     ...joinReading(work, about),
     ...termsReading(work, job, shop, about),
   );
-  const { filmStays, usualFilm: ofTechnique } = TECHNIQUES[mark.technique];
-  // a wall is to be had back: film that comes off again is right there, film that stays takes the paint along
-  const onWall = filmStays && GROUNDS[job.piece.ground].fixed === true;
-  const stays = filmStays && !onWall;
-  const usualFilm = onWall ? 'removable' : ofTechnique;
-  const unsuited = work.plan.inspections.filter(({ film }) => FILM_KINDS[film.kind].stays !== stays);
-  if (unsuited.length > 0 && !(stays && job.piece.use.dryShort)) {
-    const film = unsuited[0]!.film;
-    const better =
-      shop.films.find((f) => FILM_KINDS[f.kind].stays === stays && f.kind !== 'bargain' && (stays || f.kind === usualFilm)) ??
-      shop.films.find((f) => FILM_KINDS[f.kind].stays === stays);
-    const onlyOne = work.plan.inspections.length === 1 && Object.keys(mark.colourFilms).length === 0;
+  if (mark.flip && mark.artwork.kind === 'text' && missing.length === 0)
     readings.push({
-      id: `kind:${mark.id}`,
+      id: `flip:${mark.id}`,
       station: 'draw',
       verdict: 'watch',
-      title: 'Kind of film',
+      title: 'Flipped words',
       ...about,
-      value: FILM_KINDS[film.kind].name,
-      limit: stays ? 'film that stays' : 'film that comes off clean',
-      why: stays
-        ? 'It is made to come off again: good for a season, not for washing.'
-        : onWall
-          ? 'It is made to stay: when it comes off the wall one day, paint comes with it.'
-          : 'It holds better at the edge, but pulls harder at the ground when it comes off.',
-      remedies: [
-        ...(better && onlyOne
-          ? [
-              {
-                label: `Cut it from ${better.name}`,
-                patch: [{ op: 'set' as const, path: ['marks', mark.id, 'film'], value: better.id }],
-              },
-            ]
-          : []),
-        ...(stays
-          ? [
-              {
-                label: 'It is for a short, dry use',
-                patch: [{ op: 'set' as const, path: ['piece', 'use', 'dryShort'], value: true }],
-              },
-            ]
-          : []),
-      ],
+      value: 'read backwards',
+      limit: 'as they are read',
+      why: 'The words are turned left to right. What is pressed on, or seen through the piece, is mirrored by itself when it is cut.',
+      remedies: [{ label: 'Turn them back', patch: setAt(['marks', mark.id, 'flip'], false) }],
     });
-  }
+  readings.push(...kindReading(work, job, shop, about));
   return readings;
 }
 

@@ -1,8 +1,8 @@
 import type { Layer } from '../artwork';
-import { applyToRegion, boxAround, boxCentre, boxOf, translation, type Point, type Region } from '../geometry';
+import { applyToRegion, boxAround, boxCentre, boxHeight, boxOf, boxWidth, translation, type Point, type Region } from '../geometry';
 import { TECHNIQUES } from '../facts';
 import type { LayerInspection } from '../fit';
-import { cutOutline, layoutFilm, type CutPart, type FilmLayout } from '../cut';
+import { cutOutline, layoutFilm, type CutMark, type CutPart, type FilmLayout } from '../cut';
 import type { Film, Id, Job, JobId, Machine, Mark } from '../job';
 import { connectedStage } from './connected';
 import type { Memo } from './memo';
@@ -23,17 +23,20 @@ function cutParts(job: Job, marks: readonly MarkPlan[], cut: CutSoFar, memo: Mem
   return all.flatMap((whole, i) => (begun.has(whole.film.id) ? (rest[i]!.part.copies > 0 ? [rest[i]!] : []) : [whole]));
 }
 
-type CutMark = Pick<Mark, 'technique' | 'seenThrough'>;
-
 /** What the knife follows of a layer, around a middle. */
 const outlineStage = ({ region, middle: [cx, cy], mark }: { region: Region; middle: Point; mark: CutMark }): Region =>
   cutOutline(applyToRegion(translation(-cx, -cy), region), mark);
 
+/** A layer around a middle: what a pen writes of it. */
+const centredStage = ({ region, middle: [cx, cy] }: { region: Region; middle: Point }): Region =>
+  applyToRegion(translation(-cx, -cy), region);
+
 /** One part of a mark as it is cut, around its own middle. */
 function partOf(job: JobId, mark: CutMark, named: Named, copies: number, region: Region, middle: Point, memo: Memo): CutPart {
-  const { technique, seenThrough } = mark;
-  const outline = memo.stage('cut outline', { region, middle, mark: { technique, seenThrough } }, outlineStage);
-  return { job, mark: named.id, name: named.name, copies, region: outline };
+  const { technique, seenThrough, plate } = mark;
+  const outline = memo.stage('cut outline', { region, middle, mark: { technique, seenThrough, plate } }, outlineStage);
+  const pen = TECHNIQUES[technique].penned ? { pen: memo.stage('pen', { region, middle }, centredStage) } : {};
+  return { job, mark: named.id, name: named.name, copies, region: outline, ...pen };
 }
 
 /** How a part is told from others in layouts and the log, and for a person. */
@@ -60,12 +63,17 @@ export interface CutOf {
   readonly flat: readonly Layer[];
   readonly inspections: readonly LayerInspection[];
   readonly copies: number;
+  /** The size that the plates of all written labels of a list have, mm. */
+  readonly plate?: CutMark['plate'];
 }
 
 /** A mark's layers each as one part, that keep their places. */
-export function togetherParts({ job, mark, flat, inspections, copies }: CutOf, memo: Memo, named: Named = mark): FilmPart[] {
+export function togetherParts({ job, mark, flat, inspections, copies, plate }: CutOf, memo: Memo, named: Named = mark): FilmPart[] {
   const middle = middleOf(flat);
-  return inspections.map(({ film }) => ({ film, part: partOf(job, mark, named, copies, layerOf(flat, film), middle, memo) }));
+  return inspections.map(({ film }) => ({
+    film,
+    part: partOf(job, plate ? { ...mark, plate } : mark, named, copies, layerOf(flat, film), middle, memo),
+  }));
 }
 
 /** The parts of a mark that is laid out where it wastes least film: each connected part by itself, what lies within it along with it. */
@@ -95,9 +103,15 @@ function everyPart({ id: job, count }: Job, marks: readonly MarkPlan[], memo: Me
     const whole: CutOf = { job, mark, flat, inspections, copies: count * perPiece };
     if (variants.length === 0)
       return mark.lift === 'apart' && TECHNIQUES[mark.technique].mayLieApart ? apartParts(whole, memo) : togetherParts(whole, memo);
-    return variants.slice(0, count).flatMap((v) => {
+    const rows = variants.slice(0, count);
+    const boxes = rows.flatMap((v) => (v.cutFlat.length > 0 ? [boxAround(v.cutFlat.map(({ region }) => boxOf(region)))] : []));
+    const plate =
+      TECHNIQUES[mark.technique].penned && mark.plates !== 'own' && boxes.length > 0
+        ? { plate: { width: Math.max(...boxes.map(boxWidth)), height: Math.max(...boxes.map(boxHeight)) } }
+        : {};
+    return rows.flatMap((v) => {
       const named = { id: variantId(mark.id, v.row), name: `${mark.name} · ${v.words}`.slice(0, 190) };
-      return togetherParts({ ...whole, flat: v.cutFlat, inspections: v.inspections, copies: perPiece }, memo, named);
+      return togetherParts({ ...whole, ...plate, flat: v.cutFlat, inspections: v.inspections, copies: perPiece }, memo, named);
     });
   });
 }

@@ -1,4 +1,4 @@
-import { FILM_KINDS, TECHNIQUES } from '../facts';
+import { filmSuits } from '../facts';
 import { contrastOf } from '../fit';
 import { aboutMark, filmInstead, type Film, type Job, type Reading, type Shop } from '../job';
 import type { FittingWork } from './planMark';
@@ -10,7 +10,7 @@ const MOST_OFFERED = 4;
 export function filmReadings({ plan, shaped }: FittingWork, job: Job, shop: Shop): Reading[] {
   const { mark, behind } = plan;
   const gone = [...new Set(shaped.map((layer) => layer.film))].filter((id) => !shop.films.some((film) => film.id === id));
-  const suits = (film: Film) => FILM_KINDS[film.kind].stays === TECHNIQUES[mark.technique].filmStays;
+  const suits = (film: Film) => filmSuits(mark.technique, film.kind);
   const offered = shop.films
     .toSorted(
       (a, b) =>

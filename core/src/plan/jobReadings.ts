@@ -1,7 +1,7 @@
 import type { Faces } from '../artwork';
 import { measureReadings } from '../blanks';
 import { cutReadings, type FilmLayout } from '../cut';
-import { finishReadings, type RecipeLayer } from '../finish';
+import { finishReadings, sealerReadings, type RecipeLayer } from '../finish';
 import { guarded, withSight, type Id, type Job, type Reading, type Shop } from '../job';
 import { scheduleReadings, type JobSchedule } from '../schedule';
 import { techniqueReadings } from '../techniques';
@@ -17,7 +17,7 @@ import { overReadings } from './overReadings';
 import { fitMarks } from './fitMarks';
 import { type FittingWork } from './planMark';
 import { soundRemedies } from './soundRemedies';
-import { tapeReadings, type LayerPlan } from './steps';
+import { fittedLayers, tapeReadings, type LayerPlan } from './steps';
 
 /** A job with all that was planned of it, for its readings. */
 export interface ReadWork {
@@ -65,7 +65,7 @@ function ofMarks(job: Job, works: readonly FittingWork[], { shop, faces, filmLef
 /** Every reading of a job, in the order in which makers work, with remedies that hold. */
 export function jobReadings({ job, works, film, layers, inputs, schedule }: ReadWork, around: ReadAround, memo: Memo): Reading[] {
   const { shop, faces, shared, filmLeft, isCut, hours, quick } = around;
-  const { paints, climate, lengths, temperatures, machines } = shop;
+  const { climate, lengths, temperatures, machines } = shop;
   const marks = works.map((work) => work.plan);
   const left = (id: Id) => filmLeft.get(id) ?? 0;
   const needed = (id: Id) => shared.find((layout) => layout.film.id === id)?.taken ?? 0;
@@ -89,15 +89,19 @@ export function jobReadings({ job, works, film, layers, inputs, schedule }: Read
       );
     }),
     ...tapeReadings(job, layers, shop),
-    ...guarded('cure', 'finish', job.id, 'Drying and paint', () => finishReadings(climate, temperatures)),
-    ...guarded('paint', 'technique', job.id, 'How the marks are made', () => techniqueReadings(job, inputs, { paints })),
+    ...guarded('cure', 'finish', job.id, 'Drying and paint', () => [...finishReadings(climate, temperatures), ...sealerReadings(job)]),
+    ...guarded('paint', 'technique', job.id, 'How the marks are made', () => techniqueReadings(job, inputs, shop)),
     ...(inputs.length > 0
       ? guarded('cure', 'date', job.id, 'The date', () => scheduleReadings(job, schedule, shop.hours.zone, hours))
       : []),
   ];
   // tried out on the marks alone, which is what they change
-  const after = (changed: Job) => ofMarks(changed, fitMarks(changed, shop, faces, memo, quick), around, memo);
-  return soundRemedies(job, all, marks, layers, shop, quick ? undefined : after);
+  const after = (changed: Job) => {
+    const fitted = fitMarks(changed, shop, faces, memo, quick);
+    const plans = fitted.map((work) => work.plan);
+    return [...ofMarks(changed, fitted, around, memo), ...techniqueReadings(changed, fittedLayers(plans, memo), shop)];
+  };
+  return soundRemedies(job, all, marks, layers, { ...shop, left }, quick ? undefined : after);
 }
 
 /** Readings with what the user answered for, and with remedies that know what they saw. */

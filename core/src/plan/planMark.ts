@@ -275,6 +275,8 @@ function seenBehind(mark: Mark, zone: Zone, { piece }: Job, shop: Shop): Behind 
   if (surface.clear) return { colour: piece.behind, colours: [piece.behind], name: 'what stands behind it' };
   const patterned = zone.colours !== undefined && zone.colours.length > 0;
   const colours = patterned ? zone.colours! : [surface.colour];
+  const label = TECHNIQUES[mark.technique].penned && shop.films.find(({ id }) => id === mark.film);
+  if (label) return { colour: label.colour, colours: [label.colour], name: label.name };
   const seen = TECHNIQUES[mark.technique].painted
     ? shop.paints.find((p) => p.id === mark.paint)?.colour
     : shop.films.find((f) => f.id === mark.film)?.colour;

@@ -158,7 +158,7 @@ export function planWorkshop(
   // steps
   const stepped = each(filmed, ({ job, marks, film }) => {
     const layers = planLayers(job, marks, shop, memo);
-    return { layers, ...planRecipe(job, marks, layers, film.own, shop) };
+    return { layers, ...planRecipe(job, marks, layers, film.own, shop, memo) };
   });
 
   // film and time of all of them together

@@ -89,7 +89,7 @@ const TOLD: readonly (readonly [string, Told])[] = [
       kept: ['surround'],
       contrast: 'fine',
       stick: 'fine',
-      steps: 'label sand coat coat cut weed tape dust place edge dab dab pull pack',
+      steps: 'label sand coat coat cut weed tape dust place edge dab dab pull touchUp pack',
       packed: 'Fri 4 Dec',
       later: 'Sun 27 Dec',
       washed: false,

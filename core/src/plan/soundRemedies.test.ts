@@ -78,20 +78,21 @@ describe('the law of remedies', () => {
     const fail = () => {
       throw new Error('no');
     };
-    const after = soundRemedies(job, readings, marks, layers, shop, fail);
+    const after = soundRemedies(job, readings, marks, layers, { ...shop, left: () => 9000 }, fail);
     expect(after.map((r) => r.id)).toEqual(readings.map((r) => r.id));
     expect(after.find((r) => kindOf(r) === 'size')).toMatchObject({ verdict: 'stop', remedies: [] });
     // what is gone from the job meanwhile is no remedy either
     const gone = [
       { ...size, remedies: [{ label: 'Gone', patch: [{ op: 'set' as const, path: ['marks', 'nobody', 'film', 'x'], value: 1 }] }] },
     ];
-    expect(soundRemedies(job, gone, marks, layers, shop)[0]!.remedies).toEqual([]);
+    expect(soundRemedies(job, gone, marks, layers, { ...shop, left: () => 9000 })[0]!.remedies).toEqual([]);
   });
   it('where none holds, it is said what the first would meet; nothing is said of what was not tried out', () => {
     const job = plateJob(textMark('Tern', { size: { mode: 'width', width: 260 } }));
     const { readings, marks, layers } = planOf(job);
     const met: Reading = { ...readings.find((r) => kindOf(r) === 'size')!, id: 'thin:m', title: 'Thin parts', verdict: 'stop' };
-    const size = (after?: () => Reading[]) => soundRemedies(job, readings, marks, layers, shop, after).find((r) => kindOf(r) === 'size')!;
+    const size = (after?: () => Reading[]) =>
+      soundRemedies(job, readings, marks, layers, { ...shop, left: () => 9000 }, after).find((r) => kindOf(r) === 'size')!;
     expect(size(() => [met]).advice).toMatch(/^“As large as fits.*would be stopped by “Thin parts”. Say less/);
     expect(size()).toMatchObject({ remedies: [], advice: undefined });
   });

@@ -1,8 +1,8 @@
 import { reshapes } from '../artwork';
 import { surfaceOf } from '../blanks';
-import { LIMITS, TECHNIQUES } from '../facts';
+import { LAYOUT, LIMITS, TECHNIQUES } from '../facts';
 import { contrastOf } from '../fit';
-import { applyPatch, kindOf, type Remedy, type Id, type Job, type Mark, type Reading, type Shop } from '../job';
+import { applyPatch, kindOf, type Film, type Remedy, type Id, type Job, type Mark, type Reading, type Shop } from '../job';
 import { gripReading } from '../tape';
 import type { MarkPlan } from './planMark';
 import type { LayerPlan } from './steps';
@@ -15,6 +15,25 @@ const filmsOf = (mark: Mark): Set<Id> =>
     ...mark.edits.flatMap((edit) => ('film' in edit && edit.film !== undefined ? [edit.film] : [])),
   ]);
 
+/** The workshop, and what is left of each film, mm. */
+export type StockedShop = Shop & { readonly left: (film: Id) => number };
+
+/** About how much of a film a mark takes, mm, its copies side by side; each by itself where they differ. */
+function lengthFor({ count }: Pick<Job, 'count'>, { fitted, perPiece, mark, variants }: MarkPlan, { width: across }: Film): number {
+  const { border } = TECHNIQUES[mark.technique];
+  const taken = ({ width, height }: Pick<MarkPlan['fitted'], 'width' | 'height'>, copies: number) => {
+    const [w, h] = [width, height].map((side) => side + 2 * border + LAYOUT.gap) as [number, number];
+    const along = (side: number, other: number) => {
+      const beside = Math.floor((across - 2 * LAYOUT.holdDown) / side);
+      return beside < 1 ? Infinity : Math.ceil(copies / beside) * other;
+    };
+    return Math.min(along(w, h), along(h, w));
+  };
+  const rows = variants.slice(0, count);
+  const length = rows.length === 0 ? taken(fitted, count * perPiece) : rows.reduce((sum, row) => sum + taken(row.fitted, perPiece), 0);
+  return 2 * LAYOUT.holdDown + length;
+}
+
 /** The stop of contrast or tape that a mark meets with another film, paint or technique and did not have, by name. */
 function stopOfFilm(
   before: Job,
@@ -22,7 +41,7 @@ function stopOfFilm(
   plan: MarkPlan,
   layers: readonly LayerPlan[],
   stops: ReadonlySet<string>,
-  shop: Shop,
+  shop: StockedShop,
 ): string | undefined {
   const [was, is] = [before, after].map((job) => job.marks.find((mark) => mark.id === plan.mark.id));
   if (!was || !is) return undefined;
@@ -35,6 +54,8 @@ function stopOfFilm(
   const grips = fresh
     .filter((film) => taped && !stops.has(`grip:${is.id}:${film.id}`))
     .flatMap((film) => surfaces.map((surface) => gripReading(after, is, film, surface, { ...shop, films: [] })));
+  const short = fresh.find((film) => shop.left(film.id) < lengthFor(after, plan, film));
+  if (short && !stops.has(`film:${short.id}`)) return short.name;
   const noTape = grips.find(({ verdict }) => verdict === 'stop');
   if (noTape) return noTape.title;
   // letters on a backing are seen against the backing
@@ -50,7 +71,22 @@ function stopOfFilm(
  * Kinds of readings whose remedies change a mark's size, shape or technique: whether they hold is seen only by trying them out. So it is
  * for a mark that goes to another place.
  */
-const TRIED: ReadonlySet<string> = new Set(['size', 'seen', 'bulb', 'snips', 'food', 'names', 'stick', 'empty']);
+const TRIED: ReadonlySet<string> = new Set([
+  'size',
+  'seen',
+  'bulb',
+  'snips',
+  'food',
+  'names',
+  'stick',
+  'empty',
+  'kind',
+  'flip',
+  'bite',
+  'scorch',
+  'stretch',
+  'pull',
+]);
 
 /**
  * Whether a remedy has to be tried out. Of a thickening the strokes were measured when it was looked for, but for marks whose changes move
@@ -59,6 +95,9 @@ const TRIED: ReadonlySet<string> = new Set(['size', 'seen', 'bulb', 'snips', 'fo
 function isTried(job: Job, reading: Reading, patch: Remedy['patch']): boolean {
   const ofMarks = patch.filter(({ path }) => path[0] === 'marks');
   if (ofMarks.some(({ path }) => path.at(-1) === 'zone')) return true;
+  // what is etched or pressed wants the piece bare
+  const wantsBare = ({ technique }: Mark) => TECHNIQUES[technique].stays === 'etching' || TECHNIQUES[technique].filmBy === 'heat';
+  if (patch.some(({ path }) => path[0] === 'piece') && job.marks.some(wantsBare)) return true;
   const kind = kindOf(reading);
   if (kind !== 'thin') return TRIED.has(kind);
   return ofMarks.some(({ path }) => reshapes(job.marks.find((mark) => mark.id === path[1])?.edits ?? []));
@@ -109,7 +148,7 @@ export function soundRemedies(
   readings: readonly Reading[],
   marks: readonly MarkPlan[],
   layers: readonly LayerPlan[],
-  shop: Shop,
+  shop: StockedShop,
   after?: (changed: Job) => readonly Reading[],
 ): Reading[] {
   const stops = stopsOf(readings);

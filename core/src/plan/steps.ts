@@ -1,6 +1,6 @@
 import { bulbSnips, filmSurface, type Surface } from '../blanks';
-import { GRIP_LIMITS, LIMITS } from '../facts';
-import { boxAround, boxHeight, boxOf, boxWidth, intersection, regionArea } from '../geometry';
+import { FILM_KINDS, GRIP_LIMITS, LIMITS, TECHNIQUES } from '../facts';
+import { boxAround, boxHeight, boxOf, boxWidth, intersection, partArea, regionArea } from '../geometry';
 import type { LayerInspection } from '../fit';
 import { beforeCutOf, keptOf, weedingOf, type FilmLayout, type Weeding } from '../cut';
 import {
@@ -18,7 +18,7 @@ import {
   type TapeUses,
 } from '../tape';
 import { guarded, type Film, type Id, type Job, type Reading, type Shop } from '../job';
-import type { Recipe, RecipeLayer, SnipsAbout, TapeAbout } from '../finish';
+import { pressOf, type FittedLayer, type Recipe, type RecipeLayer, type SnipsAbout, type TapeAbout } from '../finish';
 import { recipeFor } from '../techniques';
 import type { Memo } from './memo';
 import { partsApart } from './film';
@@ -44,6 +44,9 @@ export interface LayerPlan {
   readonly parts: number;
 }
 
+/** A label is cut out whole. */
+const NOTHING_TO_WEED: Weeding = { kept: 'shapes', wastePieces: 0, smallPieces: 0, minutes: 0, onCarrier: false };
+
 type Layers = MarkPlan['fitted']['layers'];
 
 /** The film of the layer that lies under another of the same mark, if any does. */
@@ -55,6 +58,14 @@ function underStage({ layers, film, seenThrough }: { layers: Layers; film: Id; s
   const lower = seenThrough ? layers.slice(at + 1) : layers.slice(0, at).toReversed();
   const under = lower.find((layer) => regionArea(intersection(layer.region, own.region)) > LIMITS.onFilm * regionArea(own.region));
   return under ? { film: under.film } : {};
+}
+
+/** Whether another layer of the mark lies on part of this one. */
+function coveredStage({ layers, film, seenThrough }: { layers: Layers; film: Id; seenThrough: boolean }): { covered: boolean } {
+  const at = layers.findIndex((layer) => layer.film === film);
+  const own = layers[at]?.region ?? [];
+  const upper = seenThrough ? layers.slice(0, Math.max(0, at)) : layers.slice(at + 1);
+  return { covered: upper.some(({ region }) => region.length > 0 && regionArea(intersection(region, own)) > LIMITS.touches) };
 }
 
 /** What a layer of a mark comes on: the piece, or the layer of the same mark that lies under it. */
@@ -73,7 +84,9 @@ export function planLayers(job: Job, marks: readonly MarkPlan[], shop: Shop, mem
     const sizes = (variants.length === 0 ? [cutFlat] : variants.map((v) => v.cutFlat))
       .filter((layers) => layers.some(({ region }) => region.length > 0))
       .map((layers) => boxAround(layers.filter(({ region }) => region.length > 0).map(({ region }) => boxOf(region))));
-    const size = { width: Math.max(0, ...sizes.map(boxWidth)), height: Math.max(0, ...sizes.map(boxHeight)) };
+    // a stencil is lifted with the film around it
+    const around = sizes.length > 0 ? 2 * TECHNIQUES[mark.technique].border : 0;
+    const size = { width: Math.max(0, ...sizes.map(boxWidth)) + around, height: Math.max(0, ...sizes.map(boxHeight)) + around };
     const rows = variants.slice(0, job.count);
     const apart = partsApart(job.id, plan, memo);
     return inspections.map(({ film, pieces, edge }): LayerPlan => {
@@ -83,25 +96,28 @@ export function planLayers(job: Job, marks: readonly MarkPlan[], shop: Shop, mem
       const lifted = parts.length > 0 ? { width: Math.max(...parts.map(boxWidth)), height: Math.max(...parts.map(boxHeight)) } : size;
       const lifts = job.count * perPiece * Math.max(1, parts.length);
       const window = gripWindow(transferOf(mark, film, surface));
-      const choice = chooseTape(shop.tapes, window, film.finish, mark.tape);
+      const { taped } = TECHNIQUES[mark.technique];
+      const choice = taped ? chooseTape(shop.tapes, window, film.finish, mark.tape) : undefined;
       return {
         mark: mark.id,
         markName: mark.name,
         film,
         surface,
         weeding: timesPiece(
-          rows.length === 0
-            ? weedingOf(pieces, edge, film.kind, keptOf(mark, film.id))
-            : weedingOfRows(
-                rows.flatMap((row) => row.inspections.filter((one) => one.film.id === film.id)),
-                job.count,
-                keptOf(mark, film.id),
-              ),
+          TECHNIQUES[mark.technique].penned
+            ? NOTHING_TO_WEED
+            : rows.length === 0
+              ? weedingOf(pieces, edge, film.kind, keptOf(mark, film.id))
+              : weedingOfRows(
+                  rows.flatMap((row) => row.inspections.filter((one) => one.film.id === film.id)),
+                  job.count,
+                  keptOf(mark, film.id),
+                ),
           cutFlat === flat ? perPiece : copies.length + 1,
         ),
         window,
         tapes: shop.tapes.map((tape) => ({ tape: tape.id, uses: tapeUses(tape.kind, window, film.finish) })),
-        offers: tapeOffers(shop.tapes, window, film.finish),
+        offers: taped ? tapeOffers(shop.tapes, window, film.finish) : [],
         choice,
         pieces: choice ? tapePieces(lifted, lifts, choice) : undefined,
         parts: Math.max(1, parts.length),
@@ -115,7 +131,9 @@ export function planLayers(job: Job, marks: readonly MarkPlan[], shop: Shop, mem
 export const tapeReadings = (job: Job, layers: readonly LayerPlan[], shop: Shop): Reading[] =>
   layers.flatMap(({ mark: id, film, surface }) => {
     const mark = job.marks.find((one) => one.id === id);
-    return mark ? guarded('tape', 'grip', `${id}:${film.id}`, 'Tape', () => [gripReading(job, mark, film, surface, shop)]) : [];
+    return mark && TECHNIQUES[mark.technique].taped
+      ? guarded('tape', 'grip', `${id}:${film.id}`, 'Tape', () => [gripReading(job, mark, film, surface, shop)])
+      : [];
   });
 
 /** What is weeded on one piece of a set whose words differ: each row takes its own time, and pieces without a row none. */
@@ -158,6 +176,25 @@ const tapeOf = ({ choice, pieces }: LayerPlan, snips: SnipsAbout | undefined): T
     dull: choice.dull,
   };
 
+/** One layer of a mark as it is drawn and fitted. */
+function fittedLayer(plan: MarkPlan, film: Film, memo: Memo): FittedLayer {
+  const { fitted, copies, mark } = plan;
+  const region = fitted.layers.find((l) => l.film === film.id)?.region ?? [];
+  const press = pressOf(film);
+  return {
+    ...{ mark, film, width: fitted.width, height: fitted.height, perPiece: copies.length + 1 },
+    area: regionArea(region) * (copies.length + 1),
+    shapes: { count: region.length, least: region.reduce((least, part) => Math.min(least, partArea(part)), Infinity) },
+    ...(press
+      ? { press, ...memo.stage('covered film', { layers: fitted.layers, film: film.id, seenThrough: mark.seenThrough }, coveredStage) }
+      : {}),
+  };
+}
+
+/** The layers of marks as they are fitted, for what their techniques tell. */
+export const fittedLayers = (marks: readonly MarkPlan[], memo: Memo): FittedLayer[] =>
+  marks.flatMap((plan) => plan.inspections.map(({ film }) => fittedLayer(plan, film, memo)));
+
 /** The steps of a job from what its earlier stations found. */
 export function planRecipe(
   job: Job,
@@ -165,20 +202,19 @@ export function planRecipe(
   layers: readonly LayerPlan[],
   layouts: readonly FilmLayout[],
   shop: Shop,
+  memo: Memo,
 ): { recipe: Recipe; inputs: RecipeLayer[] } {
   const perFilm = (film: Id) => layers.filter((layer) => layer.film.id === film).length;
   const inputs = layers.map((layer): RecipeLayer => {
     const plan = marks.find((m) => m.mark.id === layer.mark)!;
     const layout = layouts.find((l) => l.film.id === layer.film.id)!;
-    const region = plan.fitted.layers.find((l) => l.film === layer.film.id)!.region;
     const snips = snipsOf(job, layer);
     return {
-      mark: plan.mark,
-      film: layer.film,
+      ...fittedLayer(plan, layer.film, memo),
       width: layer.width,
       height: layer.height,
-      area: regionArea(region) * (plan.copies.length + 1),
       foot: plan.fitted.box.minY,
+      inkDries: FILM_KINDS[layer.film.kind].ink?.dries,
       cutMinutes: layout.minutes / perFilm(layer.film.id),
       taken: layout.taken / perFilm(layer.film.id),
       filmWidth: layout.width,
@@ -191,12 +227,11 @@ export function planRecipe(
       },
       tape: tapeOf(layer, snips),
       snips,
-      perPiece: plan.copies.length + 1,
       parts: layer.parts,
     };
   });
   return {
-    recipe: recipeFor({ job, layers: inputs, climate: shop.climate, paints: shop.paints }),
+    recipe: recipeFor({ job, layers: inputs, climate: shop.climate, paints: shop.paints, presses: shop.presses }),
     inputs,
   };
 }

@@ -16,6 +16,7 @@ const layer = (mark: Mark, film = mark.film, more: Partial<RecipeLayer> = {}): R
     weeding: { kept: 'shapes', letters: true, waste: 5, small: 1, onCarrier: false },
     perPiece: 1,
     parts: 1,
+    shapes: { count: 4, least: 40 },
   },
   ...more,
 });
@@ -171,12 +172,13 @@ describe('a painted stencil', () => {
   });
   it('goes before the decals, which wait until its paint is touch dry, and is packed when it is firm', () => {
     expect(steps.findIndex(({ id }) => id === 'j/pull:m')).toBeLessThan(steps.findIndex(({ id }) => id === 'j/place:d'));
-    expect(at('place:d').after[1]).toEqual({ step: 'j/pull:m', least: own.touchDry, why: 'touchDry' });
+    expect(at('touch:m').after).toEqual([{ step: 'j/pull:m', least: own.touchDry, why: 'touchDry' }]);
+    expect(at('place:d').after[1]).toEqual({ step: 'j/touch:m', least: 0, why: 'touchDry' });
     expect(at('pack').after).toEqual([
-      { step: 'j/pull:m', least: own.beforeFilm, why: 'firm' },
+      { step: 'j/touch:m', least: own.beforeFilm - own.touchDry, why: 'firm' },
       { step: 'j/place:d', least: 0, why: 'placed' },
     ]);
-    expect(care).toEqual([{ after: 'j/pull:m', minutes: own.fullCure, coat: 'acrylic', then: 'water', packed: true }]);
+    expect(care).toEqual([{ after: 'j/touch:m', minutes: own.fullCure, coat: 'acrylic', then: 'water', packed: true }]);
   });
   it('has one coat where one is wanted, and is planned as acrylic until a paint is chosen', () => {
     const none = mark('n', { technique: 'stencil', film: 'stencil', coats: 1, pullAt: 'dry' });

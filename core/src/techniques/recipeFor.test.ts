@@ -23,6 +23,7 @@ describe('recipes', () => {
     weeding: { kept: 'shapes', letters: true, waste: 5, small: 1, onCarrier: false },
     perPiece: 1,
     parts: 1,
+    shapes: { count: 4, least: 40 },
   });
   const recipe = (job: (typeof demo.jobs)[number]) =>
     recipeFor({

@@ -1,5 +1,5 @@
 import { HANDS_ON, type RecipeRow } from '../facts';
-import { cleanSteps, coatSteps, draftFor, filmSteps, minutesFor, type Recipe, type RecipeInput } from '../finish';
+import { cleanSteps, coatSteps, draftFor, filmSteps, minutesFor, ownSteps, sealOver, type Recipe, type RecipeInput } from '../finish';
 import { markSteps } from './markSteps';
 
 /**
@@ -11,15 +11,16 @@ import { markSteps } from './markSteps';
 export function recipeFor(input: RecipeInput, rows?: readonly RecipeRow[]): Recipe {
   const draft = draftFor(input);
   const { steps, care, pieces, id, add } = draft;
-  const ground = coatSteps(draft, rows);
+  const ground = ownSteps(draft, 'beforeFilm', [coatSteps(draft, rows, ownSteps(draft, 'first', [])) ?? []].flat());
   const taped = filmSteps(draft);
   const { clean, wiped } = cleanSteps(draft, ground, rows);
   const last = markSteps(draft, taped, clean, wiped);
+  const finished = ownSteps(draft, 'beforePacking', sealOver(draft, last.length > 0 ? last : [clean]));
   add({
     id: id('pack'),
     about: { kind: 'pack', pieces },
     hands: minutesFor(HANDS_ON.pack, pieces.count, 0),
-    after: last.length > 0 ? last : [clean],
+    after: finished,
     cautions: ['smallParts'],
   });
   return { steps, care };

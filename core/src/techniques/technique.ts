@@ -1,29 +1,30 @@
-import type { CautionId } from '../facts';
-import type { Making, Mark, Piece, Reading, Shop, StepId } from '../job';
-import type { CareWait, Lag, RecipeDraft, RecipeLayer } from '../finish';
+import type { Making, Mark, Reading, Shop } from '../job';
+import type { Job } from '../job';
+import type { CareWait, FittedLayer, Lag, RecipeDraft, RecipeLayer } from '../finish';
 
-/** A mark whose film is being placed. */
+/** A mark whose film is weeded, and taped where it is lifted with tape. */
 export interface LaidMark<M extends Making = Making> {
   readonly mark: Mark;
   readonly making: M;
-  /** Its place step. */
-  readonly place: StepId;
+  /** Its layers, the lowest first as it is drawn. */
+  readonly layers: readonly RecipeLayer[];
   /** m² of the mark's box, and mm² of its shapes. */
   readonly size: number;
   readonly area: number;
 }
 
-/** What a technique adds to placing film. */
-interface Placing {
-  /** Masked beyond the film, mm. */
-  readonly mask?: number;
-  /** Minutes more, for the whole set. */
-  readonly hands: number;
-  readonly cautions: readonly CautionId[];
+/** What the work on the piece has to wait for. */
+export interface LaidAfter {
+  /** Its film, weeded and taped. */
+  readonly film: readonly Lag[];
+  /** The piece made clean, or the mark before. */
+  readonly piece: readonly Lag[];
+  /** Whether the piece was wiped, so that film has to follow soon. */
+  readonly wiped: boolean;
 }
 
-/** When a placed mark lets the work go on. */
-export interface Standing {
+/** When a finished mark lets the work go on. */
+interface Standing {
   /** From when the next mark may be placed. */
   readonly ready: Lag;
   /** From when it stands being wrapped. */
@@ -33,24 +34,22 @@ export interface Standing {
 
 /** A mark of a job with what earlier stations found out about its layers. */
 export interface JobMark<M extends Making = Making> {
+  readonly job: Job;
   readonly mark: Mark;
   readonly making: M;
-  readonly layers: readonly RecipeLayer[];
+  readonly layers: readonly FittedLayer[];
   readonly count: number;
 }
+
+/** What of the workshop the ways to make a mark look at. */
+export type TechniqueShop = Pick<Shop, 'paints' | 'supplies' | 'presses' | 'films' | 'temperatures' | 'lengths'>;
 
 /**
  * One way to make a mark. Facts about it stand in its row of `TECHNIQUES`; here is what it does.
  */
 export interface TechniqueFile<M extends Making = Making> {
-  /** What it adds to placing its film. */
-  readonly placing: (draft: RecipeDraft, laid: LaidMark<M>, piece: Piece) => Placing;
-  /**
-   * Adds the steps that follow on the placed film.
-   *
-   * @param wiped whether the piece was wiped, so that film has to follow soon
-   */
-  readonly after: (draft: RecipeDraft, laid: LaidMark<M>, wiped: boolean) => Standing;
+  /** Adds the steps that bring the mark onto the piece and finish it. */
+  readonly make: (draft: RecipeDraft, laid: LaidMark<M>, after: LaidAfter) => Standing;
   /** What it tells beside what every mark does. */
-  readonly readings: (work: JobMark<M>, shop: Pick<Shop, 'paints'>) => Reading[];
+  readonly readings: (work: JobMark<M>, shop: TechniqueShop) => Reading[];
 }

@@ -1,11 +1,12 @@
-import { makingOf, type Job, type Reading, type Shop } from '../job';
-import type { RecipeLayer } from '../finish';
+import { makingOf, type Job, type Reading } from '../job';
+import type { FittedLayer } from '../finish';
+import type { TechniqueShop } from './technique';
 import { wayOf } from './ways';
 
 /** What the ways in which a job's marks are made tell. */
-export const techniqueReadings = (job: Job, layers: readonly RecipeLayer[], shop: Pick<Shop, 'paints'>): Reading[] =>
+export const techniqueReadings = (job: Job, layers: readonly FittedLayer[], shop: TechniqueShop): Reading[] =>
   job.marks.flatMap((mark) => {
     const making = makingOf(mark);
     const own = layers.filter((layer) => layer.mark.id === mark.id);
-    return wayOf(making).readings({ mark, making, layers: own, count: job.count }, shop);
+    return wayOf(making).readings({ job, mark, making, layers: own, count: job.count }, shop);
   });

@@ -21,9 +21,10 @@ describe('how a mark is made', () => {
     const mark = made(technique);
     const draft = draftFor({ job: board, layers: [], climate: demo.shop.climate, paints: demo.shop.paints });
     const making = makingOf(mark);
-    const laid = { mark, making, place: draft.id('place:m'), size: 0.01, area: 900 };
-    const { ready, firm, care } = wayOf(making).after(draft, laid, true);
-    const steps = new Set([laid.place, ...draft.steps.map((step) => step.id)]);
+    const laid = { mark, making, layers: [], size: 0.01, area: 900 };
+    const clean = { step: draft.id('clean'), least: 0, why: 'dustedOff' as const };
+    const { ready, firm, care } = wayOf(making).make(draft, laid, { film: [], piece: [clean], wiped: true });
+    const steps = new Set([clean.step, ...draft.steps.map((step) => step.id)]);
     for (const lag of [ready, firm, ...draft.steps.flatMap((step) => step.after)]) expect(steps).toContain(lag.step);
     expect(firm.step).toBe(ready.step);
     expect(firm.least).toBeGreaterThanOrEqual(ready.least);

@@ -6,10 +6,10 @@ const mark = (name: string, more: Partial<OnSheet> = {}): OnSheet => ({ name, mi
 describe('the words of a sheet', () => {
   it('say of each mark whether it is mirrored, never of the sheet by its first', () => {
     expect(mirrorWords([mark('a'), mark('b')])).toBe('as they are read, not mirrored');
-    expect(mirrorWords([mark('a', { mirrored: true })])).toMatch(/^mirrored/);
+    expect(mirrorWords([mark('a', { mirrored: 'seenThrough' })])).toMatch(/^mirrored/);
     for (const both of [
-      [mark('a'), mark('b', { mirrored: true })],
-      [mark('b', { mirrored: true }), mark('a')],
+      [mark('a'), mark('b', { mirrored: 'seenThrough' })],
+      [mark('b', { mirrored: 'seenThrough' }), mark('a')],
     ])
       expect(mirrorWords(both)).toBe('b mirrored, the others as they are read');
   });

@@ -5,8 +5,8 @@ import { weedWords } from './weedWords';
 /** One mark on a sheet that is cut in one go, as it is called there. */
 export interface OnSheet {
   readonly name: string;
-  /** Seen through the piece, so that it is cut mirrored. */
-  readonly mirrored: boolean;
+  /** Cut mirrored, and why: it is seen through the piece, or pressed on face down. */
+  readonly mirrored: false | 'seenThrough' | 'pressed';
   readonly kept: Kept;
   /** It is words, not a drawing. */
   readonly letters: boolean;
@@ -16,7 +16,10 @@ export interface OnSheet {
 export function mirrorWords(marks: readonly OnSheet[]): string {
   const mirrored = marks.filter((mark) => mark.mirrored);
   if (mirrored.length === 0) return 'as they are read, not mirrored';
-  if (mirrored.length === marks.length) return 'mirrored, for they are seen through the piece';
+  if (mirrored.length === marks.length)
+    return mirrored.every((mark) => mark.mirrored === 'pressed')
+      ? 'mirrored, for they are pressed on face down'
+      : 'mirrored, for they are seen through the piece';
   return `${listed(mirrored.map(({ name }) => name))} mirrored, the others as they are read`;
 }
 

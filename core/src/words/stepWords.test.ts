@@ -13,8 +13,22 @@ const steps: WorkStep[] = [];
 beforeAll(() => {
   const { jobs, shop } = demoWorkshop();
   const [faces, memo] = [shippedFaces(), new Memo()];
+  const [first] = jobs;
+  const own = {
+    ...first!,
+    id: 'own',
+    piece: { ...first!.piece, ground: 'rawWood' as const, state: ['grooved' as const, 'printed' as const], sealedAfter: 'craft' as const },
+  };
+  const made = {
+    ...own,
+    steps: [
+      { id: 'a', name: 'Cut the boards', minutes: 5, when: 'first' as const },
+      { id: 'b', name: 'Tie the ribbon', minutes: 2, when: 'beforePacking' as const },
+    ],
+  };
+  const scraped = { ...first!, id: 'scraped', piece: { ...first!.piece, state: ['printed' as const, 'greasy' as const] } };
   const some = Array.from({ length: 60 }, (_, i) => ({ ...randomJob(numbersFrom(i + 1), shop), id: `r${i}`, closed: false }));
-  const plan = planWorkshop([...jobs, ...some], shop, [], DEMO_START, faces, memo, { effort: 'quick' });
+  const plan = planWorkshop([...jobs, made, scraped, ...some], shop, [], DEMO_START, faces, memo, { effort: 'quick' });
   for (const { recipe } of plan.jobs.values()) steps.push(...recipe.steps);
 });
 

@@ -1,6 +1,28 @@
-import { COATS, type CleaningId, type StepKind } from '../facts';
+import {
+  COATS,
+  EDGE_SEALS,
+  PAINT_TOOLS,
+  SEALED_BEYOND,
+  SEALERS,
+  TECHNIQUES,
+  type CleaningId,
+  type SandedFor,
+  type StepKind,
+} from '../facts';
 import type { LayerAbout, Pieces, SnipsAbout, StepAbout, WorkStep } from '../finish';
-import { capital, counted, formatDuration, formatLength, inSentence, listed, plural, times, type LengthSystem } from '../units';
+import {
+  capital,
+  counted,
+  formatDuration,
+  formatLength,
+  formatTemperature,
+  inSentence,
+  listed,
+  plural,
+  times,
+  type LengthSystem,
+  type TemperatureSystem,
+} from '../units';
 import { beforeCutWords } from './beforeCut';
 import { PULL_WORDS } from './waitWords';
 import { weedWords } from './weedWords';
@@ -18,11 +40,24 @@ export interface StepWords {
 type About<K extends StepKind> = Extract<StepAbout, { kind: K }>;
 type Say = (mm: number) => string;
 
+/** What a step of the maker's own says to do, its first word as the verb. */
+function orderIn(name: string): { verb: string; rest: string } {
+  const [first = '', ...others] = name.trim().split(/\s+/);
+  return others.length > 0
+    ? { verb: capital(first), rest: others.join(' ') }
+    : { verb: 'Do', rest: first === '' ? 'a step of your own' : inSentence(first) };
+}
+
+/** A step of the maker's own: its name says what to do. */
+const ownText = (pieces: Pieces): string => `A step of your own, for ${all(pieces)}.`;
+
+const formatSeconds = (seconds: number): string => counted(Math.round(seconds), 'second');
+
 interface Words<K extends StepKind> {
   readonly verb: (about: About<K>) => string;
   readonly rest: (about: About<K>) => string;
   readonly short: (about: About<K>) => string;
-  readonly text: (about: About<K>, say: Say) => string;
+  readonly text: (about: About<K>, say: Say, heat: (celsius: number) => string) => string;
 }
 
 /** All the pieces: "the 12 pint glasses". */
@@ -81,6 +116,18 @@ const CLEANING: Record<CleaningId, { verb: string; rest: (what: string) => strin
     short: 'brush',
     text: 'Until no dust comes off on a fingertip.',
   },
+  degrease: {
+    verb: 'Wash',
+    rest: (what) => `the grease off ${what}`,
+    short: 'degrease',
+    text: 'Warm water and a little washing-up liquid, rinsed and dried. Water that runs off in a film, not in drops, shows that it is clean.',
+  },
+  launder: {
+    verb: 'Wash',
+    rest: (what) => `${what} without softener`,
+    short: 'wash',
+    text: 'Grease and softener keep film from holding. Dry it through, and do not iron starch into it.',
+  },
   lint: {
     verb: 'Roll',
     rest: (what) => `the lint off ${what}`,
@@ -94,6 +141,13 @@ const BUILT = {
   apart: 'Take it apart first, and keep its screws together. ',
 } as const;
 
+/** What is sanded, and what for. */
+const SANDED: Record<SandedFor, (what: string) => string> = {
+  print: (what) => `the old print off ${what}`,
+  grease: (what) => `the greasy wood of ${what} until it is bright`,
+  filler: (what) => `the filler on ${what} flat`,
+};
+
 const STEP_WORDS: { readonly [K in StepKind]: Words<K> } = {
   label: {
     verb: () => 'Take',
@@ -106,10 +160,42 @@ const STEP_WORDS: { readonly [K in StepKind]: Words<K> } = {
   },
   sand: {
     verb: () => 'Sand',
-    rest: ({ pieces }) => `${all(pieces)} lightly, and dust off`,
+    rest: ({ pieces, of }) => (of === undefined ? `${all(pieces)} lightly, and dust off` : SANDED[of](all(pieces))),
     short: () => 'sand',
     text: () =>
       'Fine paper, just until the shine is gone; along the grain where it has one. Feel with a fingertip, then take the dust off.',
+  },
+  scrape: {
+    verb: () => 'Scrape',
+    rest: ({ pieces }) => `the old print off ${all(pieces)}`,
+    short: () => 'scrape',
+    text: () =>
+      'Try alcohol on a hidden spot first; what it softens comes off with a plastic scraper, held flat. What does not come off is covered, or goes to the back.',
+  },
+  fill: {
+    verb: () => 'Fill',
+    rest: ({ pieces }) => `the grooves of ${all(pieces)}`,
+    short: () => 'fill',
+    text: () => 'Press filler in across the grooves, a little proud, and pull it level with a wide knife. It hardens before it is sanded.',
+  },
+  own: {
+    verb: ({ name }) => orderIn(name).verb,
+    rest: ({ name }) => orderIn(name).rest,
+    short: () => 'own step',
+    text: ({ pieces }) => ownText(pieces),
+  },
+  finish: {
+    verb: ({ name }) => orderIn(name).verb,
+    rest: ({ name }) => orderIn(name).rest,
+    short: () => 'own step',
+    text: ({ pieces }) => ownText(pieces),
+  },
+  sealOver: {
+    verb: () => 'Seal',
+    rest: ({ pieces, sealer }) => `the marks on ${all(pieces)} with ${SEALERS[sealer].name}`,
+    short: () => 'seal',
+    text: (_about, say) =>
+      `One thin coat with a soft brush, ${say(SEALED_BEYOND)} beyond the edge of each mark, and no going back over it. It never makes a piece fit for food.`,
   },
   stain: {
     verb: () => 'Stain',
@@ -133,8 +219,17 @@ const STEP_WORDS: { readonly [K in StepKind]: Words<K> } = {
     verb: () => 'Cut',
     rest: ({ film }) => film,
     short: () => 'cut',
-    text: ({ taken, first, before }, say) =>
-      `${beforeCutWords(before, say)}It takes ${say(taken)} of film. A small test cut first${first ? ': a square with a circle inside lifts clean, and the liner stays whole' : ''}. Colour side up, smooth, no curl.`,
+    text: ({ taken, first, before, hot, written }, say) =>
+      written
+        ? `Pen out, knife in, and the sheet is not moved. It takes ${say(taken)} of film. Only the film is cut through, so that the labels stay on the liner.`
+        : `${beforeCutWords(before, say)}It takes ${say(taken)} of film. A small test cut first${first ? ': a square with a circle inside lifts clean, and the liner stays whole' : ''}. ${hot ? 'Carrier side down, its dull side up, mirrored: the file is mirrored already, so let the machine not mirror it again.' : 'Colour side up, smooth, no curl.'}`,
+  },
+  write: {
+    verb: () => 'Write',
+    rest: ({ film }) => `the labels on ${inSentence(film)}`,
+    short: () => 'write',
+    text: () =>
+      'Pen in first: a test line on a scrap shows whether the ink takes and dries on this film. Keep the sheet in the machine afterwards, for the knife follows in the same place.',
   },
   weed: {
     verb: () => 'Weed',
@@ -170,14 +265,21 @@ const STEP_WORDS: { readonly [K in StepKind]: Words<K> } = {
   },
   place: {
     verb: ({ mask }) => (mask === undefined ? 'Place' : 'Lay'),
-    rest: ({ pieces, mark, mask }) => (mask === undefined ? `${mark} on ${all(pieces)}` : `the stencil of ${mark} and mask around it`),
+    rest: ({ pieces, mark, mask, technique }) =>
+      mask !== undefined
+        ? `the stencil of ${mark} and mask around it`
+        : TECHNIQUES[technique].stays === 'ground'
+          ? `the mask of ${mark} on ${all(pieces)}`
+          : `${mark} on ${all(pieces)}`,
     short: () => 'place',
-    text: ({ method, stop, perPiece, parts, slats, films, mask, snips }, say) =>
+    text: ({ method, stop, perPiece, parts, slats, films, mask, paper, snips }, say) =>
       [
-        'Dry fit first, liner still on.',
+        method === 'hand' ? '' : 'Dry fit first, liner still on.',
         method === 'hinge'
           ? 'Masking tape across the middle as a hinge: press one half, cut its liner away, then the other.'
-          : 'Hold the tape in a curve, touch down in the middle, smooth outward. Steady the piece so that it cannot roll.',
+          : method === 'hand'
+            ? 'Bend the liner back, touch down one edge of the label along a pencil line, and smooth it down from there; fingers off the adhesive.'
+            : 'Hold the tape in a curve, touch down in the middle, smooth outward. Steady the piece so that it cannot roll.',
         stop === undefined ? '' : `A stop ${say(stop)} above the foot keeps the mark at one height on every piece.`,
         perPiece > 1 ? `${perPiece} on each piece; mark their places from the jig.` : '',
         parts === undefined
@@ -188,23 +290,28 @@ const STEP_WORDS: { readonly [K in StepKind]: Words<K> } = {
           ? ''
           : `The tape has ${counted(snips.count, 'snip')}, ${say(snips.length)} deep: press the middle down first, then let each flap follow the belly by itself.`,
         films.length > 1 ? `In this order: ${listed(films.map(inSentence))}, each pressed down before the next.` : '',
-        mask === undefined ? '' : `Mask ${say(mask)} beyond the film, and press every edge down.`,
+        mask === undefined
+          ? ''
+          : `Mask ${say(mask)} beyond the film${paper ? ', and cover all else with paper' : ''}, and press every edge down.`,
       ]
         .filter(Boolean)
         .join(' '),
   },
   edge: {
     verb: () => 'Seal',
-    rest: ({ mark }) => `the edges of ${mark} with clear sealer`,
+    rest: ({ mark, seal }) => `the edges of ${mark} with ${EDGE_SEALS[seal].name}`,
     short: () => 'edges',
-    text: () => 'A thin dab along every edge: what creeps under is clear, and stops the colour.',
+    text: ({ seal, paint }) =>
+      seal === 'ground'
+        ? `A thin dab of ${paint ? inSentence(paint) : 'the colour that lies under the film'} along every edge: what creeps under is not seen, and stops the next colour.`
+        : 'A thin dab along every edge: what creeps under is clear, and stops the colour.',
   },
   dab: {
     verb: () => 'Dab',
     rest: ({ mark, nth: [n, of] }) => `${mark}, ${of === 1 ? 'one coat' : `coat ${n} of ${of}`}`,
     short: ({ nth: [n] }) => `coat ${n}`,
-    text: ({ paint, nth: [n], millilitres }) =>
-      `${paint ?? 'Paint'}, ${n === 1 ? `about ${millilitres} ml in all, ` : ''}with a sponge that is nearly dry, straight down. Brushing pushes paint under the edge.`,
+    text: ({ paint, nth: [n], millilitres, tool }) =>
+      `${paint ?? 'Paint'}, ${n === 1 ? `about ${millilitres} ml in all, ` : ''}${PAINT_TOOLS[tool].how}`,
   },
   pull: {
     verb: () => 'Pull',
@@ -212,6 +319,77 @@ const STEP_WORDS: { readonly [K in StepKind]: Words<K> } = {
     short: () => 'pull',
     text: ({ pullAt, window: { least, most } }) =>
       `${capital(PULL_WORDS[pullAt])}: from a corner, flat and slow, islands with tweezers.${most === undefined ? '' : ` Between ${formatDuration(least)} and ${formatDuration(most)} after the last coat.`}`,
+  },
+  cover: {
+    verb: () => 'Paint',
+    rest: ({ mark, pieces, nth: [n, of] }) => `over ${mark} and all of ${all(pieces)}, ${of === 1 ? 'one coat' : `coat ${n} of ${of}`}`,
+    short: ({ nth: [n] }) => `coat ${n}`,
+    text: ({ paint, nth: [n], millilitres, tool }) =>
+      `${paint ?? 'Paint'}, ${n === 1 ? `about ${millilitres} ml in all, ` : ''}thin, over the film and beyond, edges too; ${PAINT_TOOLS[tool].how}`,
+  },
+  pullLetters: {
+    verb: () => 'Pull',
+    rest: ({ mark, count, letters }) => `the ${counted(count, letters ? 'letter' : 'shape')} of ${mark}`,
+    short: () => 'pull',
+    text: ({ pullAt, count, window: { least, most } }) =>
+      `${capital(PULL_WORDS[pullAt])}: lift a corner of each with the hook, then flat and slow, ${count === 1 ? 'in one' : 'one after the other'}; count them.${most === undefined ? '' : ` Between ${formatDuration(least)} and ${formatDuration(most)} after the last coat.`}`,
+  },
+  touchUp: {
+    verb: () => 'Touch',
+    rest: ({ mark }) => `up ${mark}`,
+    short: () => 'touch up',
+    text: ({ left }) =>
+      `Traces of adhesive come off with a ball of tape or a fingertip, never with solvent on fresh paint. What has crept under: scrape it off a hard ground with a wooden stick, or cover it with a fine brush in ${left === 'ground' ? "the ground's own colour" : 'the colour around it'}.`,
+  },
+  etch: {
+    verb: () => 'Etch',
+    rest: ({ mark, pieces }) => `${mark} into ${all(pieces)}`,
+    short: () => 'etch',
+    text: ({ millilitres, dwell, most }) =>
+      `Gloves and goggles on, window open. Spread about ${millilitres} ml of cream thick and even over the openings, well inside the masking. It stays on for ${formatDuration(dwell)}, ${most > dwell ? `and no longer than ${formatDuration(most)}: ` : ''}more time does not make it whiter.`,
+  },
+  rinse: {
+    verb: () => 'Rinse,',
+    rest: ({ pieces }) => `peel and wash ${all(pieces)}`,
+    short: () => 'rinse',
+    text: () =>
+      'Scrape the cream back into its pot first, where its sheet allows that. Rinse under running water with gloves on until nothing is slippery, then peel the film, wash with soap and dry. Wet glass hides the mark: judge it dry. A pale patch is etched again only with the film still on.',
+  },
+  prePress: {
+    verb: () => 'Warm',
+    rest: ({ pieces }) => `${all(pieces)} under the press`,
+    short: () => 'warm',
+    text: ({ seconds, wood }) =>
+      `${formatSeconds(seconds)}, empty: it drives the damp out${wood ? '' : ' and the creases'}. ${wood ? '' : 'Something firm goes under the place, so that seams, zips and buttons lie lower than the plate.'}`.trim(),
+  },
+  press: {
+    verb: () => 'Press',
+    rest: ({ layer }) => layerOf(layer),
+    short: () => 'press',
+    text: ({ press, nth: [n, of], presses, rough, pieces }, _say, heat) =>
+      [
+        'Film side down, its carrier on top; it reads the right way round now.',
+        `${heat(press.celsius)}, ${formatSeconds(press.seconds)}, ${press.pressure} pressure${rough ? ', for the cloth is rough' : ''}.`,
+        n < of
+          ? 'Just long enough to hold: the last layer is pressed in full.'
+          : of > 1
+            ? 'In full now, with a sheet over film that lies bare.'
+            : '',
+        presses > 1 ? `${presses} presses side by side, each a little over the one before.` : '',
+        press.peel === 'cold'
+          ? 'Let it go cold before you peel the carrier, flat and slow.'
+          : 'Peel the carrier while it is warm, flat and slow. If film comes along, lay it back and press again.',
+        pieces.count > 1 ? 'One piece at a time.' : '',
+      ]
+        .filter(Boolean)
+        .join(' '),
+  },
+  pressBack: {
+    verb: () => 'Press',
+    rest: ({ mark, back }) => `${mark} once more, ${back ? 'from behind' : 'under a sheet'}`,
+    short: () => 'press again',
+    text: ({ seconds, celsius, back }, _say, heat) =>
+      `${heat(celsius)}, ${formatSeconds(seconds)}${back ? ', turned over or inside out' : ', with a sheet over the film'}. Let it go cold, then try an edge with a fingernail.`,
   },
   pack: {
     verb: () => 'Check,',
@@ -236,5 +414,9 @@ export function stepWords({ about }: Pick<WorkStep, 'about'>): StepWords {
 export const stepTitle = (step: Pick<WorkStep, 'about'>): string => stepWords(step).title;
 
 /** How a step is done, in whole sentences. */
-export const stepText = ({ about }: Pick<WorkStep, 'about'>, lengths: LengthSystem): string =>
-  rowOf(about).text(about, (mm) => formatLength(mm, lengths, { digits: 0 }));
+export const stepText = ({ about }: Pick<WorkStep, 'about'>, lengths: LengthSystem, temperatures: TemperatureSystem = 'C'): string =>
+  rowOf(about).text(
+    about,
+    (mm) => formatLength(mm, lengths, { digits: 0 }),
+    (celsius) => formatTemperature(celsius, temperatures),
+  );

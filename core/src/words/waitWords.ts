@@ -10,6 +10,9 @@ const coatName = (coat: CoatId | undefined): string => (coat === undefined ? 'it
 
 const WAIT_WORDS: Record<WaitFor, (coat: string) => string> = {
   labelDry: () => 'dry where the label was',
+  filled: () => 'filler hardens',
+  washedDry: () => 'dry after washing',
+  sealedOver: () => 'sealer touch dry',
   bare: () => 'made ready',
   recoatSoon: (coat) => `${coat} takes its next coat, else only after two days`,
   recoat: (coat) => `${coat} dries to recoat`,
@@ -29,6 +32,14 @@ const WAIT_WORDS: Record<WaitFor, (coat: string) => string> = {
   dry: () => `paint ${PULL_WORDS.dry}`,
   touchDry: () => 'paint touch dry',
   firm: () => 'paint firm enough to wrap',
+  inkDry: () => 'ink dries',
+  lifted: () => 'cut out',
+  pulled: () => 'film pulled',
+  etched: () => 'cream etches',
+  rinsed: () => 'rinsed glass dries',
+  pressed: () => 'pressed',
+  cooled: () => 'cools',
+  own: () => 'as you said',
 };
 
 /** What is waited for: "water stain dries before film". */
@@ -36,6 +47,6 @@ export const waitWords = ({ why, coat }: Pick<Lag, 'why' | 'coat'>): string => W
 
 /** What goes on after the last step: "sealer cures"; and what is allowed from then on. */
 export const careWords = ({ coat, then }: Pick<CareWait, 'coat' | 'then'>): { readonly what: string; readonly then: string } => ({
-  what: coat === undefined ? 'adhesive dwells' : `${coatName(coat)} cures`,
+  what: coat !== undefined ? `${coatName(coat)} cures` : then === 'clothWash' ? 'film settles on the cloth' : 'adhesive dwells',
   then: then === 'water' ? 'water' : 'first wash',
 });

@@ -1,6 +1,6 @@
 import { memo, useMemo } from 'react';
 import { strokesOf, type FilmLayout } from '@kolleta/core/cut';
-import { LAYOUT } from '@kolleta/core/facts';
+import { LABEL, LAYOUT } from '@kolleta/core/facts';
 import type { Point } from '@kolleta/core/geometry';
 import { formatLength, type LengthSystem } from '@kolleta/core/units';
 import { Dimension } from './Dimension';
@@ -82,6 +82,21 @@ export const FilmDrawing = memo(function FilmDrawing({ layout, job, system, clas
           />
         ))}
       </InMm>
+      {layout.pens && (
+        <InMm>
+          {layout.parts.map((part) => (
+            <path
+              key={`${part.job}${part.mark}${part.copy}`}
+              d={regionPath(layout.pens![part.outline] ?? [])}
+              transform={`matrix(${part.place.join(' ')})`}
+              fill="none"
+              stroke={LABEL.ink}
+              strokeWidth={0.9}
+              vectorEffect="non-scaling-stroke"
+            />
+          ))}
+        </InMm>
+      )}
       {progress && <CutSoFar layout={layout} progress={progress} />}
       <Dimension from={[0, 0]} to={[width, 0]} beside={12} system={system} />
       <Dimension from={[width, 0]} to={[width, taken]} beside={12} system={system} />

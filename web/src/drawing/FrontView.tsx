@@ -4,8 +4,8 @@ import { BEHIND } from '@kolleta/core/facts';
 import { boxRegion, ringsOf, type Point, type Region } from '@kolleta/core/geometry';
 import type { Piece, Shop, Zone } from '@kolleta/core/job';
 import type { MarkPlan } from '@kolleta/core/plan';
-import { layerColour } from './MarkShapes';
-import { pieceFill } from './pieceLook';
+import { layerColour, seenLayers } from './MarkShapes';
+import { pieceFill, finishedPiece } from './pieceLook';
 import { regionPath } from './regionPath';
 import { InMm, Scaled, useScale } from './Scaled';
 import { zoneStripes } from './zoneStripes';
@@ -24,8 +24,8 @@ type RoundShape = Exclude<Piece['shape'], { kind: 'flat' }>;
 
 /** A mark's own outline and its copies, on the wall. */
 const everyCopy = (plan: MarkPlan): (readonly { film: string; region: Region }[])[] => [
-  plan.fitted.layers,
-  ...plan.copies.map((copy) => copy.layers),
+  seenLayers(plan, plan.fitted.layers),
+  ...plan.copies.map((copy) => seenLayers(plan, copy.layers)),
 ];
 
 /**
@@ -79,7 +79,14 @@ function Round({
   const side = sideOf(shape);
   const [rim, foot] = [side.at(-1)![0], side[0]![0]];
   const h = standsHigh(shape);
-  const look = pieceFill(piece, shop.paints);
+  const look = pieceFill(
+    finishedPiece(
+      piece,
+      marks.map(({ mark }) => mark),
+      shop.paints,
+    ),
+    shop.paints,
+  );
   const ordered = inViewOrder(marks);
   const paths = useMemo(
     () =>
@@ -163,7 +170,14 @@ function Round({
 }
 
 function Flat({ piece, zones, marks, shop }: { piece: Piece; zones: readonly Zone[]; marks: readonly MarkPlan[]; shop: Shop }) {
-  const look = pieceFill(piece, shop.paints);
+  const look = pieceFill(
+    finishedPiece(
+      piece,
+      marks.map(({ mark }) => mark),
+      shop.paints,
+    ),
+    shop.paints,
+  );
   const face = regionPath(wallRegion(piece.shape));
   const line = { stroke: 'var(--color-base-content)', strokeWidth: 1.2, vectorEffect: 'non-scaling-stroke' as const };
   return (

@@ -1,15 +1,37 @@
 import { memo } from 'react';
-import { TECHNIQUES } from '@kolleta/core/facts';
+import { LABEL, TECHNIQUES } from '@kolleta/core/facts';
+import { plateOutline } from '@kolleta/core/cut';
+import type { Region } from '@kolleta/core/geometry';
 import type { MarkPlan } from '@kolleta/core/plan';
 import type { Shop } from '@kolleta/core/job';
 import { regionPath } from './regionPath';
 import { InMm } from './Scaled';
 
-/** The colour in which a layer of a mark is seen: its film, or the paint of a stencil. */
+/** Glass that is etched. */
+const ETCHED = '#f4f8f8';
+
+/** The colour in which a layer of a mark is seen: its film, the paint of a stencil, the ground that a mask kept, or the haze of etched glass. */
 export function layerColour(plan: MarkPlan, film: string, shop: Shop): string {
-  if (TECHNIQUES[plan.mark.technique].painted) return shop.paints.find((p) => p.id === plan.mark.paint)?.colour ?? '#888888';
-  return shop.films.find((f) => f.id === film)?.colour ?? '#888888';
+  const { painted, stays, penned } = TECHNIQUES[plan.mark.technique];
+  if (penned && !film.endsWith(PLATE)) return LABEL.ink;
+  if (stays === 'ground') return plan.surface.colour;
+  if (stays === 'etching') return ETCHED;
+  if (painted) return shop.paints.find((p) => p.id === plan.mark.paint)?.colour ?? '#888888';
+  return shop.films.find((f) => f.id === film.replace(PLATE, ''))?.colour ?? '#888888';
 }
+
+/** What the plate of a written label is called among the layers. */
+const PLATE = '~plate';
+
+type Layers = readonly { film: string; region: Region }[];
+
+/** The layers of a mark as they are seen: a written label with its plate under the words. */
+export const seenLayers = ({ mark }: MarkPlan, layers: Layers): Layers =>
+  TECHNIQUES[mark.technique].penned
+    ? layers.flatMap((layer) =>
+        layer.region.length > 0 ? [{ film: `${layer.film}${PLATE}`, region: plateOutline(layer.region) }, layer] : [],
+      )
+    : layers;
 
 interface Props {
   plan: MarkPlan;
@@ -26,7 +48,7 @@ export const MarkShapes = memo(function MarkShapes({ plan, shop, shift = [0, 0],
   return (
     <InMm at={shift}>
       {[plan.flat, ...(single ? [] : plan.copies.map((copy) => copy.flat))].flatMap((flat, c) =>
-        flat.map((layer) => (
+        seenLayers(plan, flat).map((layer) => (
           <path
             key={`${c}${layer.film}`}
             d={regionPath(layer.region)}

@@ -30,7 +30,7 @@ export function StepCards({ plan, shop, stations }: { plan: JobPlan; shop: Shop;
           <p className="quiet text-[0.82rem]">{stepTime(placed, shop)}</p>
           {placed.state !== 'done' && (
             <>
-              <p className="text-[0.92rem] leading-snug">{stepText(placed.step, shop.lengths)}</p>
+              <p className="text-[0.92rem] leading-snug">{stepText(placed.step, shop.lengths, shop.temperatures)}</p>
               {placed.step.after
                 .filter((lag) => lag.least > 0 || lag.most !== undefined)
                 .map((lag) => (

@@ -1,4 +1,4 @@
-import { TECHNIQUES } from '@kolleta/core/facts';
+import { TECHNIQUES, type Technique } from '@kolleta/core/facts';
 import { gravest, type Job, type StationId } from '@kolleta/core/job';
 import type { JobPlan } from '@kolleta/core/plan';
 
@@ -17,9 +17,21 @@ const STATIONS: readonly { id: StationId; name: string }[] = [
   { id: 'log', name: 'Log' },
 ];
 
-/** The stations of one job: painting only where something is painted. */
-export const stationsOf = (job: Job) =>
-  STATIONS.filter(({ id }) => id !== 'paint' || job.marks.some((m) => TECHNIQUES[m.technique].painted));
+/**
+ * The stations of one job: the one where marks are painted, etched or pressed only where some are, and called by that; tape and placing only
+ * where something is taped or placed.
+ */
+export const stationsOf = (job: Job): readonly { id: StationId; name: string }[] => {
+  const made = [...new Set(job.marks.flatMap((m) => TECHNIQUES[m.technique].madeAt ?? []))];
+  const of = (is: (technique: Technique) => boolean) => job.marks.length === 0 || job.marks.some((m) => is(TECHNIQUES[m.technique]));
+  return STATIONS.flatMap((station) => {
+    if (station.id === 'paint') return made.length > 0 ? [{ ...station, name: made.join(' & ') }] : [];
+    if (station.id === 'weed' && !of(({ penned }) => !penned)) return [];
+    if (station.id === 'tape' && !of(({ taped }) => taped)) return [];
+    if (station.id === 'place' && !of(({ filmBy }) => filmBy !== 'heat')) return [];
+    return [station];
+  });
+};
 
 /** Whether a station's work is behind: the first three once film is cut, the others once their steps are done. */
 export function isPeeled(id: StationId, plan: JobPlan | undefined): boolean {

@@ -2,7 +2,7 @@ import { KNIFE } from '../../facts';
 import type { Point, Ring } from '../../geometry';
 import type { Machine } from '../../job';
 import type { FilmLayout } from '../layout';
-import { strokesOf } from './strokes';
+import { penStrokesOf, strokesOf } from './strokes';
 
 /** Points in one PD: small controllers keep no more in their buffer. */
 const POINTS_A_COMMAND = 40;
@@ -49,17 +49,14 @@ function withOvercut(ring: Ring): Point[] {
  * A layout as HPGL: absolute steps, one pen-down run an outline, outlines in the order of `strokesOf`.
  *
  * @param machine whose step, origin and feed direction the numbers are for; its force (FS) and speed (VS) are written where they are known
- * @returns IN; PA; SP1; then PU and PD, and the knife brought home at the end
+ * @returns IN; PA; where something is written SP2 and the pen's lines; SP1; then PU and PD, and the knife brought home at the end
  */
 export function hpglCutFile(layout: FilmLayout, machine: Machine): string {
   const place = toMachine(layout, machine);
-  const text: string[] = ['IN;PA;SP1;'];
-  if (machine.speed !== undefined) text.push(`VS${Math.round(machine.speed)};`);
-  if (machine.force !== undefined) text.push(`FS${Math.round(machine.force)};`);
-  for (const { ring } of strokesOf(layout)) {
-    const steps = withOvercut(ring)
-      .map(place)
-      .filter((p, i, all) => i === 0 || p[0] !== all[i - 1]![0] || p[1] !== all[i - 1]![1]);
+  const text: string[] = ['IN;PA;'];
+  const written = penStrokesOf(layout);
+  const draw = (points: readonly Point[]) => {
+    const steps = points.map(place).filter((p, i, all) => i === 0 || p[0] !== all[i - 1]![0] || p[1] !== all[i - 1]![1]);
     text.push(`PU${steps[0]!.join(',')};`);
     for (let i = 1; i < steps.length; i += POINTS_A_COMMAND)
       text.push(
@@ -68,7 +65,17 @@ export function hpglCutFile(layout: FilmLayout, machine: Machine): string {
           .flat()
           .join(',')};`,
       );
+  };
+  // the pen first, in the second holder: where there is only one, the machine waits here for the knife
+  if (written.length > 0) {
+    text.push('SP2;');
+    for (const { ring } of written) draw([...ring, ring[0]!]);
+    text.push('PU0,0;');
   }
+  text.push('SP1;');
+  if (machine.speed !== undefined) text.push(`VS${Math.round(machine.speed)};`);
+  if (machine.force !== undefined) text.push(`FS${Math.round(machine.force)};`);
+  for (const { ring } of strokesOf(layout)) draw(withOvercut(ring));
   text.push('PU0,0;SP0;');
   return `${text.join('\n')}\n`;
 }

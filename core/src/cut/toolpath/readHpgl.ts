@@ -5,6 +5,8 @@ import type { Point } from '../../geometry';
 export interface Move {
   readonly to: Point;
   readonly down: boolean;
+  /** Made by a pen in the second holder: nothing is cut. */
+  readonly pen?: true;
 }
 
 /** What a cutter understands of an HPGL job. */
@@ -31,6 +33,7 @@ export function readHpgl(text: string): Result<HpglJob> {
   let at: Point = [0, 0];
   let down = false;
   let relative = false;
+  let pen: true | undefined;
   let speed: number | undefined;
   let force: number | undefined;
   for (const raw of text.split(';')) {
@@ -39,6 +42,7 @@ export function readHpgl(text: string): Result<HpglJob> {
     const word = command.slice(0, 2).toUpperCase();
     const rest = command.slice(2).trim();
     const numbers = rest === '' ? [] : rest.split(/[\s,]+/).map(Number);
+    if (word === 'SP') pen = numbers[0] === 2 ? true : undefined;
     if (IGNORED.has(word)) continue;
     if (!['PU', 'PD', 'PA', 'PR', 'VS', 'FS'].includes(word) || numbers.some((n) => !Number.isFinite(n)))
       return refused(
@@ -63,7 +67,7 @@ export function readHpgl(text: string): Result<HpglJob> {
         );
       for (let i = 0; i < numbers.length; i += 2) {
         at = relative ? [at[0] + numbers[i]!, at[1] + numbers[i + 1]!] : [numbers[i]!, numbers[i + 1]!];
-        moves.push({ to: at, down });
+        moves.push(pen ? { to: at, down, pen } : { to: at, down });
       }
     }
   }

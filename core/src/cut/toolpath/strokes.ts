@@ -17,6 +17,14 @@ const strokesOfPart = (layout: FilmLayout, part: LaidPart, index: number): Strok
 /** Every outline of a layout in the order in which it is cut: part by part, what lies inside before what lies around it. */
 export const strokesOf = (layout: FilmLayout): Stroke[] => layout.parts.flatMap((part, i) => strokesOfPart(layout, part, i));
 
+/** Every line that a pen writes before the knife is put in, part by part. */
+export const penStrokesOf = (layout: FilmLayout): Stroke[] =>
+  layout.parts.flatMap((part, i) =>
+    (layout.pens?.[part.outline] ?? []).flatMap(({ outer, holes }) =>
+      [outer, ...holes].map((ring) => ({ ring: ring.map((point) => applyToPoint(part.place, point)), part: i })),
+    ),
+  );
+
 /** How many outlines each part of a layout has, in cutting order. */
 export const strokesPerPart = (layout: FilmLayout): number[] =>
   layout.parts.map((part) => layout.outlines[part.outline]!.reduce((sum, { holes }) => sum + 1 + holes.length, 0));

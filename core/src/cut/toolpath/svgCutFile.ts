@@ -1,3 +1,4 @@
+import { LABEL } from '../../facts';
 import { xmlText } from '../../units';
 import { applyToRegion, type Region, type Ring } from '../../geometry';
 import type { FilmLayout } from '../layout';
@@ -14,7 +15,7 @@ const regionPathData = (region: Region, height: number): string =>
 
 /**
  * A layout as an SVG cut file: one user unit is one mm, the page is the film that is taken, every outline a closed path, inner
- * outlines before outer ones.
+ * outlines before outer ones. Where something is written, what the pen writes stands in a group before the group of the knife.
  *
  * @param layout what lies on the film
  * @param title shown by programs that show titles
@@ -25,11 +26,19 @@ export function svgCutFile(layout: FilmLayout, title: string): string {
     (part) =>
       `  <path d="${regionPathData(applyToRegion(part.place, layout.outlines[part.outline]!), layout.taken)}" fill="none" stroke="#000" stroke-width="0.1"/>`,
   );
+  const written = layout.parts.flatMap((part) => {
+    const pen = layout.pens?.[part.outline];
+    return pen
+      ? [
+          `  <path d="${regionPathData(applyToRegion(part.place, pen), layout.taken)}" fill="none" stroke="${LABEL.ink}" stroke-width="${LABEL.pen}"/>`,
+        ]
+      : [];
+  });
   return [
     '<?xml version="1.0" encoding="UTF-8"?>',
     `<svg xmlns="http://www.w3.org/2000/svg" width="${width}mm" height="${height}mm" viewBox="0 0 ${width} ${height}">`,
     `  <title>${xmlText(title)}</title>`,
-    ...paths,
+    ...(written.length > 0 ? ['  <g id="pen">', ...written, '  </g>', '  <g id="knife">', ...paths, '  </g>'] : paths),
     '</svg>',
     '',
   ].join('\n');

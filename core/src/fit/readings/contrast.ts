@@ -1,12 +1,13 @@
-import { FILM_KINDS, TECHNIQUES } from '../../facts';
+import { filmSuits, HAZE, LABEL, TECHNIQUES } from '../../facts';
 import { inSentence, formatLength } from '../../units';
-import { aboutMark, filmColours, filmInstead, setAt, type Film, type Remedy } from '../../job';
-import { contrastOf, type Contrast } from '../contrast';
+import { aboutMark, filmColours, filmInstead, setAt, type Film, type Reading, type Remedy } from '../../job';
+import { contrastOf, luminance, type Contrast } from '../contrast';
 import { isMarkPaint } from '../makeAs';
 import { type FitContext, type FitReading } from './context';
 
 /** What is seen of a mark: its films, or the paint of a stencil. */
 function seenColours({ mark, inspections, shop }: FitContext): { colour: string; name: string; film?: string }[] {
+  if (TECHNIQUES[mark.technique].penned) return [{ colour: LABEL.ink, name: 'Ink' }];
   if (TECHNIQUES[mark.technique].painted)
     return shop.paints.filter((p) => p.id === mark.paint).map(({ colour, name }) => ({ colour, name }));
   return inspections.flatMap(({ film }) => filmColours(film).map((colour) => ({ colour, name: film.name, film: film.id })));
@@ -48,12 +49,10 @@ function remedies(context: FitContext, worst: { name: string; film?: string }): 
       subtle,
     ];
   }
-  const own = shop.films.find((f) => f.id === worst.film);
   // another film is a remedy only when the whole mark then reads
   const others = context.inspections.filter((i) => i.film.id !== worst.film).every((i) => filmAgainst(i.film, context).verdict === 'fine');
-  const stays = own ? FILM_KINDS[own.kind].stays : true;
   const passing = shop.films
-    .filter((f) => f.id !== worst.film && FILM_KINDS[f.kind].stays === stays && leftOf(context, f.id) > 0)
+    .filter((f) => f.id !== worst.film && filmSuits(mark.technique, f.kind) && leftOf(context, f.id) > 0)
     .map((film) => ({ film, contrast: filmAgainst(film, context) }))
     .filter((f) => f.contrast.verdict === 'fine')
     .toSorted((a, b) => b.contrast.ratio - a.contrast.ratio)
@@ -82,9 +81,32 @@ function otherPlaces({ places, surface, mark, zone }: FitContext, colours: reado
     .map((other) => ({ label: `Put it on the ${inSentence(other.name)}`, patch: setAt(['marks', mark.id, 'zone'], other.id) }));
 }
 
+/** Etched and frosted glass scatters light: it shows in front of what is dark or lit, and hardly in front of white. */
+function hazeReading({ mark, behind, several }: FitContext): Reading {
+  const white = behind.colours.some((colour) => luminance(colour) > HAZE.white);
+  const rests = mark.subtle && white;
+  return {
+    id: `contrast:${mark.id}`,
+    station: 'fit',
+    verdict: white && !mark.subtle ? 'watch' : 'fine',
+    title: 'Contrast',
+    ...aboutMark(mark, several),
+    value: white ? 'faint' : 'shows',
+    limit: 'dark or lit behind it',
+    why: rests
+      ? 'It is faint in front of white on purpose.'
+      : white
+        ? `The haze hardly shows in front of white, as ${behind.name} is.`
+        : 'The haze catches the light, and shows in front of this.',
+    remedies: white && !mark.subtle ? [{ label: 'Subtle on purpose', patch: setAt(['marks', mark.id, 'subtle'], true) }] : [],
+    ...(white && !mark.subtle ? { advice: 'It will show with something dark or lit behind it, such as a drink or a candle.' } : {}),
+  };
+}
+
 /** How a mark stands out from what it is seen against. */
 export const contrastReading: FitReading = (context) => {
   const { mark, behind } = context;
+  if (TECHNIQUES[mark.technique].seenBy === 'haze') return hazeReading(context);
   const seen = seenColours(context);
   // letters on a backing are seen against the backing; it only has to show them
   const back = TECHNIQUES[mark.technique].stays === 'film' ? mark.edits.find((edit) => edit.kind === 'backing') : undefined;

@@ -1,5 +1,5 @@
 import { formatLength } from '../../units';
-import { LIMITS } from '../../facts';
+import { LIMITS, TECHNIQUES } from '../../facts';
 import { wallOf } from '../../blanks';
 import { aboutMark, setAt, type Remedy, type PatchOp } from '../../job';
 import { type FitReading } from './context';
@@ -15,6 +15,15 @@ export const foodReading: FitReading = (context) => {
     title: 'Food and lip',
     ...aboutMark(context.mark, context.several),
   };
+  if (TECHNIQUES[mark.technique].food)
+    return {
+      ...base,
+      verdict: 'fine',
+      value: 'bare glass',
+      limit: 'off food and lips',
+      why: 'Nothing stays on the glass: it may be eaten and drunk from once it is washed.',
+      remedies: [],
+    };
   if (piece.use.food && !mark.seenThrough) {
     const remedies: Remedy[] = context.surface.clear
       ? [{ label: 'Put it on the back', patch: setAt(['marks', mark.id, 'seenThrough'], true) }]

@@ -43,7 +43,7 @@ function mendsAll(context: FitContext, by: number): boolean {
 
 /** Parts so small that they are lost, and counters so small that they cannot be weeded. */
 export const smallReading: FitReading = (all) => {
-  if (all.inspections.length === 0) return undefined;
+  if (all.inspections.length === 0 || TECHNIQUES[all.mark.technique].penned) return undefined;
   const context = worstRow(all, marginOf);
   const { inspections, mark, fitted } = context;
   const limit = limitsFor(mark.technique);

@@ -89,7 +89,7 @@ describe('whether film holds', () => {
         expect([ground, contact, reading.verdict]).toEqual([ground, contact, weak ? 'watch' : 'fine']);
         expect(reading.remedies).toEqual([]);
         expect(reading.advice !== undefined).toBe(weak);
-        expect(reading.why).toMatch(weak ? /hardly lets it/ : /while it is painted/);
+        expect(reading.why).toMatch(weak ? /hardly lets it/ : /until it is pulled off again/);
       }
   });
 });

@@ -57,7 +57,7 @@ export const waxReading: FitReading = ({ piece, mark }) => {
 
 /** Cold keeps adhesive from wetting the ground. */
 export const coldReading: FitReading = ({ mark, shop }) =>
-  shop.climate.celsius < STICK.leastCelsius
+  shop.climate.celsius < STICK.leastCelsius && TECHNIQUES[mark.technique].filmBy === 'adhesive'
     ? {
         id: `cold:${mark.id}` as const,
         station: 'fit',
@@ -97,15 +97,17 @@ export const stickReading: FitReading = (context): Reading | undefined => {
       remedies: [],
       advice: 'Try a primer that is made for it on a hidden spot, tie on a card or tag with the mark, or choose another piece.',
     };
-  if (!TECHNIQUES[mark.technique].filmStays) {
+  const { filmBy, filmStays } = TECHNIQUES[mark.technique];
+  if (filmBy === 'heat') return undefined;
+  if (!filmStays) {
     const weak = energy < STICK.energyWatch || contact < STICK.contactWatch;
     return {
       ...base,
       verdict: weak ? 'watch' : 'fine',
       value: weak ? 'holds a little' : 'holds for now',
       why: weak
-        ? `A stencil only has to hold for an hour, but ${feel} ${name} hardly lets it: press every edge, and paint nearly dry.`
-        : 'A stencil only has to hold while it is painted.',
+        ? `It only has to hold for an hour or so, but ${feel} ${name} hardly lets it: press every edge, and work nearly dry.`
+        : 'It only has to hold until it is pulled off again.',
       remedies: [],
       advice: weak ? 'Try a corner first, and keep the edges short.' : undefined,
     };

@@ -19,7 +19,7 @@ export const thinnestRow = (all: FitContext): FitContext => worstRow(all, (one) 
 
 /** The thinnest stroke of the film that stays, against what that film keeps. */
 export const thinReading: FitReading = (all) => {
-  if (all.inspections.length === 0 || !all.thinness) return undefined;
+  if (all.inspections.length === 0 || !all.thinness || TECHNIQUES[all.mark.technique].penned) return undefined;
   const context = thinnestRow(all);
   const { mark, fitted, shop } = context;
   const worst = thinnessOf(context);

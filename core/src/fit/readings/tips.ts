@@ -1,11 +1,11 @@
-import { LIMITS } from '../../facts';
+import { LIMITS, TECHNIQUES } from '../../facts';
 import { aboutMark } from '../../job';
 import { counted, formatLength } from '../../units';
 import { needed, type FitReading } from './context';
 
 /** Pointed ends that are thin over a millimetre or more, apart from strokes: they stay where they are weeded towards. */
 export const tipsReading: FitReading = ({ thinness, mark, several, shop, fitted }) => {
-  if (!thinness) return undefined;
+  if (!thinness || TECHNIQUES[mark.technique].penned) return undefined;
   const { strokes, limit, copies } = needed(thinness);
   const tips = strokes.tips.filter(({ length, width }) => length >= LIMITS.longTip && width < limit);
   const longest = tips[0]?.length;

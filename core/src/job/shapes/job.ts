@@ -3,7 +3,7 @@ import type { Point } from '../../geometry';
 import { point } from './artwork';
 import { mark } from './mark';
 import { piece, zone } from './piece';
-import { id, instant, list, maybe, measure, name, number, oneBy, place, record, text, whole, words, yes } from './shape';
+import { id, instant, list, maybe, measure, name, number, oneBy, place, record, text, whole, word, words, yes } from './shape';
 
 /** A stop that the user answers for. */
 const override = record({
@@ -45,6 +45,21 @@ export const pieceList = record({
   rows: list(record({ id, cells: list(text(500), 20), width: maybe(measure), height: maybe(measure) }), 500),
 });
 
+/** A step of the maker's own. */
+export const ownStep = record(
+  {
+    id,
+    name,
+    /** Minutes of work for one piece. */
+    minutes: number(0, 10_000),
+    /** Minutes that have to pass before the work goes on. */
+    wait: maybe(number(0, 1_000_000)),
+    /** First of all, before film is put on, before the piece is packed. */
+    when: word('first', 'beforeFilm', 'beforePacking'),
+  },
+  'ownStep',
+);
+
 /** One set of equal pieces with their zones and marks: what the user decided, nothing derived. */
 export const job = record(
   {
@@ -60,6 +75,12 @@ export const job = record(
     photo: maybe(photo),
     /** Made to be sold: artwork and faces have to allow it. */
     forSale: maybe(yes),
+    /** Steps of the maker's own, in their order. */
+    steps: maybe(list(ownStep, 40)),
+    /** Trimmings and other things from stock that one piece needs. */
+    needs: maybe(list(record({ id, supply: id, amount: number(0, 100_000) }), 100)),
+    /** What was laid ready, by the keys of the list of what to gather. */
+    gathered: maybe(list(name, 300)),
     /** When it is wanted packed. */
     deadline: maybe(instant),
     priority: number(-1000, 1000),

@@ -1,5 +1,5 @@
 import Type from 'typebox';
-import { TECHNIQUES } from '../../facts';
+import { EDGE_SEALS, ETCHING, PAINT_TOOLS, TECHNIQUES } from '../../facts';
 import type { Id } from '../ids';
 import { artwork, edit } from './artwork';
 import { id, list, maybe, measure, name, number, oneBy, place, record, rowOf, whole, word, yes } from './shape';
@@ -79,6 +79,14 @@ export const mark = record(
     paint: maybe(id),
     coats: whole(1, 9),
     pullAt,
+    /** What its edges are sealed with before the colour: clear sealer where it is not said. */
+    edge: maybe(rowOf(EDGE_SEALS, 'edgeSeal')),
+    /** What the paint is put on with: by its area where it is not said. */
+    tool: maybe(rowOf(PAINT_TOOLS, 'paintTool')),
+    /** Written labels of a list: all of one size, or each as small as its words. */
+    plates: maybe(word('equal', 'own')),
+    /** Etching: minutes that the cream stays on, by its own sheet. */
+    dwell: maybe(number(1, ETCHING.most)),
   },
   'mark',
 );

@@ -1,5 +1,5 @@
 import Type from 'typebox';
-import { COATS, CONTACTS, FEATURES, GROUNDS } from '../../facts';
+import { COATS, CONTACTS, FEATURES, GROUNDS, SEALERS } from '../../facts';
 import { outline } from './artwork';
 import { colour, id, list, maybe, measure, name, number, oneBy, place, record, rowOf, word, yes } from './shape';
 
@@ -71,6 +71,12 @@ export const piece = record(
     seeThrough: maybe(yes),
     /** A label that is on it and comes off first, by what it is made of. */
     labelled: maybe(word('paper', 'plastic')),
+    /** What else it has to be freed of, or made good, before anything else: grease, dust, grooves, an old print. */
+    state: maybe(list(word('greasy', 'dusty', 'grooved', 'printed'), 4)),
+    /** Cloth that stretches. */
+    stretches: maybe(yes),
+    /** A clear sealer that goes over the finished marks, which is a school. */
+    sealedAfter: maybe(rowOf(SEALERS, 'sealer')),
     /** A clear sealer over the ground or coat, put on in this job before film. */
     sealedFirst: yes,
     /** Handles, seams, holes, fittings: what marks keep off. */

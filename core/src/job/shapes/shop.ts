@@ -1,7 +1,7 @@
 import Type from 'typebox';
 import { CARRIER_GRADES, FILM_KINDS, FINISH_GRIP, SUPPLY_KINDS, SUPPLY_UNITS, TAPE_KINDS } from '../../facts';
 import { drawnPart } from './artwork';
-import { job } from './job';
+import { job, ownStep } from './job';
 import { coat, contact, ground, shape } from './piece';
 import {
   colour,
@@ -35,6 +35,12 @@ export const filmPiece = record(
   'filmPiece',
 );
 
+/** How film is pressed on: °C, seconds, how hard, and how it is peeled. */
+export const pressing = record(
+  { celsius: number(80, 230), seconds: number(1, 120), pressure: word('medium', 'firm'), peel: word('warm', 'cold') },
+  'pressing',
+);
+
 /** Film of one kind and colour: a roll, and sheets and offcuts of it. */
 export const film = record(
   {
@@ -51,6 +57,8 @@ export const film = record(
     /** What is on the roll when it was last counted, mm; cuts since then are in the log. */
     length: measure,
     pieces: maybe(list(filmPiece, 500)),
+    /** How it is pressed on, by its own sheet; as its kind is where it is not said. */
+    press: maybe(pressing),
     /** Price of a square metre. */
     price,
     note: maybe(words),
@@ -195,6 +203,9 @@ export const ownFace = record({ id, name, permitted, data: text(4_000_000) }, 'o
 /** A job that others begin from. */
 export const pattern = record({ id, name, job }, 'pattern');
 
+/** Steps of the maker's own, for the next piece of such a ground. */
+export const habit = record({ id, name, ground, steps: list(ownStep, 40) }, 'habit');
+
 /** What the workshop is and has. */
 export const shop = record(
   {
@@ -216,6 +227,8 @@ export const shop = record(
     blanks: maybe(list(ownBlank, 500)),
     faces: maybe(list(ownFace, 40)),
     patterns: maybe(list(pattern, 500)),
+    /** Steps of the maker's own that pieces of a ground always get. */
+    habits: maybe(list(habit, 100)),
   },
   'shop',
 );

@@ -103,7 +103,7 @@ function NowCard({ bench, jobs, shop, now }: { bench: Bench; jobs: readonly Job[
         · {formatDuration(placed.step.hands)} of work
       </p>
       <h1 className="mt-1 text-[2.1rem] leading-10 font-extrabold text-balance">{stepTitle(placed.step)}</h1>
-      <p className="mt-2 text-[1.12rem] leading-7">{stepText(placed.step, shop.lengths)}</p>
+      <p className="mt-2 text-[1.12rem] leading-7">{stepText(placed.step, shop.lengths, shop.temperatures)}</p>
       {placed.step.cautions.length > 0 && (
         <p className="mt-2 border-l-4 border-[#e9b35a] pl-3 text-[0.98rem] leading-snug">
           {placed.step.cautions.map((c) => CAUTIONS[c]).join(' ')}

@@ -1,4 +1,6 @@
 import { FILM_KINDS, FINISH_GRIP, USUAL_PIECES, type FilmFinish, type FilmKindId } from '@kolleta/core/facts';
+import { pressOf } from '@kolleta/core/finish';
+import { PressWords } from '../../frame/PressWords';
 import { removeAt, setAt, type Film, type FilmPiece, type Shop } from '@kolleta/core/job';
 import { plural } from '@kolleta/core/units';
 import { editShop } from '../../storage/editShop';
@@ -129,7 +131,14 @@ export function FilmWords({ film, shop }: { film: Film; shop: Shop }) {
           no="without a cover sheet"
           onChange={(covered) => set('covered', covered)}
         />
-        . Note: <TextWord label="Note on the film" value={film.note ?? ''} empty="none" onChange={(note) => set('note', note)} />
+        .{' '}
+        {pressOf(film) && (
+          <>
+            It is pressed <PressWords film={film} system={shop.temperatures} />
+            {film.press ? '' : ', as is usual'}.{' '}
+          </>
+        )}
+        Note: <TextWord label="Note on the film" value={film.note ?? ''} empty="none" onChange={(note) => set('note', note)} />
       </Sentence>
       <Pieces film={film} system={system} />
     </>

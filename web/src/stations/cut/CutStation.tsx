@@ -1,7 +1,7 @@
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
-import { KNIFE, LAYOUT } from '@kolleta/core/facts';
-import { beforeCutOf, CUT_FILES, keptOf, type CutFileId, type FilmLayout } from '@kolleta/core/cut';
+import { FILM_KINDS, KNIFE, LAYOUT } from '@kolleta/core/facts';
+import { beforeCutOf, CUT_FILES, cutMirrored, keptOf, type CutFileId, type FilmLayout } from '@kolleta/core/cut';
 import { beforeCutWords, mirrorWords, sheetWeedWords } from '@kolleta/core/words';
 import { holdsCut, readingTitle, type Job, type JobId } from '@kolleta/core/job';
 import type { JobPlan, Plan } from '@kolleta/core/plan';
@@ -64,11 +64,12 @@ export function CutStation({ job, plan, shop, edit, fix, mark }: StationProps) {
         .filter((m) => layers.some((l) => l.mark === m.id && l.film.id === own?.film.id))
         .map((m) => ({
           name: id === job.id ? m.name : `${m.name} of ${of.name}`,
-          mirrored: m.seenThrough,
+          mirrored: cutMirrored(m) && (m.seenThrough ? ('seenThrough' as const) : ('pressed' as const)),
           kept: keptOf(m, own!.film.id),
           letters: m.artwork.kind === 'text',
         })),
   );
+  const pressed = own !== undefined && FILM_KINDS[own.film.kind].by === 'heat';
   const planned = useMemo(
     () => new Map((whole?.schedule.steps ?? []).filter((s) => s.step.takes?.film === own?.film.id).map((s) => [s.step.job, s.step.hands])),
     [whole, own],
@@ -188,10 +189,11 @@ export function CutStation({ job, plan, shop, edit, fix, mark }: StationProps) {
         <div className="sheet px-4 py-3">
           <p className="text-[1.02rem] leading-7">
             Cut <strong>{layout.parts.length}</strong> {layout.parts.length === 1 ? 'mark' : 'marks'} on the{' '}
-            <strong>{layout.machine?.name ?? 'cutter'}</strong>, film colour side up, <strong>{mirrorWords(onSheet)}</strong>
+            <strong>{layout.machine?.name ?? 'cutter'}</strong>, film {pressed ? 'carrier side down' : 'colour side up'},{' '}
+            <strong>{mirrorWords(onSheet)}</strong>
             {marks.some((m) => m.flip) ? ', flipped as you asked' : ''}.{' '}
             {beforeCutWords(beforeCutOf(layout).before, (mm) => formatLength(mm, system, { digits: 0 }))}
-            {sheetWeedWords(onSheet)}
+            {layout.pens ? 'The pen writes first; then the knife cuts each label out, and nothing is weeded.' : sheetWeedWords(onSheet)}
           </p>
           {held.length > 0 && (
             <div className="mt-1 flex items-start gap-2 text-sm" role="status">

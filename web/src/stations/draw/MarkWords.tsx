@@ -58,6 +58,20 @@ export function MarkWords({
           options={filmOptions}
           onChange={(film) => edit(setAt(['marks', mark.id, 'film'], film), 'Choose the film')}
         />
+        {TECHNIQUES[mark.technique].penned && job.list && (
+          <>
+            , each label{' '}
+            <Choice
+              label="Label sizes"
+              value={mark.plates ?? 'equal'}
+              options={[
+                { value: 'equal', label: 'as large as the largest' },
+                { value: 'own', label: 'as small as its words' },
+              ]}
+              onChange={(plates) => edit(setAt(['marks', mark.id, 'plates'], plates), 'Choose the size of the labels')}
+            />
+          </>
+        )}
         {TECHNIQUES[mark.technique].painted && (
           <>
             , painted with <PaintChoice mark={mark} label="Paint" shop={shop} edit={edit} />

@@ -10,6 +10,7 @@ import { Rulers } from '../../drawing/Rulers';
 import { Scaled, useScale } from '../../drawing/Scaled';
 import { flatBox } from '../../drawing/flatBox';
 import { shapeWords } from '../../drawing/pieceLook';
+import { finishedPiece } from '../../drawing/pieceLook';
 import { WallDrawing } from '../../drawing/WallDrawing';
 import { Choice, LengthWord, Sentence, Switch } from '../../ui/tokens';
 import { DrawingHead, MarkTabs, Readings, StationLayout, type StationProps } from '../../frame/station';
@@ -83,7 +84,13 @@ export function FitStation({ job, plan, shop, edit, fix, mark, chooseMark }: Sta
           label="The marks in their zones, to scale"
           most={9}
         >
-          <WallDrawing piece={job.piece} paints={shop.paints} zones={job.zones} active={zone.id} system={system} />
+          <WallDrawing
+            piece={finishedPiece(job.piece, job.marks, shop.paints)}
+            paints={shop.paints}
+            zones={job.zones}
+            active={zone.id}
+            system={system}
+          />
           {inViewOrder(plan.marks).map((m) => (
             <Movable
               key={m.mark.id}

@@ -1,10 +1,9 @@
 import { isWashed, wallBox } from '@kolleta/core/blanks';
 import { now } from '../../storage/clock';
 import { careWords } from '@kolleta/core/words';
-import { COATS, LAYOUT, TECHNIQUES, WITHSTANDS } from '@kolleta/core/facts';
-import { dryingTimes } from '@kolleta/core/finish';
+import { LAYOUT, TECHNIQUES, WITHSTANDS } from '@kolleta/core/facts';
 import { boxCentre, growBox, type Box } from '@kolleta/core/geometry';
-import { setAt, type PullAt, type StationId } from '@kolleta/core/job';
+import { type StationId } from '@kolleta/core/job';
 import { formatDay, formatPromise } from '@kolleta/core/schedule';
 import { formatDuration, formatLength } from '@kolleta/core/units';
 import { Dimension } from '../../drawing/Dimension';
@@ -13,11 +12,11 @@ import { MarkShapes } from '../../drawing/MarkShapes';
 import { Scaled, useScale } from '../../drawing/Scaled';
 import { useSize } from '../../ui/useSize';
 import { flatBox } from '../../drawing/flatBox';
+import { finishedPiece } from '../../drawing/pieceLook';
 import { MmRect } from '../../drawing/MmRect';
 import { WallDrawing } from '../../drawing/WallDrawing';
-import { Choice, CountWord, Sentence } from '../../ui/tokens';
 import { DrawingHead, Readings, StationLayout, type StationProps } from '../../frame/station';
-import { PaintChoice } from '../../frame/PaintChoice';
+import { MakingWords } from './MakingWords';
 import { StepCards } from '../../frame/StepCards';
 
 const WORDS: Record<string, { title: string; text: string }> = {
@@ -26,9 +25,16 @@ const WORDS: Record<string, { title: string; text: string }> = {
     title: 'Where each mark goes',
     text: 'Measured from the foot and from the middle. Lay this beside the piece.',
   },
-  paint: { title: 'The stencil on the piece', text: 'Dashed is the film, dotted is how far to mask beyond it.' },
   cure: { title: 'What goes on after the last step', text: 'Bars are drawn to one scale, from when they begin.' },
 };
+
+/** What the drawing of the piece shows where marks are painted, etched or pressed. */
+function paintWords({ marks }: StationProps['job']): { title: string; text: string } {
+  const stencil = marks.some(({ technique }) => TECHNIQUES[technique].madeAt !== undefined && TECHNIQUES[technique].border > 0);
+  return stencil
+    ? { title: 'The stencil on the piece', text: 'Dashed is the film, dotted is how far to mask beyond it.' }
+    : { title: 'What it will look like', text: 'As it is seen once the work at this station is done.' };
+}
 
 function PlaceMarks({ plan, shop, station }: Pick<StationProps, 'plan' | 'shop'> & { station: StationId }) {
   const { x, y, k } = useScale();
@@ -38,8 +44,10 @@ function PlaceMarks({ plan, shop, station }: Pick<StationProps, 'plan' | 'shop'>
       {inViewOrder(plan.marks).map((m) => {
         const { box } = m.fitted;
         const [cx] = boxCentre(box);
-        const film = growBox(box, TECHNIQUES[m.mark.technique].border);
-        if (station === 'paint' && !TECHNIQUES[m.mark.technique].painted) return null;
+        const { madeAt, border } = TECHNIQUES[m.mark.technique];
+        if (station === 'paint' && madeAt === undefined) return null;
+        const masked = station === 'paint' && border > 0;
+        const film = growBox(box, border);
         return (
           <g key={m.mark.id}>
             {station === 'prepare' && (
@@ -52,7 +60,7 @@ function PlaceMarks({ plan, shop, station }: Pick<StationProps, 'plan' | 'shop'>
                 stroke="var(--wait)"
               />
             )}
-            {station === 'paint' && (
+            {masked && (
               <MmRect
                 box={growBox(film, LAYOUT.maskingBorder)}
                 stroke="var(--color-base-content)"
@@ -61,9 +69,7 @@ function PlaceMarks({ plan, shop, station }: Pick<StationProps, 'plan' | 'shop'>
                 fillOpacity={0.5}
               />
             )}
-            {station === 'paint' && (
-              <MmRect box={film} stroke="var(--color-primary)" dash="7 4" fill="var(--color-primary)" fillOpacity={0.14} />
-            )}
+            {masked && <MmRect box={film} stroke="var(--color-primary)" dash="7 4" fill="var(--color-primary)" fillOpacity={0.14} />}
             <MarkShapes plan={m} shop={shop} />
             {station === 'place' &&
               m.places.map(([px, py], i) => (
@@ -146,17 +152,10 @@ function CareBars({ plan, shop }: Pick<StationProps, 'plan' | 'shop'>) {
   );
 }
 
-const PULL: readonly { value: PullAt; label: string }[] = [
-  { value: 'halfDry', label: 'half dry' },
-  { value: 'nearlyDry', label: 'nearly dry' },
-  { value: 'dry', label: 'dry' },
-];
-
 /** Preparing, placing, painting and curing: the steps with their waits beside the piece to scale. */
 export function StepsStation({ job, plan, shop, edit, fix, mark, station }: StationProps & { station: StationId }) {
-  const words = WORDS[station]!;
+  const words = station === 'paint' ? paintWords(job) : WORDS[station]!;
   const system = shop.lengths;
-  const painted = job.marks.filter((m) => TECHNIQUES[m.technique].painted);
   const wall: Box = wallBox(job.piece.shape);
   const reach = Math.max(...job.zones.map((z) => Math.abs(z.x) + z.width / 2)) * 1.3;
   const view: Box =
@@ -178,7 +177,13 @@ export function StepsStation({ job, plan, shop, edit, fix, mark, station }: Stat
               <rect width="3" height="9" fill="var(--wait)" opacity="0.5" />
             </pattern>
           </defs>
-          <WallDrawing piece={job.piece} paints={shop.paints} zones={job.zones} system={system} words={false} />
+          <WallDrawing
+            piece={station === 'paint' ? finishedPiece(job.piece, job.marks, shop.paints) : job.piece}
+            paints={shop.paints}
+            zones={job.zones}
+            system={system}
+            words={false}
+          />
           <PlaceMarks plan={plan} shop={shop} station={station} />
         </Scaled>
       )}
@@ -187,38 +192,7 @@ export function StepsStation({ job, plan, shop, edit, fix, mark, station }: Stat
   const card = plan.schedule.care.length > 0 && station === 'cure';
   return (
     <StationLayout title={station} drawing={drawing}>
-      {station === 'paint' &&
-        painted.map((m) => {
-          const paint = shop.paints.find((p) => p.id === m.paint);
-          const times = paint && dryingTimes(paint.coat, shop.climate);
-          return (
-            <div key={m.id} className="sheet px-4 py-3">
-              <Sentence>
-                Dab {m.name} with <PaintChoice mark={m} label={`Paint of ${m.name}`} shop={shop} edit={edit} /> in{' '}
-                <CountWord
-                  label={`Coats of ${m.name}`}
-                  value={m.coats}
-                  most={9}
-                  onChange={(coats) => edit(setAt(['marks', m.id, 'coats'], coats), 'Change the coats')}
-                />{' '}
-                thin coats and pull the film{' '}
-                <Choice
-                  label={`Pull ${m.name}`}
-                  value={m.pullAt}
-                  options={PULL}
-                  onChange={(pullAt) => edit(setAt(['marks', m.id, 'pullAt'], pullAt), 'Choose when to pull')}
-                />
-                .
-              </Sentence>
-              {paint && times && (
-                <p className="quiet text-sm">
-                  {COATS[paint.coat].name}: touch dry in {formatDuration(times.touchDry)}, to recoat in {formatDuration(times.recoat)} in
-                  this room.
-                </p>
-              )}
-            </div>
-          );
-        })}
+      {station === 'paint' && <MakingWords job={job} plan={plan} shop={shop} edit={edit} />}
       {card && (
         <div className="sheet px-4 py-3">
           <h2 className="text-[0.98rem] font-bold">Goes with the piece</h2>

@@ -1,0 +1,54 @@
+import { HANDS_ON, type CautionId } from '../facts';
+import { minutesFor, type RecipeDraft } from '../finish';
+import type { StepId } from '../job';
+import type { LaidAfter, LaidMark } from './technique';
+
+/** What a technique adds to placing film. */
+interface Placing {
+  /** Masked beyond the film, mm; and whether with paper over all else. */
+  readonly mask?: number;
+  readonly paper?: boolean;
+  /** Peeled and put down by hand, without tape. */
+  readonly byHand?: boolean;
+  /** Minutes more, for the whole set. */
+  readonly hands?: number;
+  readonly cautions?: readonly CautionId[];
+}
+
+/** Adds the step that places the film of a mark; its id. */
+export function placeFilm(draft: RecipeDraft, { mark, layers, size }: LaidMark, after: LaidAfter, placing: Placing = {}): StepId {
+  const { input, pieces, id, add } = draft;
+  const { piece, count } = input.job;
+  const flat = piece.shape.kind === 'flat';
+  const place = id(`place:${mark.id}`);
+  const [first] = layers;
+  const perPiece = first?.perPiece ?? 1;
+  const films = layers.map(({ film }) => film.name);
+  const hands =
+    minutesFor(placing.byHand ? HANDS_ON.byHand : flat ? HANDS_ON.hinge : HANDS_ON.centreOut, count * perPiece, size) * layers.length;
+  const parts = layers.reduce((sum, layer) => sum + layer.parts, 0);
+  const byEye = parts > layers.length ? count * perPiece * parts * HANDS_ON.byEye : 0;
+  add({
+    id: place,
+    about: {
+      ...{
+        kind: 'place',
+        pieces,
+        mark: mark.name,
+        technique: mark.technique,
+        method: placing.byHand ? 'hand' : flat ? 'hinge' : 'centreOut',
+      },
+      ...{ perPiece, slats: piece.slats !== undefined, films: mark.seenThrough ? films.toReversed() : films },
+      ...(byEye > 0 ? { parts } : {}),
+      ...(!flat && count > 1 && first ? { stop: first.foot } : {}),
+      ...(placing.mask === undefined ? {} : { mask: placing.mask }),
+      ...(placing.paper ? { paper: true } : {}),
+      ...(first?.snips ? { snips: first.snips } : {}),
+    },
+    hands: hands + Math.round(byEye) + HANDS_ON.dryFit + (placing.hands ?? 0),
+    after: [...after.film, ...after.piece],
+    cautions: placing.cautions ?? [],
+    mayPause: !after.wiped,
+  });
+  return place;
+}

@@ -1,0 +1,62 @@
+import { FIRST_WASH, LABEL, WAITS } from '../facts';
+import { getsWet, isWashed } from '../blanks';
+import { dryingFactor } from '../finish';
+import { aboutMark, setAt, type Making, type Reading } from '../job';
+import { formatLength } from '../units';
+import { placeFilm } from './placeFilm';
+import type { JobMark, TechniqueFile, TechniqueShop } from './technique';
+
+type Written = Extract<Making, { technique: 'written' }>;
+
+/** Whether a pen can write letters so small. */
+function penReading({ job, mark, layers }: JobMark<Written>, { lengths }: TechniqueShop): Reading[] {
+  const [first] = layers;
+  if (!first || mark.artwork.kind !== 'text') return [];
+  const lines = mark.artwork.lines.filter(({ text }) => text.trim() !== '');
+  const parts = lines.reduce((sum, { scale }) => sum + scale, 0) + Math.max(0, lines.length - 1) * (mark.artwork.lineSpacing - 1);
+  const least = (first.height / Math.max(0.01, parts)) * Math.min(...lines.map(({ scale }) => scale));
+  const small = least < LABEL.leastOutlined;
+  const say = (mm: number) => formatLength(mm, lengths);
+  return [
+    {
+      id: `pen:${mark.id}`,
+      station: 'cut',
+      verdict: small ? 'watch' : 'fine',
+      title: 'Letters for the pen',
+      ...aboutMark(mark, job.marks.length > 1),
+      value: `about ${say(least)} high`,
+      limit: `${say(LABEL.leastOutlined)} high`,
+      why: small
+        ? `A pen of ${say(LABEL.pen)} fills in letters as small as these.`
+        : `A pen of ${say(LABEL.pen)} draws the outline of each letter clearly.`,
+      remedies:
+        small && mark.size.mode !== 'largest'
+          ? [{ label: 'As large as fits', patch: setAt(['marks', mark.id, 'size'], { mode: 'largest' }) }]
+          : [],
+      ...(small ? { advice: 'Say less, or take a finer pen and a plain, wide font.' } : {}),
+    },
+  ];
+}
+
+/** A label that a pen writes and the knife cuts out: no weeding, no tape, put down by hand. */
+export const written: TechniqueFile<Written> = {
+  make: (draft, laid, after) => {
+    const { job, climate } = draft.input;
+    const place = placeFilm(draft, laid, after, { byHand: true });
+    return {
+      ready: { step: place, least: 0, ...(after.wiped ? { most: WAITS.placeAfterWipe } : {}), why: 'placed' },
+      firm: { step: place, least: 0, why: 'placed' },
+      care: getsWet(job.piece)
+        ? [
+            {
+              after: place,
+              minutes: FIRST_WASH * dryingFactor('adhesive', climate, true).factor,
+              then: isWashed(job.piece) ? 'firstWash' : 'water',
+              packed: true,
+            },
+          ]
+        : [],
+    };
+  },
+  readings: penReading,
+};
