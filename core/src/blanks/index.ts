@@ -3,6 +3,7 @@ export * from './outline';
 export * from './measureReadings';
 export * from './measuring';
 export * from './outlineFrom';
+export * from './paintedAround';
 export * from './photo';
 export * from './wall';
 export * from './zone';

@@ -1,9 +1,9 @@
 import { inSentence } from '../units';
 import { columnsIn, fillIn, isPersonal, type DrawnMark, type Faces, type Layer } from '../artwork';
-import { surfaceOf, type Surface, type Usable } from '../blanks';
+import { paintedAround, surfaceOf, type Surface, type Usable } from '../blanks';
 import { boxCentre, boxOf, type Point } from '../geometry';
 import { TECHNIQUES } from '../facts';
-import type { Artwork, Id, Job, Mark, PieceList, Shop, Zone } from '../job';
+import type { Artwork, Id, Job, Mark, Piece, PieceList, Shop, Zone } from '../job';
 import { contrastOf, scatteredCopies, type Behind, type FittedMark, type LayerInspection, type ScatteredCopies, type Sizing } from '../fit';
 import { connectedStage } from './connected';
 import type { Memo } from './memo';
@@ -220,8 +220,11 @@ export function fitOne(job: Job, mark: Mark, zone: Zone, shop: Shop, faces: Face
     }));
     row = works[fittings.indexOf(tightest)];
   } else main = fitOnce(job, mark, zone, shop, faces, memo, quick);
-  const behind = seenBehind(mark, zone, job, shop);
-  const surface = surfaceOf(job.piece, shop.paints);
+  // a mask is laid on the bare ground; what comes after it on the paint around it
+  const others = job.marks.filter(({ id }) => id !== mark.id);
+  const piece = TECHNIQUES[mark.technique].stays === 'ground' ? job.piece : paintedAround(job.piece, others, shop.paints);
+  const behind = seenBehind(mark, zone, piece, shop);
+  const surface = surfaceOf(piece, shop.paints);
   return {
     plan: {
       mark,
@@ -270,7 +273,7 @@ function placesOf({ drawn, sizing, fitted }: Fitting, { edits, lift, technique }
 }
 
 /** What a mark is seen against: what stands behind a clear piece, else its zone; of a patterned one the colour that it stands out from least. */
-function seenBehind(mark: Mark, zone: Zone, { piece }: Job, shop: Shop): Behind {
+function seenBehind(mark: Mark, zone: Zone, piece: Piece, shop: Shop): Behind {
   const surface = surfaceOf(piece, shop.paints);
   if (surface.clear) return { colour: piece.behind, colours: [piece.behind], name: 'what stands behind it' };
   const patterned = zone.colours !== undefined && zone.colours.length > 0;

@@ -1,7 +1,5 @@
 import { beforeAll, describe, expect, it } from '@jest/globals';
 import { demoWorkshop, textMark } from '../../test/sampleJobs';
-import type {
-  CAUTIONS} from '../facts';
 import {
   COAT_SURFACES,
   FILM_KINDS,
@@ -11,6 +9,7 @@ import {
   STATES,
   STEP_KINDS,
   TECHNIQUES,
+  type CautionId,
   type CoatId,
   type GroundId,
   type SealerId,
@@ -110,7 +109,7 @@ describe('every ground, coat, state, technique, sealer and use', () => {
     expect(cases.filter(({ stops }) => stops.length > 0).length).toBeGreaterThan(100);
   });
   it('every step that can hurt carries its caution', () => {
-    const needs: Partial<Record<StepKind, readonly (keyof typeof CAUTIONS)[]>> = {
+    const needs: Partial<Record<StepKind, readonly CautionId[]>> = {
       ...{ cut: ['cutter', 'blade'], write: ['cutter'], weed: ['blade', 'smallParts'], sand: ['dust'], scrape: ['blade', 'vapour'] },
       ...{ fill: ['vapour'], etch: ['etching'], rinse: ['etching', 'blade'], prePress: ['heat'], press: ['heat'], pressBack: ['heat'] },
       ...{

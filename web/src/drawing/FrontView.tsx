@@ -1,5 +1,5 @@
 import { useMemo } from 'react';
-import { diameterAt, slatGaps, standsHigh, uprightAt, wallRegion } from '@kolleta/core/blanks';
+import { diameterAt, slatGaps, standsHigh, uprightAt, wallRegion, paintedAround } from '@kolleta/core/blanks';
 import { BEHIND } from '@kolleta/core/facts';
 import { boxRegion, ringsOf, type Point, type Region } from '@kolleta/core/geometry';
 import type { Piece, Shop, Zone } from '@kolleta/core/job';
@@ -80,7 +80,7 @@ function Round({
   const [rim, foot] = [side.at(-1)![0], side[0]![0]];
   const h = standsHigh(shape);
   const look = pieceFill(
-    finishedPiece(
+    paintedAround(
       piece,
       marks.map(({ mark }) => mark),
       shop.paints,
@@ -171,7 +171,7 @@ function Round({
 
 function Flat({ piece, zones, marks, shop }: { piece: Piece; zones: readonly Zone[]; marks: readonly MarkPlan[]; shop: Shop }) {
   const look = pieceFill(
-    finishedPiece(
+    paintedAround(
       piece,
       marks.map(({ mark }) => mark),
       shop.paints,

@@ -1,19 +1,12 @@
-import { GROUNDS, TECHNIQUES } from '@kolleta/core/facts';
+import { GROUNDS } from '@kolleta/core/facts';
 import { surfaceOf } from '@kolleta/core/blanks';
-import type { Mark, Paint, Piece, Shape } from '@kolleta/core/job';
+import type { Paint, Piece, Shape } from '@kolleta/core/job';
 import { formatLength, type LengthSystem } from '@kolleta/core/units';
 
 /** How a piece is filled in a drawing, with what is put on it before film: clear pieces let the sheet show. */
 export function pieceFill(piece: Piece, paints: readonly Paint[]): { fill: string; opacity: number } {
   const { colour, clear } = surfaceOf(piece, paints);
   return { fill: colour, opacity: clear ? 0.45 : 1 };
-}
-
-/** A piece as it is seen when its marks are made: painted all around a mask. */
-export function finishedPiece(piece: Piece, marks: readonly Pick<Mark, 'technique' | 'paint'>[], paints: readonly Paint[]): Piece {
-  const around = marks.find(({ technique }) => TECHNIQUES[technique].stays === 'ground');
-  const paint = around && paints.find(({ id }) => id === around.paint);
-  return paint ? { ...piece, coat: paint.coat, coatPaint: paint.id } : piece;
 }
 
 /** The wood's grain, and whether to draw it. */

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { columnsIn } from '@kolleta/core/artwork';
-import { bendAt, usableOf, wallBox, wallOf } from '@kolleta/core/blanks';
+import { bendAt, usableOf, wallBox, wallOf, paintedAround } from '@kolleta/core/blanks';
 import { handySizeBelow } from '@kolleta/core/fit';
 import type { Point } from '@kolleta/core/geometry';
 import { setAt, type MarkSize } from '@kolleta/core/job';
@@ -10,7 +10,6 @@ import { Rulers } from '../../drawing/Rulers';
 import { Scaled, useScale } from '../../drawing/Scaled';
 import { flatBox } from '../../drawing/flatBox';
 import { shapeWords } from '../../drawing/pieceLook';
-import { finishedPiece } from '../../drawing/pieceLook';
 import { WallDrawing } from '../../drawing/WallDrawing';
 import { Choice, LengthWord, Sentence, Switch } from '../../ui/tokens';
 import { DrawingHead, MarkTabs, Readings, StationLayout, type StationProps } from '../../frame/station';
@@ -85,7 +84,7 @@ export function FitStation({ job, plan, shop, edit, fix, mark, chooseMark }: Sta
           most={9}
         >
           <WallDrawing
-            piece={finishedPiece(job.piece, job.marks, shop.paints)}
+            piece={paintedAround(job.piece, job.marks, shop.paints)}
             paints={shop.paints}
             zones={job.zones}
             active={zone.id}

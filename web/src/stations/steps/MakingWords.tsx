@@ -1,7 +1,7 @@
 import { COATS, EDGE_SEALS, ETCHING, PAINT_TOOLS, TECHNIQUES, type EdgeSealId, type PaintToolId } from '@kolleta/core/facts';
 import { dryingTimes, pressOf } from '@kolleta/core/finish';
 import { removeAt, setAt, type Film, type Mark, type PullAt } from '@kolleta/core/job';
-import { formatDuration, inSentence } from '@kolleta/core/units';
+import { capital, formatDuration, inSentence } from '@kolleta/core/units';
 import { PaintChoice } from '../../frame/PaintChoice';
 import type { StationProps } from '../../frame/station';
 import { Choice, CountWord, Sentence } from '../../ui/tokens';
@@ -70,7 +70,7 @@ function PaintWords({ mark, shop, edit }: Props) {
       <p className="quiet text-sm">
         {EDGE_WHY[edge]}{' '}
         {paint && times
-          ? `${COATS[paint.coat].name}: touch dry in ${formatDuration(times.touchDry)}, to recoat in ${formatDuration(times.recoat)} in this room.`
+          ? `${capital(COATS[paint.coat].name)}: touch dry in ${formatDuration(times.touchDry)}, to recoat in ${formatDuration(times.recoat)} in this room.`
           : ''}
       </p>
     </>

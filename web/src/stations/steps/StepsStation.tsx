@@ -1,4 +1,4 @@
-import { isWashed, wallBox } from '@kolleta/core/blanks';
+import { isWashed, wallBox, paintedAround } from '@kolleta/core/blanks';
 import { now } from '../../storage/clock';
 import { careWords } from '@kolleta/core/words';
 import { LAYOUT, TECHNIQUES, WITHSTANDS } from '@kolleta/core/facts';
@@ -12,7 +12,6 @@ import { MarkShapes } from '../../drawing/MarkShapes';
 import { Scaled, useScale } from '../../drawing/Scaled';
 import { useSize } from '../../ui/useSize';
 import { flatBox } from '../../drawing/flatBox';
-import { finishedPiece } from '../../drawing/pieceLook';
 import { MmRect } from '../../drawing/MmRect';
 import { WallDrawing } from '../../drawing/WallDrawing';
 import { DrawingHead, Readings, StationLayout, type StationProps } from '../../frame/station';
@@ -178,7 +177,7 @@ export function StepsStation({ job, plan, shop, edit, fix, mark, station }: Stat
             </pattern>
           </defs>
           <WallDrawing
-            piece={station === 'paint' ? finishedPiece(job.piece, job.marks, shop.paints) : job.piece}
+            piece={station === 'paint' ? paintedAround(job.piece, job.marks, shop.paints) : job.piece}
             paints={shop.paints}
             zones={job.zones}
             system={system}
