@@ -5,7 +5,7 @@ import { boxRegion, ringsOf, type Point, type Region } from '@kolleta/core/geome
 import type { Piece, Shop, Zone } from '@kolleta/core/job';
 import type { MarkPlan } from '@kolleta/core/plan';
 import { layerColour, seenLayers } from './MarkShapes';
-import { pieceFill, finishedPiece } from './pieceLook';
+import { pieceFill } from './pieceLook';
 import { regionPath } from './regionPath';
 import { InMm, Scaled, useScale } from './Scaled';
 import { zoneStripes } from './zoneStripes';
