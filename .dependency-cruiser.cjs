@@ -12,6 +12,7 @@ const rooms = [
   'finish',
   'techniques',
   'words',
+  'gather',
   'schedule',
   'cost',
   'logbook',

@@ -18,4 +18,5 @@ export * from './features';
 export * from './seen';
 export * from './stepKinds';
 export * from './supplyKinds';
+export * from './supplyUses';
 export * from './surfaces';

@@ -98,6 +98,8 @@ export interface TapeAbout {
   readonly width: number;
   readonly height: number;
   readonly usesEach: number;
+  /** Taken from the roll, mm. */
+  readonly length: number;
   /** How often it is pressed on cloth first. */
   readonly dull: number;
   readonly snips?: SnipsAbout;

@@ -173,6 +173,7 @@ const tapeOf = ({ choice, pieces }: LayerPlan, snips: SnipsAbout | undefined): T
     width: pieces.width,
     height: pieces.height,
     usesEach: pieces.usesEach,
+    length: pieces.length,
     dull: choice.dull,
   };
 

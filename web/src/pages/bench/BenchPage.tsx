@@ -189,7 +189,12 @@ export function BenchPage() {
         <Rack items={bench.rack} jobs={open} shop={shop} now={now} />
       </section>
       <section aria-label="Then" className="sheet px-4 pt-3 pb-2">
-        <h2 className="mb-1 text-lg font-bold">Then{bench.then[0] && today(bench.then[0].start) ? ', today' : ''}</h2>
+        <div className="flex items-baseline justify-between gap-3">
+          <h2 className="mb-1 text-lg font-bold">Then{bench.then[0] && today(bench.then[0].start) ? ', today' : ''}</h2>
+          <Link to="/gather" className="link text-[0.95rem]">
+            Gather for the week
+          </Link>
+        </div>
         {then.length === 0 && <p className="quiet pb-3">Nothing follows.</p>}
         <ol>
           {then.map((placed) => (

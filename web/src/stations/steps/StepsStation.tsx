@@ -15,7 +15,13 @@ import { flatBox } from '../../drawing/flatBox';
 import { MmRect } from '../../drawing/MmRect';
 import { WallDrawing } from '../../drawing/WallDrawing';
 import { DrawingHead, Readings, StationLayout, type StationProps } from '../../frame/station';
+import { useMemo } from 'react';
+import { GatherCard } from '../../frame/GatherCard';
+import { useGather } from '../../frame/useGather';
 import { MakingWords } from './MakingWords';
+import { NeedsWords } from './NeedsWords';
+import { OwnSteps } from './OwnSteps';
+import { SealWords } from './SealWords';
 import { StepCards } from '../../frame/StepCards';
 
 const WORDS: Record<string, { title: string; text: string }> = {
@@ -155,6 +161,8 @@ function CareBars({ plan, shop }: Pick<StationProps, 'plan' | 'shop'>) {
 export function StepsStation({ job, plan, shop, edit, fix, mark, station }: StationProps & { station: StationId }) {
   const words = station === 'paint' ? paintWords(job) : WORDS[station]!;
   const system = shop.lengths;
+  const only = useMemo(() => [job], [job]);
+  const gather = useGather(only);
   const wall: Box = wallBox(job.piece.shape);
   const reach = Math.max(...job.zones.map((z) => Math.abs(z.x) + z.width / 2)) * 1.3;
   const view: Box =
@@ -191,6 +199,14 @@ export function StepsStation({ job, plan, shop, edit, fix, mark, station }: Stat
   const card = plan.schedule.care.length > 0 && station === 'cure';
   return (
     <StationLayout title={station} drawing={drawing}>
+      {station === 'prepare' && (
+        <>
+          {gather && <GatherCard title="Gather" items={gather} jobs={[job]} shop={shop} />}
+          <NeedsWords job={job} shop={shop} edit={edit} />
+          <OwnSteps job={job} shop={shop} edit={edit} />
+        </>
+      )}
+      {station === 'cure' && <SealWords job={job} edit={edit} />}
       {station === 'paint' && <MakingWords job={job} plan={plan} shop={shop} edit={edit} />}
       {card && (
         <div className="sheet px-4 py-3">

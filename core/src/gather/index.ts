@@ -1,0 +1,2 @@
+export * from './gatherList';
+export * from './gatherWords';
