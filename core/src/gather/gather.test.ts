@@ -47,7 +47,7 @@ describe('what jobs need', () => {
     const bowl = of('trophy-bowl');
     expect(bowl.find(({ key }) => key === 'supply:cream')).toMatchObject({ verdict: 'there', unit: 'ml' });
     const gloves = bowl.find(({ name }) => name === 'Gloves')!;
-    expect(gloves).toMatchObject({ verdict: 'missing', left: 0 });
+    expect(gloves).toMatchObject({ verdict: 'unlisted', left: 0 });
     expect(gloves.toBuy).toBeUndefined();
   });
   it('a tool serves all steps of a job; trimmings count by the piece', () => {
@@ -59,7 +59,7 @@ describe('what jobs need', () => {
   });
   it('what is missing stands first, and each is said in words, in both units', () => {
     const items = list(works);
-    const rank = { missing: 0, short: 1, there: 2 };
+    const rank = { missing: 0, short: 1, unlisted: 2, there: 3 };
     items.slice(1).forEach((item, i) => expect(rank[item.verdict]).toBeGreaterThanOrEqual(rank[items[i]!.verdict]));
     for (const item of items)
       for (const lengths of ['mm', 'inch'] as const) {

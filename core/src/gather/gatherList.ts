@@ -15,7 +15,8 @@ export interface GatherItem {
   readonly needed: number;
   readonly left: number;
   readonly unit: 'mm' | 'ml' | 'piece' | 'm' | 'g';
-  readonly verdict: 'there' | 'short' | 'missing';
+  /** `unlisted`: nothing of its kind stands in the stock list, though it may lie in a drawer. */
+  readonly verdict: 'there' | 'short' | 'missing' | 'unlisted';
   /** What buying the missing rest costs, minor units, where a price is known. */
   readonly toBuy?: number;
   readonly jobs: readonly JobId[];
@@ -135,7 +136,7 @@ const rounded = (amount: number, unit: GatherItem['unit']): number =>
  * @param works jobs with the steps still to be done
  * @param shop as it was counted
  * @param filmLeft mm left of each film
- * @returns what is missing first, then what is short, then what is there
+ * @returns what is missing first, then what is short, what the stock list does not know, and what is there
  */
 export function gatherList(
   works: readonly GatherWork[],
@@ -156,11 +157,11 @@ export function gatherList(
     return {
       ...{ key, stock, name, unit, needed, left, jobs },
       ...(id ? { id } : {}),
-      verdict: id === undefined || left <= 0 ? 'missing' : short > 0 ? 'short' : 'there',
+      verdict: id === undefined ? 'unlisted' : left <= 0 ? 'missing' : short > 0 ? 'short' : 'there',
       ...(short > 0 && price !== undefined ? { toBuy: Math.round(short * price) } : {}),
     };
   });
-  const rank = { missing: 0, short: 1, there: 2 } as const;
+  const rank = { missing: 0, short: 1, unlisted: 2, there: 3 } as const;
   const kinds: StockKind[] = ['film', 'tape', 'paint', 'supply'];
   return items.toSorted(
     (a, b) => rank[a.verdict] - rank[b.verdict] || kinds.indexOf(a.stock) - kinds.indexOf(b.stock) || a.name.localeCompare(b.name),

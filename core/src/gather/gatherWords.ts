@@ -19,9 +19,11 @@ export function gatherWords(item: GatherItem, { lengths, currency }: GatherForma
     state:
       verdict === 'there'
         ? 'there'
-        : verdict === 'missing'
-          ? `to buy${price}`
-          : `only ${amountWords(Math.floor(left * 10) / 10, item, lengths)} left, buy ${amountWords(Math.ceil((needed - left) * 10) / 10, item, lengths)}${price}`,
+        : verdict === 'unlisted'
+          ? 'not in your stock list'
+          : verdict === 'missing'
+            ? `to buy${price}`
+            : `only ${amountWords(Math.floor(left * 10) / 10, item, lengths)} left, buy ${amountWords(Math.ceil((needed - left) * 10) / 10, item, lengths)}${price}`,
   };
 }
 

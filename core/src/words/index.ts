@@ -1,5 +1,6 @@
 export * from './aheadWords';
 export * from './beforeCut';
+export * from './careCard';
 export * from './sheetWords';
 export * from './stepWords';
 export * from './waitWords';

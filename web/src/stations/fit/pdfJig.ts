@@ -1,8 +1,7 @@
 import { PDFDocument, rgb, StandardFonts, type PDFFont, type PDFPage, type RGB } from 'pdf-lib';
 import { PRINT_MARGIN, SHEET_OVERLAP, type Jig, type JigLine, type Tiling } from '@kolleta/core/fit';
+import { plain, PT } from '../../frame/pdfPlain';
 
-/** PDF points a mm. */
-const PT = 72 / 25.4;
 const LOOK: Record<JigLine['kind'], { colour: RGB; width: number; dash?: number[] }> = {
   cut: { colour: rgb(0, 0, 0), width: 0.35 },
   wall: { colour: rgb(0, 0, 0), width: 0.25, dash: [1.5, 1.5] },
@@ -14,9 +13,6 @@ const LOOK: Record<JigLine['kind'], { colour: RGB; width: number; dash?: number[
   feature: { colour: rgb(0.36, 0.4, 0.39), width: 0.3, dash: [2, 1] },
   check: { colour: rgb(0, 0, 0), width: 0.35 },
 };
-
-/** What the standard fonts of a PDF cannot write is left out: names of marks may hold anything. */
-const plain = (text: string): string => text.normalize('NFC').replace(/[^\x20-\x7e\xa0-\xff]/g, '');
 
 function crops(page: PDFPage, width: number, height: number): void {
   for (const [x, y] of [

@@ -1,7 +1,7 @@
-import { isWashed, wallBox, paintedAround } from '@kolleta/core/blanks';
+import { wallBox, paintedAround } from '@kolleta/core/blanks';
 import { now } from '../../storage/clock';
 import { careWords } from '@kolleta/core/words';
-import { LAYOUT, TECHNIQUES, WITHSTANDS } from '@kolleta/core/facts';
+import { LAYOUT, TECHNIQUES } from '@kolleta/core/facts';
 import { boxCentre, growBox, type Box } from '@kolleta/core/geometry';
 import { type StationId } from '@kolleta/core/job';
 import { formatDay, formatPromise } from '@kolleta/core/schedule';
@@ -18,6 +18,7 @@ import { DrawingHead, Readings, StationLayout, type StationProps } from '../../f
 import { useMemo } from 'react';
 import { GatherCard } from '../../frame/GatherCard';
 import { useGather } from '../../frame/useGather';
+import { CareCards } from './CareCards';
 import { MakingWords } from './MakingWords';
 import { NeedsWords } from './NeedsWords';
 import { OwnSteps } from './OwnSteps';
@@ -196,30 +197,19 @@ export function StepsStation({ job, plan, shop, edit, fix, mark, station }: Stat
       )}
     </>
   );
-  const card = plan.schedule.care.length > 0 && station === 'cure';
   return (
     <StationLayout title={station} drawing={drawing}>
+      {station === 'prepare' && gather && <GatherCard fold title="Gather" items={gather} jobs={[job]} shop={shop} />}
+      {station === 'cure' && <SealWords job={job} edit={edit} />}
+      {station === 'paint' && <MakingWords job={job} plan={plan} shop={shop} edit={edit} />}
+      {station === 'cure' && plan.marks.length > 0 && <CareCards job={job} plan={plan} shop={shop} />}
+      <StepCards plan={plan} shop={shop} stations={[station]} />
       {station === 'prepare' && (
         <>
-          {gather && <GatherCard title="Gather" items={gather} jobs={[job]} shop={shop} />}
           <NeedsWords job={job} shop={shop} edit={edit} />
           <OwnSteps job={job} shop={shop} edit={edit} />
         </>
       )}
-      {station === 'cure' && <SealWords job={job} edit={edit} />}
-      {station === 'paint' && <MakingWords job={job} plan={plan} shop={shop} edit={edit} />}
-      {card && (
-        <div className="sheet px-4 py-3">
-          <h2 className="text-[0.98rem] font-bold">Goes with the piece</h2>
-          <p className="text-[0.95rem]">
-            {isWashed(job.piece) &&
-              [...new Set(job.marks.flatMap((m) => WITHSTANDS[TECHNIQUES[m.technique].withstands] ?? []))].map((words) => `${words} `)}
-            {`${isWashed(job.piece) ? 'First wash' : 'Water'} not before ${formatDay(Math.max(...plan.schedule.care.map((w) => w.until)), shop.hours.zone, now())}. `}
-            {isWashed(job.piece) && !job.piece.use.food && 'Not for food.'}
-          </p>
-        </div>
-      )}
-      <StepCards plan={plan} shop={shop} stations={[station]} />
       <Readings plan={plan} edit={edit} fix={fix} mark={mark} stations={[station]} />
       {station === 'place' && (
         <p className="quiet text-sm">
