@@ -10,12 +10,14 @@ import { HASTE } from './haste';
 import { importFigures } from './import';
 import { planFigures } from './plan';
 import { startFigures } from './start';
+import { tapeFigures } from './tape';
 import { traceFigures } from './trace';
 
 const { values } = parseArgs({ options: { json: { type: 'string' }, only: { type: 'string' } } });
 const parts: [string, () => Figure[] | Promise<Figure[]>][] = [
   ['start/', startFigures],
   ['plan/', planFigures],
+  ['tape/', tapeFigures],
   ['import/', importFigures],
   ['fit/', fitFigures],
   ['fit/', roomFigures],

@@ -205,7 +205,7 @@ test('a machine narrower than the film never gets it whole, tape is chosen, and 
   expect(Number(/width="([\d.]+)mm"/.exec(await textOf(await download))![1])).toBeLessThanOrEqual(280);
   // the tape is the maker's choice
   await openStation(page, 'regatta-prizes', 'tape');
-  await page.getByRole('radio', { name: /^Covering film/ }).check();
+  await page.getByRole('radio', { name: /^Covering film/ }).click();
   await expect(page.getByText('Take Covering film')).toBeVisible();
   await expect(page.getByRole('radio', { name: /^Covering film/ })).toBeChecked();
   // a copy of the job, a copy of its mark on another zone of a third

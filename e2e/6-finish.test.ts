@@ -8,15 +8,21 @@ test('the stencil on stained wood: steps with hands, waits corrected for the roo
   await expect(steps.nth(2)).toContainText('Seal the oak board');
   await expect(steps.nth(2)).toContainText('4 h 21 until water stain dries before the sealer');
   await page.getByRole('link', { name: /^Paint/ }).click();
-  await expect(steps).toHaveCount(4);
-  await expect(steps.last()).toContainText('22 min until paint half dry, 44 min at most');
+  await expect(steps).toHaveCount(5);
+  await expect(steps.nth(3)).toContainText('22 min until paint half dry, 44 min at most');
   await expect(steps.first()).toContainText('Air the room');
   await page.getByLabel('Pull title').selectOption('dry');
-  await expect(steps.last()).toContainText('1 h 27 until paint dry');
+  await expect(steps.nth(3)).toContainText('1 h 27 until paint dry');
+  await page.getByLabel('Edge of title').selectOption('ground');
+  await expect(steps.first()).toContainText("with the ground's own colour");
   await page.getByRole('link', { name: /^Place/ }).click();
   await expect(page.getByRole('heading', { name: 'Lay the stencil of title and mask around it' })).toBeVisible();
   await page.getByRole('link', { name: /^Cure/ }).click();
   await expect(page.getByText(/cures — /).first()).toBeVisible();
+  await page.getByLabel('Sealer over the marks').selectOption('cloth');
+  await expect(page.getByText(/is not made for stained wood/)).toBeVisible();
+  await page.getByRole('button', { name: 'Take craft sealer' }).click();
+  await expect(page.getByRole('heading', { name: 'Seal the marks on the oak board with craft sealer' })).toBeVisible();
 });
 
 for (const [job, title, caution] of [

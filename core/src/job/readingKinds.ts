@@ -56,6 +56,7 @@ export const READING_KINDS = {
   thin: { offers: true, changesLook: true },
   tips: { offers: false, changesLook: false },
   wax: { offers: true, changesLook: false },
+  weave: { offers: false, changesLook: false },
   wide: { offers: true, changesLook: false },
   zone: { offers: true, changesLook: false },
 } as const satisfies Record<string, { offers: boolean; changesLook: boolean }>;

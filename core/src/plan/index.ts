@@ -4,3 +4,4 @@ export type { LayerPlan } from './steps';
 export type { MarkPlan } from './planMark';
 export * from './planWorkshop';
 export * from './jigOfZone';
+export * from './dayTape';

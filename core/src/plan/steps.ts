@@ -42,6 +42,8 @@ export interface LayerPlan {
   readonly width: number;
   readonly height: number;
   readonly parts: number;
+  /** How often it is lifted for the whole set. */
+  readonly lifts: number;
 }
 
 /** A label is cut out whole. */
@@ -121,6 +123,7 @@ export function planLayers(job: Job, marks: readonly MarkPlan[], shop: Shop, mem
         choice,
         pieces: choice ? tapePieces(lifted, lifts, choice) : undefined,
         parts: Math.max(1, parts.length),
+        lifts,
         ...lifted,
       };
     });

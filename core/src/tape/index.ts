@@ -2,3 +2,4 @@ export * from './chooseTape';
 export * from './grip';
 export * from './gripReading';
 export * from './tapePieces';
+export * from './tapePlan';

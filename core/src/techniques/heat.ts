@@ -1,4 +1,4 @@
-import { FILM_KINDS, GROUNDS, HANDS_ON, PRESSING, TECHNIQUES } from '../facts';
+import { CONTACTS, FILM_KINDS, GROUNDS, HANDS_ON, PRESSING, TECHNIQUES } from '../facts';
 import { dryingFactor, pressOf, type FittedLayer } from '../finish';
 import { makeAs } from '../fit';
 import { aboutMark, filmInstead, setAt, type Film, type Making, type Press, type Reading, type Remedy } from '../job';
@@ -117,6 +117,25 @@ function layersReading({ job, mark, layers }: JobMark<Heat>, { films }: Techniqu
   return readings;
 }
 
+/** Rough cloth: film holds on the ridges only. */
+function weaveReading({ job, mark }: JobMark<Heat>): Reading[] {
+  if (job.piece.contact !== 'ribbed') return [];
+  return [
+    {
+      id: `weave:${mark.id}`,
+      station: 'paint',
+      verdict: 'watch',
+      title: 'The weave',
+      ...aboutMark(mark, job.marks.length > 1),
+      value: CONTACTS[job.piece.contact].name,
+      limit: 'smooth cloth',
+      why: 'On waffle and rib, film holds on the ridges only, and fine strokes break over the gaps.',
+      remedies: [],
+      advice: 'Take bold letters and firm pressure with something padded under the place, and press a corner of a spare piece first.',
+    },
+  ];
+}
+
 /** Whether the plate reaches over the mark. */
 function plateReading(work: JobMark<Heat>, { presses = [], lengths }: TechniqueShop): Reading {
   const { job, mark, layers } = work;
@@ -223,5 +242,5 @@ function make(
 /** Film that is pressed on hot: mirrored, weeded on its own carrier, no tape. */
 export const heat: TechniqueFile<Heat> = {
   make,
-  readings: (work, shop) => [scorchReading(work, shop), ...layersReading(work, shop), plateReading(work, shop)],
+  readings: (work, shop) => [scorchReading(work, shop), ...layersReading(work, shop), ...weaveReading(work), plateReading(work, shop)],
 };

@@ -15,7 +15,7 @@ const by = (id: string) => jobs.find((job) => job.id === id)!;
 describe('the card that goes with a piece', () => {
   it('says from when a glass is filled and washed, that no machine washes it, and how the mark comes off', () => {
     const text = all(by('regatta-prizes'), { waits: [{ then: 'firstWash', until: 5 * DAY }] });
-    expect(text).toContain('Packed and ready: from day 2');
+    expect(text).toContain('Packed: day 2');
     expect(text).toContain('First wash by hand: from day 5');
     expect(text).toMatch(/Filled: from day 2/);
     expect(text).toMatch(/no dishwasher/);

@@ -44,12 +44,12 @@ function datesOf({ job, waits, packed, day }: CareInput): string[] {
   const from = (what: string, at: number | undefined) => (at === undefined ? [] : [`${what}: from ${day(at)}`]);
   const wet = water === undefined && wash === undefined ? undefined : Math.max(water ?? 0, wash ?? 0);
   return [
-    ...from('Packed and ready', packed),
+    ...(packed === undefined ? [] : [`Packed: ${day(packed)}`]),
     ...(piece.use.drink ? from('Filled', water ?? packed) : []),
     ...(isWashed(piece) ? from('First wash by hand', wet ?? packed) : getsWet(piece) ? from('Wiped with a damp cloth', wet ?? packed) : []),
     ...from('First wash', cloth),
     ...(wet !== undefined && !getsWet(piece) && water !== undefined ? from('Near water, or wiped damp', water) : []),
-    ...(last !== undefined && waits.length > 0 ? from('Fully hardened', last) : []),
+    ...(waits.some(({ coat }) => coat !== undefined) ? from('Fully hardened', last) : []),
   ];
 }
 
@@ -71,9 +71,7 @@ function careOf({ job, films, waits }: CareInput): string[] {
       ...(piece.sealedAfter ? [`Sealed over: it stands ${SEALERS[piece.sealedAfter].stands} once it has hardened.`] : []),
       ...(waits.some(({ coat }) => coat !== undefined) ? ['Until it has hardened: no soaking, no rubbing, nothing heavy on it.'] : []),
       ...(film && !isWashed(piece) && getsWet(piece) ? ['Wipe it with a soft damp cloth; no scouring and no steam.'] : []),
-      ...(!bare && (piece.use.food || piece.use.drink)
-        ? ['The mark is not for food: keep it off the rim, and put nothing to eat on it.']
-        : []),
+      ...(!bare && (piece.use.food || piece.use.drink) ? ['The mark is not for food: food, knives and lips stay off it.'] : []),
       ...(marks.some((mark) => mark.seenThrough) ? ['The mark is on the back: clean that side gently.'] : []),
     ]),
   ];

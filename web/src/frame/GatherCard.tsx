@@ -9,7 +9,7 @@ import { VerdictMark } from '../ui/Verdict';
 const VERDICTS = { there: 'fine', short: 'watch', unlisted: 'watch', missing: 'stop' } as const;
 
 /** What a list of things to gather comes to, in a line. */
-export function gatherSum(items: readonly GatherItem[], currency: string): string {
+function gatherSum(items: readonly GatherItem[], currency: string): string {
   const of = (verdict: GatherItem['verdict']) => items.filter((item) => item.verdict === verdict).length;
   const price = items.reduce((sum, { toBuy = 0 }) => sum + toBuy, 0);
   const [missing, short, unlisted] = [of('missing'), of('short'), of('unlisted')];

@@ -2,8 +2,9 @@ import { expose } from 'comlink';
 import { CUT_FILES, layTogether, type CutFileId, type FilmLayout } from '@kolleta/core/cut';
 import { ringsOf } from '@kolleta/core/geometry';
 import { inspectPlaces, overlapsOn, type InspectionMap } from '@kolleta/core/fit';
-import type { Film, Job, JobId, Machine, Shape, Shop, WorkEvent } from '@kolleta/core/job';
+import type { Film, Job, JobId, Machine, Shape, Shop, Tape, WorkEvent } from '@kolleta/core/job';
 import { Memo, planWorkshop, type MarkPlan, type Plan } from '@kolleta/core/plan';
+import { tapePlan, type Lift, type TapeBudget, type TapePlan } from '@kolleta/core/tape';
 import { faces, needFace, needWholeFaces, wholeFaces } from './faceStore';
 
 const memos = { workshop: new Memo(), draft: new Memo() };
@@ -56,6 +57,10 @@ const planner = {
   /** Several jobs' layouts of one film as one. */
   layTogether(layouts: FilmLayout[], machines: Machine[]): FilmLayout {
     return layTogether(layouts, machines);
+  },
+  /** Tape for many marks. */
+  tape(lifts: Lift[], tapes: Tape[], budget: TapeBudget): TapePlan {
+    return tapePlan(lifts, tapes, budget);
   },
   /** A layout as a file for the knife. */
   cutFile(kind: CutFileId, layout: FilmLayout, title: string): string {

@@ -53,8 +53,8 @@ function withOvercut(ring: Ring): Point[] {
  */
 export function hpglCutFile(layout: FilmLayout, machine: Machine): string {
   const place = toMachine(layout, machine);
-  const text: string[] = ['IN;PA;'];
   const written = penStrokesOf(layout);
+  const text: string[] = [written.length > 0 ? 'IN;PA;SP2;' : 'IN;PA;SP1;'];
   const draw = (points: readonly Point[]) => {
     const steps = points.map(place).filter((p, i, all) => i === 0 || p[0] !== all[i - 1]![0] || p[1] !== all[i - 1]![1]);
     text.push(`PU${steps[0]!.join(',')};`);
@@ -68,11 +68,9 @@ export function hpglCutFile(layout: FilmLayout, machine: Machine): string {
   };
   // the pen first, in the second holder: where there is only one, the machine waits here for the knife
   if (written.length > 0) {
-    text.push('SP2;');
     for (const { ring } of written) draw([...ring, ring[0]!]);
-    text.push('PU0,0;');
+    text.push('PU0,0;SP1;');
   }
-  text.push('SP1;');
   if (machine.speed !== undefined) text.push(`VS${Math.round(machine.speed)};`);
   if (machine.force !== undefined) text.push(`FS${Math.round(machine.force)};`);
   for (const { ring } of strokesOf(layout)) draw(withOvercut(ring));

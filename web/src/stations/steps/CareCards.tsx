@@ -1,8 +1,6 @@
 import { useState } from 'react';
 import { SHEETS, type Sheet } from '@kolleta/core/fit';
-import { formatDay } from '@kolleta/core/schedule';
 import { careCards, careText } from '@kolleta/core/words';
-import { now } from '../../storage/clock';
 import { download, fileName } from '../../storage/download';
 import { plainly } from '../../storage/plainly';
 import type { StationProps } from '../../frame/station';
@@ -14,7 +12,14 @@ export function CareCards({ job, plan, shop }: Pick<StationProps, 'job' | 'plan'
   const tell = useTell();
   const [sheet, setSheet] = useState<Sheet['name']>('A4');
   const { care: waits, packed } = plan.schedule;
-  const day = (at: number) => formatDay(at, shop.hours.zone, now());
+  const dates = new Intl.DateTimeFormat('en-GB', {
+    weekday: 'short',
+    day: 'numeric',
+    month: 'long',
+    year: 'numeric',
+    timeZone: shop.hours.zone,
+  });
+  const day = (at: number) => dates.format(at);
   const cards = careCards({ job, waits, ...(packed === undefined ? {} : { packed }), films: shop.films, maker: shop.name, day });
   // where all pieces are alike each gets the same card
   const each = cards.length === 1 ? Array.from({ length: job.count }, () => cards[0]!) : cards;

@@ -1,4 +1,4 @@
-import { GRIP_LIMITS } from '@kolleta/core/facts';
+import { GRIP_LIMITS, TECHNIQUES } from '@kolleta/core/facts';
 import { growBox } from '@kolleta/core/geometry';
 import { counted, formatLength, times } from '@kolleta/core/units';
 import { Dimension } from '../../drawing/Dimension';
@@ -7,6 +7,7 @@ import { Scaled } from '../../drawing/Scaled';
 import { MmRect } from '../../drawing/MmRect';
 import { DrawingHead, MarkTabs, Readings, StationLayout, type StationProps } from '../../frame/station';
 import { StepCards } from '../../frame/StepCards';
+import { DayTape } from './DayTape';
 import { GripChart } from './GripChart';
 import { OtherTapes } from './OtherTapes';
 
@@ -15,8 +16,9 @@ export function TapeStation({ job, plan, shop, edit, fix, mark, chooseMark }: St
   const layers = plan.layers.filter((l) => l.mark === mark?.id);
   const fitted = plan.marks.find((m) => m.mark.id === mark?.id);
   const system = shop.lengths;
+  const taped = fitted && growBox(fitted.fitted.box, TECHNIQUES[fitted.mark.technique].border + GRIP_LIMITS.margin);
   const drawing =
-    layers.length > 0 && fitted ? (
+    layers.length > 0 && fitted && taped ? (
       <>
         <DrawingHead
           title="The grip window"
@@ -30,33 +32,11 @@ export function TapeStation({ job, plan, shop, edit, fix, mark, chooseMark }: St
             </div>
           ))}
         </div>
-        <Scaled
-          box={growBox(fitted.fitted.box, GRIP_LIMITS.margin)}
-          pad={[14, 66, 30, 24]}
-          className="min-h-44 flex-1"
-          label="The piece of tape over the mark, to scale"
-          most={4}
-        >
-          <MmRect
-            box={growBox(fitted.fitted.box, GRIP_LIMITS.margin)}
-            fill="var(--liner)"
-            fillOpacity={0.9}
-            stroke="var(--color-primary)"
-            dash="8 4"
-          />
+        <Scaled box={taped} pad={[14, 66, 30, 24]} className="min-h-44 flex-1" label="The piece of tape over the mark, to scale" most={4}>
+          <MmRect box={taped} fill="var(--liner)" fillOpacity={0.9} stroke="var(--color-primary)" dash="8 4" />
           <MarkShapes plan={fitted} shop={shop} />
-          <Dimension
-            from={[fitted.fitted.box.minX - GRIP_LIMITS.margin, fitted.fitted.box.minY - GRIP_LIMITS.margin]}
-            to={[fitted.fitted.box.maxX + GRIP_LIMITS.margin, fitted.fitted.box.minY - GRIP_LIMITS.margin]}
-            beside={10}
-            system={system}
-          />
-          <Dimension
-            from={[fitted.fitted.box.maxX + GRIP_LIMITS.margin, fitted.fitted.box.minY - GRIP_LIMITS.margin]}
-            to={[fitted.fitted.box.maxX + GRIP_LIMITS.margin, fitted.fitted.box.maxY + GRIP_LIMITS.margin]}
-            beside={10}
-            system={system}
-          />
+          <Dimension from={[taped.minX, taped.minY]} to={[taped.maxX, taped.minY]} beside={10} system={system} />
+          <Dimension from={[taped.maxX, taped.minY]} to={[taped.maxX, taped.maxY]} beside={10} system={system} />
         </Scaled>
       </>
     ) : (
@@ -87,6 +67,7 @@ export function TapeStation({ job, plan, shop, edit, fix, mark, chooseMark }: St
         ) : null,
       )}
       <Readings plan={plan} edit={edit} fix={fix} mark={mark} stations={['tape']} />
+      <DayTape />
       <StepCards plan={plan} shop={shop} stations={['tape']} />
     </StationLayout>
   );
