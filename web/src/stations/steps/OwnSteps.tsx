@@ -90,6 +90,14 @@ export function OwnSteps({ job, shop, edit }: Pick<StationProps, 'job' | 'shop' 
     const id = newId();
     return edit(() => setAt(['steps', id], { id, ...step }), 'Add a step of your own');
   };
+  const nameOf = (id: unknown) => steps.find((step) => step.id === id)?.name ?? 'the step';
+  const announcements = {
+    onDragStart: ({ active }: { active: { id: unknown } }) => `Lifted: ${nameOf(active.id)}.`,
+    onDragOver: ({ active, over }: { active: { id: unknown }; over: { id: unknown } | null }) =>
+      over && over.id !== active.id ? `In the place of: ${nameOf(over.id)}.` : 'In its own place.',
+    onDragEnd: ({ active }: { active: { id: unknown } }) => `Put down: ${nameOf(active.id)}.`,
+    onDragCancel: ({ active }: { active: { id: unknown } }) => `Left where it was: ${nameOf(active.id)}.`,
+  };
   const dropped = ({ active, over }: DragEndEvent) => {
     if (!over || active.id === over.id) return;
     void edit((saved) => {
@@ -112,7 +120,15 @@ export function OwnSteps({ job, shop, edit }: Pick<StationProps, 'job' | 'shop' 
   return (
     <section aria-label="Steps of your own" className="sheet px-4 py-3">
       <h2 className="text-[0.98rem] font-bold">Steps of your own</h2>
-      <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={dropped}>
+      <DndContext
+        sensors={sensors}
+        collisionDetection={closestCenter}
+        accessibility={{
+          announcements,
+          screenReaderInstructions: { draggable: 'Press space to lift it, the arrow keys to move it, and space to put it down.' },
+        }}
+        onDragEnd={dropped}
+      >
         <SortableContext items={steps.map(({ id }) => id)} strategy={verticalListSortingStrategy}>
           <ol>
             {steps.map((step) => (
