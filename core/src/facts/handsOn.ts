@@ -17,8 +17,6 @@ export const HANDS_ON = {
   dryFit: 2,
   /** One part of a mark placed by itself. */
   byEye: 1.2,
-  hinge: { start: 1, piece: 2.2, squareMetre: 30 },
-  centreOut: { start: 1, piece: 2.6, squareMetre: 40 },
   mask: { start: 2, piece: 2, squareMetre: 6 },
   dab: { start: 2, piece: 1.2, squareMetre: 200 },
   pull: { start: 0.5, piece: 1, squareMetre: 12 },
@@ -32,7 +30,6 @@ export const HANDS_ON = {
   /** One press with what goes before and after it: laying, aligning, peeling. */
   press: 1.5,
   prePress: 0.4,
-  byHand: { start: 0.5, piece: 0.5 },
   pack: { start: 2, piece: 1 },
 } as const;
 

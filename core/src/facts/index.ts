@@ -8,6 +8,7 @@ export * from './grounds';
 export * from './handsOn';
 export * from './limits';
 export * from './paintTools';
+export * from './placings';
 export * from './recipes';
 export * from './sealers';
 export * from './tapeKinds';

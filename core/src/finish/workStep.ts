@@ -8,6 +8,7 @@ import type {
   Need,
   PaintToolId,
   PeelAt,
+  PlacingId,
   Pressure,
   SandedFor,
   SealerId,
@@ -153,7 +154,9 @@ export type StepAbout =
       readonly pieces: Pieces;
       readonly mark: string;
       readonly technique: TechniqueId;
-      readonly method: 'hinge' | 'centreOut' | 'hand';
+      readonly method: PlacingId;
+      /** Its wall is rough: the tape is rubbed again while it is peeled. */
+      readonly rough?: true;
       /** Height of a stop under the mark that makes all pieces equal, mm. */
       readonly stop?: number;
       /** How often it goes on a piece, and in how many parts that are placed by eye, where they are laid out apart. */

@@ -1,4 +1,5 @@
 export * from './techniqueReadings';
+export * from './placingOf';
 export * from './recipeFor';
 export * from './ways';
 export type { TechniqueFile } from './technique';

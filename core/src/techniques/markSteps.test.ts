@@ -1,6 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import { demoWorkshop, textMark } from '../../test/sampleJobs';
-import { COATS, HANDS_ON, WAITS } from '../facts';
+import { COATS, HANDS_ON, PLACINGS, WAITS } from '../facts';
 import { dryingFactor, dryingTimes, minutesFor, paintNeeded, pullWindow, type RecipeLayer } from '../finish';
 import type { Climate, Job, Mark } from '../job';
 import { recipeFor } from './recipeFor';
@@ -42,7 +42,7 @@ describe('placing marks', () => {
     const { at, steps, care } = recipe([layer(m)]);
     expect(at('place:m')).toMatchObject({
       kind: 'place',
-      hands: minutesFor(HANDS_ON.hinge, 1, size) + HANDS_ON.dryFit,
+      hands: minutesFor(PLACINGS.hinge.rate, 1, size) + HANDS_ON.dryFit,
       after: [
         { step: 'j/tape:m:white-gloss', least: 0, why: 'taped' },
         { step: 'j/clean', least: 0, why: 'dustedOff' },
@@ -84,7 +84,7 @@ describe('placing marks', () => {
       piece: { ...glass.piece, ground: 'glass', use: { drink: true, food: false, dryShort: false } },
     });
     expect(at('place:m')).toMatchObject({
-      hands: minutesFor(HANDS_ON.centreOut, 12, size) + HANDS_ON.dryFit,
+      hands: minutesFor(PLACINGS.centreOut.rate, 12, size) + HANDS_ON.dryFit,
       mayPause: false,
       cautions: ['food'],
       about: { method: 'centreOut', stop: 40, pieces: { count: 12 } },
@@ -109,7 +109,7 @@ describe('placing marks', () => {
       count: 2,
     });
     expect(at('place:m')).toMatchObject({
-      hands: minutesFor(HANDS_ON.hinge, 6, size) * 2 + HANDS_ON.dryFit,
+      hands: minutesFor(PLACINGS.hinge.rate, 6, size) * 2 + HANDS_ON.dryFit,
       about: { perPiece: 3, films: ['petrol', 'white-gloss'], slats: true },
     });
     expect(at('place:m').after.map(({ step }) => step)).toEqual(['j/tape:m:petrol', 'j/tape:m:white-gloss', 'j/clean']);
@@ -142,7 +142,7 @@ describe('a painted stencil', () => {
   it('is masked around, sealed at its edges, dabbed coat by coat and pulled in its window', () => {
     expect(at('place:m')).toMatchObject({
       about: { technique: 'stencil', mask: 25 },
-      hands: minutesFor(HANDS_ON.hinge, 2, size) + HANDS_ON.dryFit + minutesFor(HANDS_ON.mask, 2, size),
+      hands: minutesFor(PLACINGS.hinge.rate, 2, size) + HANDS_ON.dryFit + minutesFor(HANDS_ON.mask, 2, size),
       cautions: [],
     });
     expect(at('edge:m')).toMatchObject({

@@ -1,6 +1,7 @@
-import { HANDS_ON, type CautionId } from '../facts';
+import { HANDS_ON, PLACINGS, type CautionId } from '../facts';
 import { minutesFor, type RecipeDraft } from '../finish';
 import type { StepId } from '../job';
+import { placingOf } from './placingOf';
 import type { LaidAfter, LaidMark } from './technique';
 
 /** What a technique adds to placing film. */
@@ -8,8 +9,6 @@ interface Placing {
   /** Masked beyond the film, mm; and whether with paper over all else. */
   readonly mask?: number;
   readonly paper?: boolean;
-  /** Peeled and put down by hand, without tape. */
-  readonly byHand?: boolean;
   /** Minutes more, for the whole set. */
   readonly hands?: number;
   readonly cautions?: readonly CautionId[];
@@ -24,8 +23,8 @@ export function placeFilm(draft: RecipeDraft, { mark, layers, size }: LaidMark, 
   const [first] = layers;
   const perPiece = first?.perPiece ?? 1;
   const films = layers.map(({ film }) => film.name);
-  const hands =
-    minutesFor(placing.byHand ? HANDS_ON.byHand : flat ? HANDS_ON.hinge : HANDS_ON.centreOut, count * perPiece, size) * layers.length;
+  const method = placingOf(mark, piece, first?.width ?? 0, first?.height ?? 0);
+  const hands = minutesFor(PLACINGS[method].rate, count * perPiece, size) * layers.length;
   const parts = layers.reduce((sum, layer) => sum + layer.parts, 0);
   const byEye = parts > layers.length ? count * perPiece * parts * HANDS_ON.byEye : 0;
   add({
@@ -36,9 +35,10 @@ export function placeFilm(draft: RecipeDraft, { mark, layers, size }: LaidMark, 
         pieces,
         mark: mark.name,
         technique: mark.technique,
-        method: placing.byHand ? 'hand' : flat ? 'hinge' : 'centreOut',
+        method,
       },
       ...{ perPiece, slats: piece.slats !== undefined, films: mark.seenThrough ? films.toReversed() : films },
+      ...(piece.ground === 'texturedWall' || piece.contact === 'ribbed' ? { rough: true as const } : {}),
       ...(byEye > 0 ? { parts } : {}),
       ...(!flat && count > 1 && first ? { stop: first.foot } : {}),
       ...(placing.mask === undefined ? {} : { mask: placing.mask }),

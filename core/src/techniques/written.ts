@@ -42,7 +42,7 @@ function penReading({ job, mark, layers }: JobMark<Written>, { lengths }: Techni
 export const written: TechniqueFile<Written> = {
   make: (draft, laid, after) => {
     const { job, climate } = draft.input;
-    const place = placeFilm(draft, laid, after, { byHand: true });
+    const place = placeFilm(draft, laid, after);
     return {
       ready: { step: place, least: 0, ...(after.wiped ? { most: WAITS.placeAfterWipe } : {}), why: 'placed' },
       firm: { step: place, least: 0, why: 'placed' },

@@ -26,6 +26,9 @@ describe('temperature and money', () => {
     expect(parseTemperature('hot', 'C', 'Room').ok).toBe(false);
     expect(parseTemperature('400', 'C', 'Room').ok).toBe(false);
     expect(formatTemperature(18, 'F')).toBe('64 °F');
+    const press = parseTemperature('302 F', 'C', 'Press', 'press');
+    expect(press.ok && press.value).toBeCloseTo(150, 6);
+    expect(parseTemperature('18', 'C', 'Press', 'press').ok).toBe(false);
   });
   it.each([
     ['12', 1200],

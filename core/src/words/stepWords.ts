@@ -2,6 +2,7 @@ import {
   COATS,
   EDGE_SEALS,
   PAINT_TOOLS,
+  PLACINGS,
   SEALED_BEYOND,
   SEALERS,
   TECHNIQUES,
@@ -272,14 +273,10 @@ const STEP_WORDS: { readonly [K in StepKind]: Words<K> } = {
           ? `the mask of ${mark} on ${all(pieces)}`
           : `${mark} on ${all(pieces)}`,
     short: () => 'place',
-    text: ({ method, stop, perPiece, parts, slats, films, mask, paper, snips }, say) =>
+    text: ({ method, rough, stop, perPiece, parts, slats, films, mask, paper, snips }, say) =>
       [
-        method === 'hand' ? '' : 'Dry fit first, liner still on.',
-        method === 'hinge'
-          ? 'Masking tape across the middle as a hinge: press one half, cut its liner away, then the other.'
-          : method === 'hand'
-            ? 'Bend the liner back, touch down one edge of the label along a pencil line, and smooth it down from there; fingers off the adhesive.'
-            : 'Hold the tape in a curve, touch down in the middle, smooth outward. Steady the piece so that it cannot roll.',
+        ...PLACINGS[method].stages.map((stage) => stage.text),
+        rough ? 'Here rub again while you peel: where film follows the tape, lay it back and rub harder.' : '',
         stop === undefined ? '' : `A stop ${say(stop)} above the foot keeps the mark at one height on every piece.`,
         perPiece > 1 ? `${perPiece} on each piece; mark their places from the jig.` : '',
         parts === undefined

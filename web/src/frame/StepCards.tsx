@@ -1,5 +1,5 @@
-import { CAUTIONS } from '@kolleta/core/facts';
-import { stepText, stepTitle, waitWords } from '@kolleta/core/words';
+import { CAUTIONS, type StepKind } from '@kolleta/core/facts';
+import { MISHAPS, stepText, stepTitle, waitWords } from '@kolleta/core/words';
 import type { Shop, StationId } from '@kolleta/core/job';
 import type { JobPlan } from '@kolleta/core/plan';
 import { formatMoment, formatTime, type PlacedStep } from '@kolleta/core/schedule';
@@ -13,6 +13,25 @@ const stepTime = (placed: PlacedStep, shop: Shop): string =>
     : placed.state === 'running'
       ? `since ${formatTime(placed.start, shop.hours.zone)}`
       : formatMoment(placed.start, shop.hours.zone);
+
+/** What goes wrong at such a step, and its way back. */
+function IfWrong({ kind }: { kind: StepKind }) {
+  const mishaps = MISHAPS[kind];
+  if (!mishaps) return null;
+  return (
+    <details className="mt-1.5 text-[0.9rem] print:hidden">
+      <summary className="cursor-pointer py-1">If something goes wrong</summary>
+      <dl>
+        {mishaps.map(({ what, back }) => (
+          <div key={what} className="mb-1.5 leading-snug">
+            <dt className="font-semibold">{what}</dt>
+            <dd>{back}</dd>
+          </div>
+        ))}
+      </dl>
+    </details>
+  );
+}
 
 /** The steps of some stations, in order, with what they wait for and their cautions. */
 export function StepCards({ plan, shop, stations }: { plan: JobPlan; shop: Shop; stations: readonly StationId[] }) {
@@ -45,6 +64,7 @@ export function StepCards({ plan, shop, stations }: { plan: JobPlan; shop: Shop;
                   {CAUTIONS[c]}
                 </p>
               ))}
+              <IfWrong kind={placed.step.kind} />
               <div className="mt-2">
                 <StepButtons placed={placed} />
               </div>

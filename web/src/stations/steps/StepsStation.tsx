@@ -22,6 +22,7 @@ import { CareCards } from './CareCards';
 import { MakingWords } from './MakingWords';
 import { NeedsWords } from './NeedsWords';
 import { OwnSteps } from './OwnSteps';
+import { PlacingWords } from './PlacingWords';
 import { SealWords } from './SealWords';
 import { StepCards } from '../../frame/StepCards';
 
@@ -200,6 +201,7 @@ export function StepsStation({ job, plan, shop, edit, fix, mark, station }: Stat
   return (
     <StationLayout title={station} drawing={drawing}>
       {station === 'prepare' && gather && <GatherCard fold title="Gather" items={gather} jobs={[job]} shop={shop} />}
+      {station === 'place' && <PlacingWords job={job} plan={plan} shop={shop} edit={edit} />}
       {station === 'cure' && <SealWords job={job} edit={edit} />}
       {station === 'paint' && <MakingWords job={job} plan={plan} shop={shop} edit={edit} />}
       {station === 'cure' && plan.marks.length > 0 && <CareCards job={job} plan={plan} shop={shop} />}
