@@ -19,19 +19,19 @@ const browser = await chromium.launch({
 });
 const views = [
   ['bench', '/'],
-  ['jobs', '/jobs'],
+  ['gather', '/gather'],
   ['quick', '/quick'],
   ['stock', '/stock'],
   ['workshop', '/workshop'],
   ['measure', '/job/tankards/measure'],
   ['draw', '/job/crew-flasks/draw'],
-  ['round', '/job/bailer-buckets/fit'],
   ...['prepare', 'paint', 'cure'].map((s) => [s, `/job/honour-board/${s}`]),
-  ...['fit', 'weed', 'tape'].map((s) => [s, `/job/regatta-prizes/${s}`]),
+  ['mask', '/job/honour-board/draw'],
+  ['etch', '/job/trophy-bowl/paint'],
+  ['press', '/job/pennant/paint'],
+  ...['fit', 'tape'].map((s) => [s, `/job/regatta-prizes/${s}`]),
   ['cut', '/job/tankards/cut'],
   ['place', '/job/boat-numbers/place'],
-  ['log', '/job/boat-numbers/log'],
-  ['cutter', '/job/regatta-prizes/cut'],
   ['bench-dark', '/'],
   ['phone', '/job/regatta-prizes/fit'],
 ];
@@ -54,9 +54,10 @@ for (const [name, path] of only.length > 0 ? views.filter(([name]) => only.inclu
   }
   await page.getByRole('button', { name: 'Done' }).first().waitFor();
   await page.goto(`${address}#${path}`);
-  if (name === 'cutter') {
-    await page.getByRole('button', { name: 'Rehearse it: cuts nothing' }).click();
-    await page.waitForTimeout(9000);
+  if (name === 'mask') {
+    await page.getByLabel('Technique').selectOption({ label: 'reverse mask' });
+    await page.getByRole('link', { name: /^Paint/ }).click();
+    await page.getByText(/all around it, edges too/).waitFor();
   }
   if (name === 'draw') {
     await page.getByRole('button', { name: 'Inspect it' }).click();
