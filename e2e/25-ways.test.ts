@@ -111,5 +111,15 @@ test('tape for all marks is planned together', async ({ page }) => {
   await page.getByLabel('Tape for when').selectOption('all');
   await expect(page.getByRole('img', { name: /pieces of tape, to scale/ })).toBeVisible();
   await expect(page.getByText(/prize mark of Regatta prizes/).first()).toBeVisible();
+  await page.goto('/#/job/boat-numbers/place');
+  const stages = page.getByRole('region', { name: 'Placing number' });
+  await expect(stages.getByRole('listitem')).toHaveCount(5);
+  await page.getByLabel('Placing of number').selectOption('hand');
+  await expect(stages.getByRole('listitem')).toHaveCount(3);
+  await planned(page);
+  await page.getByRole('link', { name: /^Tape/ }).click();
+  await expect(page.getByText('number is put down by hand, without tape.')).toBeVisible();
+  await page.getByRole('button', { name: 'Lift it with tape' }).click();
+  await expect(page.getByRole('heading', { name: 'The grip window' })).toBeVisible();
   await kept(page);
 });

@@ -20,6 +20,7 @@ export const HANDS_ON = {
   mask: { start: 2, piece: 2, squareMetre: 6 },
   dab: { start: 2, piece: 1.2, squareMetre: 200 },
   pull: { start: 0.5, piece: 1, squareMetre: 12 },
+  trim: { start: 0.5, piece: 0.8 },
   touchUp: { start: 1, piece: 1.5 },
   /** Painting all around a mask, edges too. */
   cover: { start: 3, piece: 1, squareMetre: 18 },

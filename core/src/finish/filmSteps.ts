@@ -1,5 +1,5 @@
 import { HANDS_ON, LABEL, TECHNIQUES, WAITS } from '../facts';
-import { cutKey, type Id } from '../job';
+import { cutKey, isTaped, type Id } from '../job';
 import { minutesFor, type RecipeDraft } from './recipeDraft';
 import type { LayerAbout, Lag } from './workStep';
 
@@ -56,7 +56,7 @@ export function filmSteps({ input, id, add }: RecipeDraft): ReadonlyMap<Id, read
       cautions: ['blade', 'smallParts'],
     });
     const weeded: Lag = { step: id(`weed:${key}`), least: 0, why: 'weeded' };
-    if (!TECHNIQUES[layer.mark.technique].taped) {
+    if (!isTaped(layer.mark)) {
       taped.set(layer.mark.id, [...(taped.get(layer.mark.id) ?? []), weeded]);
       continue;
     }

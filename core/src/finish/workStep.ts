@@ -171,6 +171,7 @@ export type StepAbout =
       readonly paper?: boolean;
       readonly snips?: SnipsAbout;
     }
+  | { readonly kind: 'trim'; readonly mark: string; readonly pieces: Pieces }
   | { readonly kind: 'edge'; readonly mark: string; readonly seal: EdgeSealId; readonly paint?: string }
   | {
       readonly kind: 'dab';

@@ -1,4 +1,4 @@
-import { ETCHING, type EdgeSealId, type PaintToolId, type TechniqueId } from '../facts';
+import { ETCHING, TECHNIQUES, type EdgeSealId, type PaintToolId, type TechniqueId } from '../facts';
 import type { Id } from './ids';
 import type { Mark, PullAt } from './job';
 
@@ -29,6 +29,10 @@ export type Making =
 export type Made = Pick<Mark, 'technique' | 'paint' | 'coats' | 'pullAt' | 'edge' | 'tool' | 'dwell'>;
 
 const painted = ({ paint, coats, pullAt, edge = 'clear', tool }: Made): Painted => ({ paint, coats, pullAt, edge, tool });
+
+/** Whether a mark is lifted with tape: as its technique is, but for one that the maker puts down by hand. */
+export const isTaped = ({ technique, placing }: Pick<Mark, 'technique' | 'placing'>): boolean =>
+  TECHNIQUES[technique].taped && placing !== 'hand';
 
 /** What of the flat fields belongs to each. */
 const MAKINGS: { readonly [T in TechniqueId]: (mark: Made) => Extract<Making, { technique: T }> } = {

@@ -1,5 +1,4 @@
-import { TECHNIQUES } from '../facts';
-import type { Job, JobId } from '../job';
+import { isTaped, type Job, type JobId } from '../job';
 import type { Lift } from '../tape';
 import type { JobPlan, Plan } from './planWorkshop';
 
@@ -27,7 +26,7 @@ export function dayLifts(plan: Plan, jobs: readonly Job[], until = Infinity): Da
     const own = plan.jobs.get(job.id);
     return (own?.layers ?? []).flatMap((layer): DayLift[] => {
       const mark = job.marks.find(({ id }) => id === layer.mark);
-      if (!own || !mark || !TECHNIQUES[mark.technique].taped || !isDue(own, tapeStep(job.id, mark.id, layer.film.id), until)) return [];
+      if (!own || !mark || !isTaped(mark) || !isDue(own, tapeStep(job.id, mark.id, layer.film.id), until)) return [];
       const several = own.layers.filter((other) => other.mark === layer.mark).length > 1;
       return [
         {

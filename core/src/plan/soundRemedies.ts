@@ -2,7 +2,7 @@ import { reshapes } from '../artwork';
 import { surfaceOf } from '../blanks';
 import { LAYOUT, LIMITS, TECHNIQUES } from '../facts';
 import { contrastOf } from '../fit';
-import { applyPatch, kindOf, type Film, type Remedy, type Id, type Job, type Mark, type Reading, type Shop } from '../job';
+import { applyPatch, isTaped, kindOf, type Film, type Remedy, type Id, type Job, type Mark, type Reading, type Shop } from '../job';
 import { gripReading } from '../tape';
 import type { MarkPlan } from './planMark';
 import type { LayerPlan } from './steps';
@@ -45,7 +45,8 @@ function stopOfFilm(
 ): string | undefined {
   const [was, is] = [before, after].map((job) => job.marks.find((mark) => mark.id === plan.mark.id));
   if (!was || !is) return undefined;
-  const { painted, taped } = TECHNIQUES[is.technique];
+  const { painted } = TECHNIQUES[is.technique];
+  const taped = isTaped(is);
   const known = filmsOf(was);
   const fresh = [...filmsOf(is)].flatMap((id) => (known.has(id) ? [] : (shop.films.find((film) => film.id === id) ?? [])));
   // where a mark has several layers it is not known which of them it takes: on the piece and on film it has to hold

@@ -17,7 +17,7 @@ import {
   type TapePieces,
   type TapeUses,
 } from '../tape';
-import { guarded, type Film, type Id, type Job, type Reading, type Shop } from '../job';
+import { guarded, isTaped, type Film, type Id, type Job, type Reading, type Shop } from '../job';
 import { pressOf, type FittedLayer, type Recipe, type RecipeLayer, type SnipsAbout, type TapeAbout } from '../finish';
 import { recipeFor } from '../techniques';
 import type { Memo } from './memo';
@@ -98,7 +98,7 @@ export function planLayers(job: Job, marks: readonly MarkPlan[], shop: Shop, mem
       const lifted = parts.length > 0 ? { width: Math.max(...parts.map(boxWidth)), height: Math.max(...parts.map(boxHeight)) } : size;
       const lifts = job.count * perPiece * Math.max(1, parts.length);
       const window = gripWindow(transferOf(mark, film, surface));
-      const { taped } = TECHNIQUES[mark.technique];
+      const taped = isTaped(mark);
       const choice = taped ? chooseTape(shop.tapes, window, film.finish, mark.tape) : undefined;
       return {
         mark: mark.id,
@@ -134,7 +134,7 @@ export function planLayers(job: Job, marks: readonly MarkPlan[], shop: Shop, mem
 export const tapeReadings = (job: Job, layers: readonly LayerPlan[], shop: Shop): Reading[] =>
   layers.flatMap(({ mark: id, film, surface }) => {
     const mark = job.marks.find((one) => one.id === id);
-    return mark && TECHNIQUES[mark.technique].taped
+    return mark && isTaped(mark)
       ? guarded('tape', 'grip', `${id}:${film.id}`, 'Tape', () => [gripReading(job, mark, film, surface, shop)])
       : [];
   });

@@ -51,6 +51,9 @@ export function gripReading(
         FILM_KINDS[f.kind].stays === FILM_KINDS[film.kind].stays &&
         works({ ...transfer, kind: f.kind, finish: f.finish }, f.finish),
     );
+    // small film that holds on its piece is put down by hand
+    if (TECHNIQUES[mark.technique].filmStays && choice === undefined && (window.open || window.limitedBy === 'coating'))
+      found.push({ label: 'Put it down by hand, without tape', patch: setAt(['marks', mark.id, 'placing'], 'hand') });
     if (other && mark.film === film.id && !Object.values(mark.colourFilms).includes(film.id))
       found.push({ label: `Cut it from ${other.name}`, patch: setAt(['marks', mark.id, 'film'], other.id) });
     return found;

@@ -65,7 +65,7 @@ function* everyCase(): Generator<Case> {
             ...{ use: { drink: false, food, dryShort: false }, sealedAfter: sealers[(i + technique.length) % sealers.length] as SealerId },
           };
           if (piece.sealedAfter === undefined) delete piece.sealedAfter;
-          const mark = markOf(technique);
+          const mark: Mark = { ...markOf(technique), ...(i === 4 ? { overEdge: true } : {}) };
           const job: Job = { ...base!, id: 'j', count: 2, piece, marks: [mark] };
           const layers = [layerOf(mark)];
           const { steps } = recipeFor({ job, layers, climate: shop.climate, paints: shop.paints, presses: shop.presses });
@@ -119,6 +119,7 @@ describe('every ground, coat, state, technique, sealer and use', () => {
         seal: ['paint'],
         sealOver: ['paint', 'vapour'],
       },
+      ...{ trim: ['blade'] },
       ...{ pull: ['blade'], pullLetters: ['blade'], pack: ['smallParts'] },
     };
     const seen = new Set<StepKind>();

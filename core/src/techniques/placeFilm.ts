@@ -1,4 +1,4 @@
-import { HANDS_ON, PLACINGS, type CautionId } from '../facts';
+import { HANDS_ON, PLACINGS, TECHNIQUES, type CautionId } from '../facts';
 import { minutesFor, type RecipeDraft } from '../finish';
 import type { StepId } from '../job';
 import { placingOf } from './placingOf';
@@ -14,7 +14,7 @@ interface Placing {
   readonly cautions?: readonly CautionId[];
 }
 
-/** Adds the step that places the film of a mark; its id. */
+/** Adds the step that places the film of a mark, and trims it where it runs over the edge; the id of the last of them. */
 export function placeFilm(draft: RecipeDraft, { mark, layers, size }: LaidMark, after: LaidAfter, placing: Placing = {}): StepId {
   const { input, pieces, id, add } = draft;
   const { piece, count } = input.job;
@@ -26,7 +26,10 @@ export function placeFilm(draft: RecipeDraft, { mark, layers, size }: LaidMark, 
   const method = placingOf(mark, piece, first?.width ?? 0, first?.height ?? 0);
   const hands = minutesFor(PLACINGS[method].rate, count * perPiece, size) * layers.length;
   const parts = layers.reduce((sum, layer) => sum + layer.parts, 0);
-  const byEye = parts > layers.length ? count * perPiece * parts * HANDS_ON.byEye : 0;
+  // without tape each connected part is peeled and put down by itself
+  const connected = layers.reduce((sum, layer) => sum + layer.shapes.count, 0);
+  const single = method === 'hand' && TECHNIQUES[mark.technique].taped ? connected : parts;
+  const byEye = single > layers.length ? count * perPiece * single * HANDS_ON.byEye : 0;
   add({
     id: place,
     about: {
@@ -39,7 +42,7 @@ export function placeFilm(draft: RecipeDraft, { mark, layers, size }: LaidMark, 
       },
       ...{ perPiece, slats: piece.slats !== undefined, films: mark.seenThrough ? films.toReversed() : films },
       ...(piece.ground === 'texturedWall' || piece.contact === 'ribbed' ? { rough: true as const } : {}),
-      ...(byEye > 0 ? { parts } : {}),
+      ...(parts > layers.length ? { parts } : {}),
       ...(!flat && count > 1 && first ? { stop: first.foot } : {}),
       ...(placing.mask === undefined ? {} : { mask: placing.mask }),
       ...(placing.paper ? { paper: true } : {}),
@@ -50,5 +53,14 @@ export function placeFilm(draft: RecipeDraft, { mark, layers, size }: LaidMark, 
     cautions: placing.cautions ?? [],
     mayPause: !after.wiped,
   });
-  return place;
+  if (!mark.overEdge) return place;
+  const trim = id(`trim:${mark.id}`);
+  add({
+    id: trim,
+    about: { kind: 'trim', mark: mark.name, pieces },
+    hands: minutesFor(HANDS_ON.trim, count * perPiece, 0),
+    after: [{ step: place, least: 0, why: 'placed' }],
+    cautions: ['blade'],
+  });
+  return trim;
 }

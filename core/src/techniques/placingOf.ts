@@ -12,7 +12,8 @@ export function placingsFor(mark: Pick<Mark, 'technique'>, piece: Piece): Placin
   const flat = piece.shape.kind === 'flat';
   return (Object.keys(PLACINGS) as PlacingId[]).filter((id) => {
     if (PLACINGS[id].wet) return wet;
-    return flat || id === 'centreOut' || id === 'hand';
+    // a stencil or mask keeps its shape on tape only
+    return id === 'hand' ? filmStays : flat || id === 'centreOut';
   });
 }
 

@@ -294,6 +294,13 @@ const STEP_WORDS: { readonly [K in StepKind]: Words<K> } = {
         .filter(Boolean)
         .join(' '),
   },
+  trim: {
+    verb: () => 'Trim',
+    rest: ({ mark, pieces }) => `${mark} along the edge of ${all(pieces)}`,
+    short: () => 'trim',
+    text: () =>
+      'Once it is rubbed down: a fresh blade held flat against the edge, in one stroke away from the hand. Then rub the cut edge down.',
+  },
   edge: {
     verb: () => 'Seal',
     rest: ({ mark, seal }) => `the edges of ${mark} with ${EDGE_SEALS[seal].name}`,

@@ -3,7 +3,7 @@ import { columnsIn } from '@kolleta/core/artwork';
 import { bendAt, usableOf, wallBox, wallOf, paintedAround } from '@kolleta/core/blanks';
 import { handySizeBelow } from '@kolleta/core/fit';
 import type { Point } from '@kolleta/core/geometry';
-import { setAt, type MarkSize } from '@kolleta/core/job';
+import { filmColours, setAt, type Film, type MarkSize, type Shop } from '@kolleta/core/job';
 import { inSentence, formatLength } from '@kolleta/core/units';
 import { FrontView, inViewOrder } from '../../drawing/FrontView';
 import { Rulers } from '../../drawing/Rulers';
@@ -49,10 +49,20 @@ function handyBelow(width: number, system: StationProps['shop']['lengths']): num
   return formatLength(handy, system) === formatLength(width, system) ? handySizeBelow(handy, system) : handy;
 }
 
+/** Whether film has a second look: it turns to another colour by warmth or light. */
+const changes = (film: Film): boolean => film.kind === 'changing' && filmColours(film).length > 1;
+
+/** The workshop with colour-changing film in its other colour. */
+const changedShop = (shop: Shop): Shop => ({
+  ...shop,
+  films: shop.films.map((film) => (changes(film) ? { ...film, colour: filmColours(film).at(-1)! } : film)),
+});
+
 /** Size and place of the marks in their zones. */
 export function FitStation({ job, plan, shop, edit, fix, mark, chooseMark }: StationProps) {
   const [shown, setShown] = useState<string>();
   const [whole, setWhole] = useState(false);
+  const [changed, setChanged] = useState(false);
   const [turn, setTurn] = useState(0);
   const [behind, setBehind] = useState<string>();
   const system = shop.lengths;
@@ -110,10 +120,15 @@ export function FitStation({ job, plan, shop, edit, fix, mark, chooseMark }: Sta
             piece={behind ? { ...job.piece, behind } : job.piece}
             zones={job.zones}
             marks={plan.marks}
-            shop={shop}
+            shop={changed ? changedShop(shop) : shop}
             className={round ? 'h-56' : 'h-36'}
             turn={turn}
           />
+          {plan.marks.some(({ inspections }) => inspections.some(({ film }) => changes(film))) && (
+            <button type="button" className="btn btn-xs btn-outline" aria-pressed={changed} onClick={() => setChanged(!changed)}>
+              {changed ? 'As it is at rest' : 'With its colour changed'}
+            </button>
+          )}
           <BehindWords job={job} marks={plan.marks} shop={shop} behind={behind} look={setBehind} />
           {job.photo && <OnPhoto job={job} photo={job.photo} marks={plan.marks} shop={shop} />}
           {round && (

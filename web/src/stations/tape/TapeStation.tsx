@@ -1,4 +1,5 @@
 import { GRIP_LIMITS, TECHNIQUES } from '@kolleta/core/facts';
+import { isTaped, removeAt } from '@kolleta/core/job';
 import { growBox } from '@kolleta/core/geometry';
 import { counted, formatLength, times } from '@kolleta/core/units';
 import { Dimension } from '../../drawing/Dimension';
@@ -16,9 +17,10 @@ export function TapeStation({ job, plan, shop, edit, fix, mark, chooseMark }: St
   const layers = plan.layers.filter((l) => l.mark === mark?.id);
   const fitted = plan.marks.find((m) => m.mark.id === mark?.id);
   const system = shop.lengths;
+  const byHand = mark !== undefined && TECHNIQUES[mark.technique].taped && !isTaped(mark);
   const taped = fitted && growBox(fitted.fitted.box, TECHNIQUES[fitted.mark.technique].border + GRIP_LIMITS.margin);
   const drawing =
-    layers.length > 0 && fitted && taped ? (
+    layers.length > 0 && fitted && taped && !byHand ? (
       <>
         <DrawingHead
           title="The grip window"
@@ -45,6 +47,18 @@ export function TapeStation({ job, plan, shop, edit, fix, mark, chooseMark }: St
   return (
     <StationLayout title="Tape" drawing={drawing}>
       <MarkTabs job={job} mark={mark} chooseMark={chooseMark} />
+      {byHand && (
+        <div className="sheet px-4 py-3">
+          <p className="text-[0.97rem]">{mark.name} is put down by hand, without tape.</p>
+          <button
+            type="button"
+            className="btn btn-xs btn-outline mt-1"
+            onClick={() => void edit(removeAt(['marks', mark.id, 'placing']), 'Lift it with tape')}
+          >
+            Lift it with tape
+          </button>
+        </div>
+      )}
       {layers.map(({ choice, pieces, film, offers }) =>
         choice && pieces ? (
           <div key={film.id} className="sheet px-4 py-3">
