@@ -46,7 +46,7 @@ function datesOf({ job, waits, packed, day }: CareInput): string[] {
   return [
     ...(packed === undefined ? [] : [`Packed: ${day(packed)}`]),
     ...(piece.use.drink ? from('Filled', water ?? packed) : []),
-    ...(isWashed(piece) ? from('First wash by hand', wet ?? packed) : getsWet(piece) ? from('Wiped with a damp cloth', wet ?? packed) : []),
+    ...(isWashed(piece) ? from('First wash by hand', wet) : getsWet(piece) ? from('Wiped with a damp cloth', wet) : []),
     ...from('First wash', cloth),
     ...(wet !== undefined && !getsWet(piece) && water !== undefined ? from('Near water, or wiped damp', water) : []),
     ...(waits.some(({ coat }) => coat !== undefined) ? from('Fully hardened', last) : []),

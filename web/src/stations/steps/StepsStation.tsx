@@ -28,12 +28,14 @@ import { StepCards } from '../../frame/StepCards';
 
 const WORDS: Record<string, { title: string; text: string }> = {
   prepare: { title: 'The piece, made ready', text: 'Hatched is where film goes: clean there, and keep fingers off.' },
-  place: {
-    title: 'Where each mark goes',
-    text: 'Measured from the foot and from the middle. Lay this beside the piece.',
-  },
   cure: { title: 'What goes on after the last step', text: 'Bars are drawn to one scale, from when they begin.' },
 };
+
+/** What the drawing of the piece shows where marks are placed. */
+const placeWords = (edge: string): { title: string; text: string } => ({
+  title: 'Where each mark goes',
+  text: `Measured from the ${edge} and from the middle. Lay this beside the piece.`,
+});
 
 /** What the drawing of the piece shows where marks are painted, etched or pressed. */
 function paintWords({ marks }: StationProps['job']): { title: string; text: string } {
@@ -161,7 +163,9 @@ function CareBars({ plan, shop }: Pick<StationProps, 'plan' | 'shop'>) {
 
 /** Preparing, placing, painting and curing: the steps with their waits beside the piece to scale. */
 export function StepsStation({ job, plan, shop, edit, fix, mark, station }: StationProps & { station: StationId }) {
-  const words = station === 'paint' ? paintWords(job) : WORDS[station]!;
+  const flat = job.piece.shape.kind === 'flat';
+  const edge = flat ? 'bottom edge' : 'foot';
+  const words = station === 'paint' ? paintWords(job) : station === 'place' ? placeWords(edge) : WORDS[station]!;
   const system = shop.lengths;
   const only = useMemo(() => [job], [job]);
   const gather = useGather(only);
@@ -202,7 +206,7 @@ export function StepsStation({ job, plan, shop, edit, fix, mark, station }: Stat
     <StationLayout title={station} drawing={drawing}>
       {station === 'prepare' && gather && <GatherCard fold title="Gather" items={gather} jobs={[job]} shop={shop} />}
       {station === 'place' && <PlacingWords job={job} plan={plan} shop={shop} edit={edit} />}
-      {station === 'cure' && <SealWords job={job} edit={edit} />}
+      {station === 'cure' && job.marks.some((m) => TECHNIQUES[m.technique].stays !== 'etching') && <SealWords job={job} edit={edit} />}
       {station === 'paint' && <MakingWords job={job} plan={plan} shop={shop} edit={edit} />}
       {station === 'cure' && plan.marks.length > 0 && <CareCards job={job} plan={plan} shop={shop} />}
       <StepCards plan={plan} shop={shop} stations={[station]} />
@@ -215,8 +219,8 @@ export function StepsStation({ job, plan, shop, edit, fix, mark, station }: Stat
       <Readings plan={plan} edit={edit} fix={fix} mark={mark} stations={[station]} />
       {station === 'place' && (
         <p className="quiet text-sm">
-          Height stop under the mark: {plan.marks.map((m) => `${m.mark.name} ${formatLength(m.fitted.box.minY, system)}`).join(', ')} above
-          the foot.
+          {flat ? 'Lower edge of each mark' : 'Height stop under the mark'}:{' '}
+          {plan.marks.map((m) => `${m.mark.name} ${formatLength(m.fitted.box.minY, system)}`).join(', ')} from the {edge}.
         </p>
       )}
     </StationLayout>
