@@ -229,7 +229,7 @@ const TOLD: readonly (readonly [string, Told])[] = [
       kept: ['shapes'],
       contrast: 'fine',
       stick: 'fine',
-      steps: 'cut weed tape dust place pack',
+      steps: 'cut weed tape dust place trim pack',
       packed: 'Tue 1 Dec',
       later: '',
       washed: false,
