@@ -76,6 +76,14 @@ test('what a job needs is gathered and ticked off, own steps are added, moved an
   await expect(page.getByText('In the place of: Distress the edges.')).toBeAttached();
   await page.keyboard.press('Space');
   await expect(own.getByLabel('What to do').first()).toHaveValue('Tie on the trimmings');
+  // a name that nobody can read whole stays within its card, and so does the page
+  const first = own.getByLabel('What to do').first();
+  await first.fill(`Tie on the trimmings ${'and one more bow '.repeat(9)}`);
+  await first.press('Enter');
+  await planned(page);
+  expect(await page.evaluate(() => document.documentElement.scrollWidth <= window.innerWidth)).toBe(true);
+  await first.fill('Tie on the trimmings');
+  await first.press('Enter');
   await own.getByRole('button', { name: 'Keep for the next such piece' }).click();
   await expect(page.getByText('Kept for the next piece of stained wood.')).toBeVisible();
   await planned(page);

@@ -184,6 +184,22 @@ export function knownCases(shop: Shop): KnownCase[] {
       'letters too small for a pen',
       () => plateJob(textMark('TERN', { technique: 'written', film: 'writable-white', size: { mode: 'height', height: 3 } })),
     ],
+    [
+      'food',
+      'a mask on something to drink from',
+      () => {
+        const job = plateJob(textMark('TERN', { technique: 'mask', film: 'stencil', paint: 'cream', size: { mode: 'width', width: 120 } }));
+        return {
+          ...job,
+          piece: {
+            ...job.piece,
+            shape: { kind: 'cylinder', diameter: 80, height: 120 },
+            use: { drink: true, food: false, dryShort: false },
+          },
+          zones: [{ ...plain.zones[0]!, width: 140, height: 90, lipBand: 20 }],
+        };
+      },
+    ],
     ['flip', 'words that read backwards', () => plateJob(textMark('TERN', { flip: true }))],
     ['filmgone', 'a film that is not here', () => plateJob(textMark('Tern', { film: 'sold-out' }))],
     [

@@ -11,6 +11,7 @@ export * from './nest/sheet';
 export * from './nest/skyline';
 export * from './toolpath/cutFiles';
 export * from './toolpath/hpglCutFile';
+export * from './placedBox';
 export * from './toolpath/readHpgl';
 export * from './toolpath/strokes';
 export * from './toolpath/svgCutFile';

@@ -2,8 +2,8 @@ import { beforeAll, describe, expect, it } from '@jest/globals';
 import { shippedFaces } from '../../test/faces';
 import { MADE_JOBS, madeShop } from '../../test/madeJobs';
 import { DEMO_START, demoShop } from '../../test/sampleJobs';
-import { CUT_FILES, cutOutline, readHpgl } from '../cut';
-import { TECHNIQUES } from '../facts';
+import { CUT_FILES, cutOutline, placedBox, readHpgl } from '../cut';
+import { LABEL, TECHNIQUES } from '../facts';
 import { boxOf, boxWidth } from '../geometry';
 import type { Shop } from '../job';
 import { formatMoment } from '../schedule';
@@ -145,6 +145,11 @@ describe('side jobs that are masked, etched, pressed or written', () => {
     const own = { ...jobOf('s'), marks: [{ ...jobOf('s').marks[0]!, plates: 'own' as const }] };
     const free = planWorkshop([own], shop, [], DEMO_START, shippedFaces(), new Memo()).jobs.get('s')!.layouts[0]!;
     expect(new Set(free.outlines.map((region) => boxWidth(boxOf(region)).toFixed(1))).size).toBe(3);
+  });
+  it('s: what is placed is the plate, which lies lower than its words', () => {
+    const { fitted, mark } = planOf('s').marks[0]!;
+    expect(fitted.box.minY - placedBox(mark, fitted.box).minY).toBe(LABEL.margin);
+    expect(placedBox({ technique: 'decal' }, fitted.box)).toEqual(fitted.box);
   });
   it('c: the ground shows in the letters, all around is painted, and what else goes on lies on the new paint', () => {
     const sign = jobOf('c');

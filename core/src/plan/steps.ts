@@ -2,7 +2,7 @@ import { bulbSnips, filmSurface, type Surface } from '../blanks';
 import { FILM_KINDS, GRIP_LIMITS, LIMITS, TECHNIQUES } from '../facts';
 import { boxAround, boxHeight, boxOf, boxWidth, intersection, partArea, regionArea } from '../geometry';
 import type { LayerInspection } from '../fit';
-import { beforeCutOf, keptOf, weedingOf, type FilmLayout, type Weeding } from '../cut';
+import { beforeCutOf, keptOf, placedBox, weedingOf, type FilmLayout, type Weeding } from '../cut';
 import {
   chooseTape,
   tapeOffers,
@@ -217,7 +217,7 @@ export function planRecipe(
       ...fittedLayer(plan, layer.film, memo),
       width: layer.width,
       height: layer.height,
-      foot: plan.fitted.box.minY,
+      foot: placedBox(plan.mark, plan.fitted.box).minY,
       inkDries: FILM_KINDS[layer.film.kind].ink?.dries,
       cutMinutes: layout.minutes / perFilm(layer.film.id),
       taken: layout.taken / perFilm(layer.film.id),

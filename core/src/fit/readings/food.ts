@@ -3,6 +3,7 @@ import { LIMITS, TECHNIQUES } from '../../facts';
 import { wallOf } from '../../blanks';
 import { aboutMark, setAt, type Remedy, type PatchOp } from '../../job';
 import { type FitReading } from './context';
+import { makeAs } from '../makeAs';
 import { staysWhole } from './smaller';
 
 /** Whether film keeps clear of lips and of food. */
@@ -24,6 +25,22 @@ export const foodReading: FitReading = (context) => {
       why: 'Nothing stays on the glass: it may be eaten and drunk from once it is washed.',
       remedies: [],
     };
+  // all around a mask is painted: up to the rim, and over the face
+  if (TECHNIQUES[mark.technique].stays === 'ground' && (piece.use.drink || piece.use.food)) {
+    const inside = makeAs('stencil', mark, shop, context.behind.colour);
+    return {
+      ...base,
+      verdict: 'stop',
+      value: piece.use.food ? 'paint on food' : 'paint up to the rim',
+      limit: 'never',
+      why: 'All around the mask would be painted, where lips or food touch it.',
+      remedies: [
+        ...(inside && !piece.use.food ? [{ label: 'Paint the letters through a stencil instead', patch: inside }] : []),
+        ...(piece.use.food ? [{ label: 'It is for display only', patch: setAt(['piece', 'use', 'food'], false) }] : []),
+      ],
+      advice: 'Make it another way, or keep this for a piece that nobody eats or drinks from.',
+    };
+  }
   if (piece.use.food && !mark.seenThrough) {
     const remedies: Remedy[] = context.surface.clear
       ? [{ label: 'Put it on the back', patch: setAt(['marks', mark.id, 'seenThrough'], true) }]

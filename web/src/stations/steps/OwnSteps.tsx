@@ -50,11 +50,11 @@ function Row({ step, edit }: { step: OwnStep; edit: StationProps['edit'] }) {
       >
         ⠿
       </button>
-      <Sentence className="text-[0.97rem]!">
+      <Sentence className="min-w-0 flex-1 text-[0.97rem]!">
         <TextWord label="What to do" value={step.name} onChange={(name) => set('name', name)} />,{' '}
         <Choice label={`When, ${step.name}`} value={step.when} options={WHEN} onChange={(when) => set('when', when)} />;{' '}
         <CountWord label={`Minutes, ${step.name}`} value={step.minutes} most={600} onChange={(minutes) => set('minutes', minutes)} /> min a
-        piece , then{' '}
+        piece, then{' '}
         <Choice
           label={`Wait, ${step.name}`}
           value={`${step.wait ?? 0}`}

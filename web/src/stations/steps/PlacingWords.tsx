@@ -1,4 +1,5 @@
 import { PLACINGS, TECHNIQUES, type PlacingId, type PlacingStage } from '@kolleta/core/facts';
+import { placedBox } from '@kolleta/core/cut';
 import { boxHeight, boxWidth, growBox, type Box } from '@kolleta/core/geometry';
 import { removeAt, setAt } from '@kolleta/core/job';
 import type { MarkPlan } from '@kolleta/core/plan';
@@ -83,7 +84,7 @@ function OneMark({ own, job, shop, edit }: Pick<StationProps, 'job' | 'shop' | '
   const able = placingsFor(mark, job.piece);
   const method = placingOf(mark, job.piece, fitted.width, fitted.height);
   const usual = placingOf({ technique: mark.technique }, job.piece, fitted.width, fitted.height);
-  const { box } = fitted;
+  const box = placedBox(mark, fitted.box);
   const view = growBox(box, Math.max(boxWidth(box), boxHeight(box)) * 0.22 + 8);
   return (
     <section aria-label={`Placing ${mark.name}`} className="sheet px-4 py-3">

@@ -2,6 +2,7 @@ import { wallBox, paintedAround } from '@kolleta/core/blanks';
 import { now } from '../../storage/clock';
 import { careWords } from '@kolleta/core/words';
 import { LAYOUT, TECHNIQUES } from '@kolleta/core/facts';
+import { placedBox } from '@kolleta/core/cut';
 import { boxCentre, growBox, type Box } from '@kolleta/core/geometry';
 import { type StationId } from '@kolleta/core/job';
 import { formatDay, formatPromise } from '@kolleta/core/schedule';
@@ -51,7 +52,7 @@ function PlaceMarks({ plan, shop, station }: Pick<StationProps, 'plan' | 'shop'>
   return (
     <g>
       {inViewOrder(plan.marks).map((m) => {
-        const { box } = m.fitted;
+        const box = placedBox(m.mark, m.fitted.box);
         const [cx] = boxCentre(box);
         const { madeAt, border } = TECHNIQUES[m.mark.technique];
         if (station === 'paint' && madeAt === undefined) return null;
@@ -220,7 +221,8 @@ export function StepsStation({ job, plan, shop, edit, fix, mark, station }: Stat
       {station === 'place' && (
         <p className="quiet text-sm">
           {flat ? 'Lower edge of each mark' : 'Height stop under the mark'}:{' '}
-          {plan.marks.map((m) => `${m.mark.name} ${formatLength(m.fitted.box.minY, system)}`).join(', ')} from the {edge}.
+          {plan.marks.map((m) => `${m.mark.name} ${formatLength(placedBox(m.mark, m.fitted.box).minY, system)}`).join(', ')} from the {edge}
+          .
         </p>
       )}
     </StationLayout>
