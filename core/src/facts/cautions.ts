@@ -9,7 +9,8 @@ export const CAUTIONS: Record<CautionId, string> = {
   smallParts: 'Small parts and offcuts out of the reach of children.',
   paint: "Air the room and keep paint off skin; the tin's own sheet and local rules for leftovers come first.",
   etching:
-    "Etching cream burns: gloves, goggles, air moving, no children or animals near, water at hand. The maker's sheet says how long, and what becomes of the leftovers.",
+    "Etching cream burns: gloves, goggles, air moving, no children or animals near, water at hand. The maker's sheet " +
+    'says how long, and what becomes of the leftovers.',
   heat: 'The plate burns at a touch, and so does fresh film: keep a cloth between, let nothing lie under the press unwatched, and switch it off.',
   cutter: 'Fingers, sleeves and hair clear of the moving carriage.',
 };

@@ -31,6 +31,7 @@ export const HANDS_ON = {
   /** One press with what goes before and after it: laying, aligning, peeling. */
   press: 1.5,
   prePress: 0.4,
+  pressBack: 1,
   pack: { start: 2, piece: 1 },
 } as const;
 

@@ -7,6 +7,7 @@ export * from './filmKinds';
 export * from './grounds';
 export * from './handsOn';
 export * from './limits';
+export * from './ownSteps';
 export * from './paintTools';
 export * from './placings';
 export * from './recipes';

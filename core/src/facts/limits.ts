@@ -103,6 +103,14 @@ export const PRESSING = {
   second: 0.5,
   /** Neighbouring presses overlap by so much, mm. */
   overlap: 10,
+  /** What may be typed of a press: °C, and seconds. */
+  celsius: { least: 80, most: 230 },
+  most: 120,
+  /** A second press is no shorter, seconds. */
+  leastSecond: 3,
+  /** Minutes: film is pressed so soon on a warmed piece, and the next layer so soon on the last. */
+  onWarm: 60,
+  nextLayer: 24 * 60,
   /** Minutes until film that is peeled cold has cooled. */
   cools: 5,
   /** Hours until it may be washed. */

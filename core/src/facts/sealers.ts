@@ -44,5 +44,8 @@ export const SEALERS: Record<
   cloth: { name: 'cloth sealer', on: ['cloth', 'mat'], overFilm: false, stands: 'wear and a cool wash', outdoors: false, washed: true },
 };
 
+/** Sealing over marks covers about so much of a face. */
+export const SEALED_SHARE = 1 / 3;
+
 /** How far a sealer goes beyond the edge of a mark, mm. */
 export const SEALED_BEYOND = 3;

@@ -2,14 +2,22 @@
 export type SupplyKindId =
   'cleaner' | 'cloth' | 'abrasive' | 'brush' | 'masking' | 'blade' | 'glove' | 'cream' | 'blank' | 'trimming' | 'packing' | 'other';
 
-export const SUPPLY_KINDS: Record<SupplyKindId, { readonly name: string; readonly unit: SupplyUnit }> = {
+export const SUPPLY_KINDS: Record<
+  SupplyKindId,
+  {
+    readonly name: string;
+    readonly unit: SupplyUnit;
+    /** A tool that serves every step of a job; else it is used up step by step. */
+    readonly serves?: 'job';
+  }
+> = {
   cleaner: { name: 'cleaner', unit: 'ml' },
-  cloth: { name: 'cloths and wipes', unit: 'piece' },
+  cloth: { name: 'cloths and wipes', unit: 'piece', serves: 'job' },
   abrasive: { name: 'sandpaper and pads', unit: 'piece' },
-  brush: { name: 'brushes, foam, sponges', unit: 'piece' },
+  brush: { name: 'brushes, foam, sponges', unit: 'piece', serves: 'job' },
   masking: { name: 'masking tape', unit: 'm' },
   blade: { name: 'blades', unit: 'piece' },
-  glove: { name: 'gloves', unit: 'piece' },
+  glove: { name: 'gloves', unit: 'piece', serves: 'job' },
   cream: { name: 'etching cream', unit: 'ml' },
   blank: { name: 'blank pieces', unit: 'piece' },
   trimming: { name: 'trimmings: ribbon, cord, hooks, feet', unit: 'piece' },

@@ -1,4 +1,4 @@
-import { GROUNDS, HANDS_ON, SEALERS, TECHNIQUES, type SealerId } from '../facts';
+import { GROUNDS, HANDS_ON, SEALED_SHARE, SEALERS, TECHNIQUES, type SealerId } from '../facts';
 import { isWashed } from '../blanks';
 import { removeAt, setAt, type Job, type Reading, type Remedy } from '../job';
 import { inSentence } from '../units';
@@ -15,7 +15,7 @@ export function sealOver({ input, id, add, pieces, care, face }: RecipeDraft, be
   add({
     id: step,
     about: { kind: 'sealOver', pieces, sealer },
-    hands: minutesFor(HANDS_ON.seal, pieces.count, face / 3),
+    hands: minutesFor(HANDS_ON.seal, pieces.count, face * SEALED_SHARE),
     after: before,
     cautions: ['vapour', 'paint'],
   });

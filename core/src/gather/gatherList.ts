@@ -1,4 +1,17 @@
-import { CREAM_USE, MASKING_USE, PAINT, SUPPLY_UNITS, SUPPLY_USES, WIPE_USES, type CoatId, type StockKind, type SupplyUse } from '../facts';
+import {
+  CREAM_USE,
+  MASKING_USE,
+  PAINT,
+  SEALED_SHARE,
+  SUPPLY_KINDS,
+  SUPPLY_UNITS,
+  SUPPLY_USES,
+  WIPE_USES,
+  type CoatId,
+  type StockKind,
+  type SupplyKindId,
+  type SupplyUse,
+} from '../facts';
 import { faceOf, paintNeeded, type StepAbout, type WorkStep } from '../finish';
 import { coatPaint } from '../blanks';
 import type { Id, Job, JobId, Shop, Supply } from '../job';
@@ -86,7 +99,7 @@ function needsOf({ job, step }: { job: Job; step: WorkStep }, shop: Pick<Shop, '
     case 'seal':
       return [...uses, potNeed(job, 'sealer', coatOf(job, 1), shop)];
     case 'sealOver':
-      return [...uses, potNeed(job, 'sealer', Math.ceil(coatOf(job, 1) / 3), shop)];
+      return [...uses, potNeed(job, 'sealer', Math.ceil(coatOf(job, 1) * SEALED_SHARE), shop)];
     case 'dab':
     case 'cover':
       return [...uses, ...(about.nth[0] === 1 ? paint(about.paint, about.millilitres) : [])];
@@ -103,9 +116,6 @@ function needsOf({ job, step }: { job: Job; step: WorkStep }, shop: Pick<Shop, '
   }
 }
 
-/** Tools of a job are laid ready once, however many steps they serve. */
-const TOOLS: ReadonlySet<string> = new Set(['brush', 'glove', 'cloth']);
-
 /** What a job needs, one entry a thing. */
 function needsOfJob({ job, steps }: GatherWork, shop: Pick<Shop, 'films' | 'tapes' | 'paints' | 'supplies'>): Need[] {
   const kindOf = new Map((shop.supplies ?? []).map(({ id, kind }) => [id, kind]));
@@ -117,12 +127,15 @@ function needsOfJob({ job, steps }: GatherWork, shop: Pick<Shop, 'films' | 'tape
   for (const need of [...steps.flatMap((step) => needsOf({ job, step }, shop)), ...own]) {
     const key = keyOf(need);
     const known = all.get(key);
-    const tool = need.stock === 'supply' && (need.id ? TOOLS.has(kindOf.get(need.id) ?? '') : need.unit === 'piece');
+    const tool = need.stock === 'supply' && (need.id ? isTool(kindOf.get(need.id)) : need.unit === 'piece');
     const amount = known ? (tool ? Math.max(known.amount, need.amount) : known.amount + need.amount) : need.amount;
     all.set(key, { ...need, amount });
   }
   return [...all.values()].filter(({ amount }) => amount > 0);
 }
+
+/** A tool of a job is laid ready once, however many steps it serves. */
+const isTool = (kind: SupplyKindId | undefined): boolean => kind !== undefined && SUPPLY_KINDS[kind].serves === 'job';
 
 const keyOf = ({ stock, id, name }: Pick<Need, 'stock' | 'id' | 'name'>): string => `${stock}:${id ?? name}`;
 

@@ -23,7 +23,8 @@ export function gatherWords(item: GatherItem, { lengths, currency }: GatherForma
           ? 'not in your stock list'
           : verdict === 'missing'
             ? `to buy${price}`
-            : `only ${amountWords(Math.floor(left * 10) / 10, item, lengths)} left, buy ${amountWords(Math.ceil((needed - left) * 10) / 10, item, lengths)}${price}`,
+            : `only ${amountWords(Math.floor(left * 10) / 10, item, lengths)} left, buy ` +
+              `${amountWords(Math.ceil((needed - left) * 10) / 10, item, lengths)}${price}`,
   };
 }
 

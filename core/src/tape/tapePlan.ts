@@ -1,33 +1,8 @@
-import { GRIP_LIMITS, TAPE_KINDS, TAPE_WEAR, type FilmFinish, FINISH_GRIP } from '../facts';
-import type { Id, Tape } from '../job';
+import { GRIP_LIMITS, TAPE_KINDS, TAPE_WEAR } from '../facts';
+import type { Tape } from '../job';
 import { numbersFrom } from '../geometry';
-import type { GripWindow } from './grip';
-
-/** One layer of a mark that has to be lifted so many times. */
-export interface Lift {
-  /** Tells it from others. */
-  readonly id: string;
-  /** Of the film, mm; the tape reaches beyond it all round. */
-  readonly width: number;
-  readonly height: number;
-  readonly times: number;
-  readonly window: GripWindow;
-  readonly finish: FilmFinish;
-  /** The tape that the maker chose for it, where it works. */
-  readonly wanted?: Id;
-}
-
-/** One piece of tape, cut once and used for one lift after the other. */
-export interface TapePiece {
-  readonly tape: Id;
-  /** mm, with the margin all round the largest of its lifts. */
-  readonly width: number;
-  readonly height: number;
-  /** Taken from the roll, mm. */
-  readonly length: number;
-  /** What it lifts, in this order; how often it is pressed on clean cloth before each. */
-  readonly uses: readonly { readonly lift: string; readonly dull: number }[];
-}
+import { exactTape } from './tapeExact';
+import { bandOf, costOf, lengthOf, MOST_DULL, tightest, type Band, type Lift, type TapePiece, type Task } from './tapeTask';
 
 /** Pieces of tape for many marks. */
 export interface TapePlan {
@@ -46,54 +21,11 @@ export interface TapeBudget {
   readonly exact?: number;
 }
 
-/** A piece counts as so much more tape, mm: between plans of one length the one with fewer pieces is better. */
-const PIECE_COSTS = 5;
 /** Plans for no more lifts than this are found exactly. */
 const EXACT = 9;
-/** A piece is pressed on cloth at most so often before a lift. */
-const MOST_DULL = 12;
-
-/** In which state of wear a tape works for a lift: wear is what is left of its first grip, from 1 down. */
-interface Band {
-  readonly low: number;
-  readonly high: number;
-  /** What is left after the lift. */
-  readonly wear: number;
-}
-
-function bandOf(lift: Lift, tape: Tape): Band | undefined {
-  const { window, finish } = lift;
-  if (!window.open) return undefined;
-  const kind = TAPE_KINDS[tape.kind];
-  const fresh = kind.grip.typical;
-  const grip = fresh * FINISH_GRIP[finish].typical;
-  const onCoat =
-    window.coating === Infinity ? Infinity : (GRIP_LIMITS.underPiece * window.coating) / Math.max(1e-9, fresh * window.groundShare);
-  const [low, high] = [window.low / grip, Math.min(window.high / grip, onCoat)];
-  const wear = kind.substitute ? Math.min(window.wear, TAPE_WEAR.substitute.typical) : window.wear;
-  return low <= Math.min(1, high) ? { low, high, wear } : undefined;
-}
-
-/** What a piece takes from a roll, mm: laid either way, in strips side by side where it is wider than the roll. */
-function lengthOf(width: number, height: number, roll: number): number {
-  const strips = (side: number) => Math.ceil(side / roll - 1e-9);
-  const [a, b] = [strips(width) * height, strips(height) * width];
-  return strips(width) < strips(height) ? a : strips(height) < strips(width) ? b : Math.min(a, b);
-}
-
 /** Whether a box fits in another, turned or not. */
 const within = (w: number, h: number, width: number, height: number): boolean =>
   (w <= width + 1e-9 && h <= height + 1e-9) || (h <= width + 1e-9 && w <= height + 1e-9);
-
-/** A lift with what each tape can do for it. */
-interface Task {
-  readonly lift: Lift;
-  readonly w: number;
-  readonly h: number;
-  readonly bands: ReadonlyMap<Id, Band>;
-}
-
-const costOf = (pieces: readonly TapePiece[]): number => pieces.reduce((sum, { length }) => sum + length + PIECE_COSTS, 0);
 
 /** The next of some lifts that a piece can do, dulled first where nothing else works: the one that a worn piece could soonest do no more. */
 function nextFor(
@@ -159,77 +91,6 @@ function cover(
   }
 }
 
-/** The least box that holds each of some, turned where that helps. */
-function tightest(boxes: readonly { readonly w: number; readonly h: number }[]): [number, number] {
-  const sides = boxes.map(({ w, h }) => [Math.max(w, h), Math.min(w, h)] as const);
-  return [Math.max(...sides.map(([long]) => long)), Math.max(...sides.map(([, short]) => short))];
-}
-
-/** The best plan for few lifts: every way to part them into chains, each in whatever order works. */
-function exact(tasks: readonly Task[], tapes: readonly Tape[]): TapePiece[] {
-  const singles = tasks.flatMap((task) => Array.from({ length: task.lift.times }, () => task));
-  const all = 1 << singles.length;
-  const best: (TapePiece | undefined)[] = Array.from({ length: all }, () => undefined);
-  for (const tape of tapes) {
-    const most = TAPE_KINDS[tape.kind].uses;
-    // how worn a piece is after a set of lifts, dulled as little as can be; the last lift of the set
-    const state: ({ worn: number; used: number; last: number; dull: number; from: number } | undefined)[] = Array.from(
-      { length: all },
-      () => undefined,
-    );
-    state[0] = { worn: 1, used: 0, last: -1, dull: 0, from: 0 };
-    for (let set = 0; set < all; set++) {
-      const here = state[set];
-      if (!here) continue;
-      for (const [i, task] of singles.entries()) {
-        if (set & (1 << i)) continue;
-        const band = task.bands.get(tape.id);
-        if (!band) continue;
-        for (let dull = 0; dull <= MOST_DULL; dull++) {
-          const now = here.worn * TAPE_WEAR.hard.typical ** dull;
-          if (here.used + dull >= most || now < band.low) break;
-          if (now > band.high) continue;
-          const to = set | (1 << i);
-          const next = { worn: now * band.wear, used: here.used + dull + 1, last: i, dull, from: set };
-          if (!state[to] || next.worn > state[to].worn + 1e-12) state[to] = next;
-          break;
-        }
-      }
-    }
-    for (let set = 1; set < all; set++) {
-      if (!state[set]) continue;
-      const [width, height] = tightest(singles.filter((_, i) => set & (1 << i)));
-      const length = lengthOf(width, height, tape.width);
-      const had = best[set];
-      if (had && had.length <= length) continue;
-      const uses: { lift: string; dull: number }[] = [];
-      for (let at = set; at > 0; at = state[at]!.from) uses.unshift({ lift: singles[state[at]!.last]!.lift.id, dull: state[at]!.dull });
-      best[set] = { tape: tape.id, width, height, length, uses };
-    }
-  }
-  const cost = new Float64Array(all).fill(Infinity);
-  const part = new Int32Array(all);
-  cost[0] = 0;
-  for (let set = 1; set < all; set++) {
-    const lowest = set & -set;
-    for (let piece = set; piece > 0; piece = (piece - 1) & set) {
-      const own = best[piece];
-      if (!(piece & lowest) || !own) continue;
-      const sum = cost[set ^ piece]! + own.length + PIECE_COSTS;
-      if (sum < cost[set]!) {
-        cost[set] = sum;
-        part[set] = piece;
-      }
-    }
-  }
-  const pieces: TapePiece[] = [];
-  for (let set = all - 1; set > 0; set ^= part[set]!) {
-    if (part[set] === 0) break;
-    pieces.push(best[part[set]!]!);
-  }
-  return pieces;
-}
-
 /**
  * The fewest and shortest pieces of tape that lift every mark within what its film and its piece allow: a piece is cut for the largest of the
  * marks that it serves, and goes from those that want a firm grip to the delicate ones as it wears.
@@ -261,7 +122,7 @@ export function tapePlan(lifts: readonly Lift[], tapes: readonly Tape[], budget:
   const tasks = every.filter(({ bands }) => bands.size > 0);
   const without = every.filter(({ bands }) => bands.size === 0).map(({ lift }) => lift.id);
   const count = tasks.reduce((sum, { lift }) => sum + lift.times, 0);
-  const pieces = count <= (budget.exact ?? EXACT) ? exact(tasks, tapes) : searched(tasks, tapes, budget);
+  const pieces = count <= (budget.exact ?? EXACT) ? exactTape(tasks, tapes) : searched(tasks, tapes, budget);
   const ordered = pieces.toSorted((a, b) => b.width * b.height - a.width * a.height);
   return { pieces: ordered, without, length: ordered.reduce((sum, { length }) => sum + length, 0) };
 }
@@ -320,7 +181,7 @@ function searched(tasks: readonly Task[], tapes: readonly Tape[], { rounds, seed
     }
     const old = best.filter((piece) => taken.has(piece));
     const own = tasksOf(old, tasks);
-    const fresh = lifts <= ANEW ? exact(own, tapes) : anyWay(own);
+    const fresh = lifts <= ANEW ? exactTape(own, tapes) : anyWay(own);
     if (costOf(fresh) < costOf(old) - 1e-9) best = [...best.filter((piece) => !taken.has(piece)), ...fresh];
   }
   return best;

@@ -39,7 +39,8 @@ function biteReading({ job, mark }: JobMark<Etched>, { films, paints }: Techniqu
       ? `Etching cream bites plain glass only: on ${GROUNDS[piece.ground].name} it does nothing, or harm.`
       : coated
         ? 'The cream does not get through paint or sealer.'
-        : 'Plain glass etches. Coated glass does not, and lead crystal only where the sheet of the cream says so: try the foot or a spare piece first.',
+        : 'Plain glass etches. Coated glass does not, and lead crystal only where the sheet of the cream says so: try the foot ' +
+          'or a spare piece first.',
     remedies: !bites || coated ? remedies : [],
     ...(!bites && remedies.length === 0 ? { advice: 'Choose another way to make the mark in Draw.' } : {}),
   };

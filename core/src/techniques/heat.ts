@@ -161,7 +161,8 @@ function plateReading(work: JobMark<Heat>, { presses = [], lengths }: TechniqueS
         ? 'Temperature and pressure are held evenly only by a press; an iron is a makeshift for small marks.'
         : times === 1
           ? 'One press does the whole mark.'
-          : `The plate is smaller than the mark: press side by side, ${say(PRESSING.overlap)} over one another, and keep a sheet over film that is pressed already.`,
+          : `The plate is smaller than the mark: press side by side, ${say(PRESSING.overlap)} over one another, and keep a sheet ` +
+            'over film that is pressed already.',
     remedies: [],
     ...(presses.length === 0 ? { advice: 'Put your press into Workshop.' } : {}),
   };
@@ -188,7 +189,7 @@ function make(
     after: [...after.film, ...after.piece],
     cautions: ['heat'],
   });
-  let before = { step: pre, least: 0, most: 60, why: 'pressed' as const };
+  let before = { step: pre, least: 0, most: PRESSING.onWarm as number, why: 'pressed' as const };
   layers.forEach((layer, i) => {
     const last = i === layers.length - 1;
     const press = layer.press ?? pressOf({ kind: TECHNIQUES.heat.usualFilm })!;
@@ -205,7 +206,7 @@ function make(
       after: [before],
       cautions: ['heat'],
     });
-    before = { step: own, least: press.peel === 'cold' ? PRESSING.cools : 0, most: 24 * 60, why: 'pressed' };
+    before = { step: own, least: press.peel === 'cold' ? PRESSING.cools : 0, most: PRESSING.nextLayer, why: 'pressed' };
   });
   const last = layers.at(-1)?.press ?? pressOf({ kind: TECHNIQUES.heat.usualFilm })!;
   const back = id(`back:${mark.id}`);
@@ -216,10 +217,10 @@ function make(
       mark: mark.name,
       pieces,
       celsius: last.celsius,
-      seconds: Math.max(3, Math.round(last.seconds * PRESSING.second)),
+      seconds: Math.max(PRESSING.leastSecond, Math.round(last.seconds * PRESSING.second)),
       back: cloth,
     },
-    hands: Math.max(1, Math.round(HANDS_ON.press * 0.7 * count * times * perPiece)),
+    hands: Math.max(1, Math.round(HANDS_ON.pressBack * count * times * perPiece)),
     after: [{ ...before, why: layers.at(-1)?.press?.peel === 'cold' ? 'cooled' : 'pressed' }],
     cautions: ['heat'],
   });

@@ -24,7 +24,7 @@ export interface LaidAfter {
 }
 
 /** When a finished mark lets the work go on. */
-interface Standing {
+export interface Standing {
   /** From when the next mark may be placed. */
   readonly ready: Lag;
   /** From when it stands being wrapped. */

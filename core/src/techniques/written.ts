@@ -1,9 +1,7 @@
-import { FIRST_WASH, LABEL, WAITS } from '../facts';
-import { getsWet, isWashed } from '../blanks';
-import { dryingFactor } from '../finish';
+import { LABEL } from '../facts';
 import { aboutMark, setAt, type Making, type Reading } from '../job';
 import { formatLength } from '../units';
-import { placeFilm } from './placeFilm';
+import { stuckOn } from './stuckOn';
 import type { JobMark, TechniqueFile, TechniqueShop } from './technique';
 
 type Written = Extract<Making, { technique: 'written' }>;
@@ -39,24 +37,4 @@ function penReading({ job, mark, layers }: JobMark<Written>, { lengths }: Techni
 }
 
 /** A label that a pen writes and the knife cuts out: no weeding, no tape, put down by hand. */
-export const written: TechniqueFile<Written> = {
-  make: (draft, laid, after) => {
-    const { job, climate } = draft.input;
-    const place = placeFilm(draft, laid, after);
-    return {
-      ready: { step: place, least: 0, ...(after.wiped ? { most: WAITS.placeAfterWipe } : {}), why: 'placed' },
-      firm: { step: place, least: 0, why: 'placed' },
-      care: getsWet(job.piece)
-        ? [
-            {
-              after: place,
-              minutes: FIRST_WASH * dryingFactor('adhesive', climate, true).factor,
-              then: isWashed(job.piece) ? 'firstWash' : 'water',
-              packed: true,
-            },
-          ]
-        : [],
-    };
-  },
-  readings: penReading,
-};
+export const written: TechniqueFile<Written> = { make: stuckOn, readings: penReading };

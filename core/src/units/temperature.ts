@@ -8,7 +8,7 @@ export function formatTemperature(celsius: number, system: TemperatureSystem): s
 }
 
 /** What a temperature may be of, °C, and what is said where it is not. */
-interface TemperatureOf {
+export interface TemperatureOf {
   readonly least: number;
   readonly most: number;
   /** "is no room to work in" */
@@ -16,30 +16,22 @@ interface TemperatureOf {
   readonly wayOut: string;
 }
 
-/** The temperatures that are typed. */
-const TEMPERATURES = {
-  room: { least: -20, most: 60, beyond: 'is no room to work in', wayOut: 'Type a room temperature such as "18 °C" or "64 °F".' },
-  press: {
-    least: 80,
-    most: 230,
-    beyond: 'is no heat for a press',
-    wayOut: 'Type what the sheet of the film says, such as "150 °C" or "300 °F".',
-  },
-} as const satisfies Record<string, TemperatureOf>;
+/** The temperature of a room. */
+const ROOM: TemperatureOf = {
+  least: -20,
+  most: 60,
+  beyond: 'is no room to work in',
+  wayOut: 'Type a room temperature such as "18 °C" or "64 °F".',
+};
 
 /**
  * Reads a temperature that a person typed: "18", "18 C", "64°F".
  *
- * @param of a room, or a press
+ * @param limits of what it is the temperature: of a room, where nothing else is said
  * @returns °C within what such a thing may have; otherwise a problem
  */
-export function parseTemperature(
-  text: string,
-  system: TemperatureSystem,
-  where: string,
-  of: keyof typeof TEMPERATURES = 'room',
-): Result<number> {
-  const { least, most, beyond, wayOut } = TEMPERATURES[of];
+export function parseTemperature(text: string, system: TemperatureSystem, where: string, limits: TemperatureOf = ROOM): Result<number> {
+  const { least, most, beyond, wayOut } = limits;
   const match = /^([-−]?\d+(?:[.,]\d+)?)\s*°?\s*([cf])?$/i.exec(text.trim());
   if (!match) return refused(`"${text}" is not a temperature.`, 'a number of degrees', where, wayOut);
   const number = Number(match[1]!.replace('−', '-').replace(',', '.'));

@@ -26,9 +26,11 @@ describe('temperature and money', () => {
     expect(parseTemperature('hot', 'C', 'Room').ok).toBe(false);
     expect(parseTemperature('400', 'C', 'Room').ok).toBe(false);
     expect(formatTemperature(18, 'F')).toBe('64 °F');
-    const press = parseTemperature('302 F', 'C', 'Press', 'press');
+    const hot = { least: 80, most: 230, beyond: 'is no heat', wayOut: 'Type more.' };
+    const press = parseTemperature('302 F', 'C', 'Press', hot);
     expect(press.ok && press.value).toBeCloseTo(150, 6);
-    expect(parseTemperature('18', 'C', 'Press', 'press').ok).toBe(false);
+    const cold = parseTemperature('18', 'C', 'Press', hot);
+    expect(!cold.ok && cold.problem.found).toBe('18 is no heat.');
   });
   it.each([
     ['12', 1200],

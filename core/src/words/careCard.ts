@@ -86,8 +86,10 @@ function offOf({ job, films }: CareInput): string[] {
     if (stays !== 'film' || filmBy === 'heat' || !film) continue;
     found.add(
       FILM_KINDS[film.kind].stays
-        ? 'It is made to stay. To take it off, warm it with a hair dryer and peel it flat and slowly; rub off what sticks with citrus cleaner or alcohol, tried on a hidden spot first, and never on fresh paint.'
-        : 'It comes off again: warm it with a hair dryer, lift a corner and peel it flat and slowly, within a season or two. Rub off what sticks with citrus cleaner or alcohol, tried on a hidden spot first, and never on fresh paint.',
+        ? 'It is made to stay. To take it off, warm it with a hair dryer and peel it flat and slowly; rub off what sticks with ' +
+            'citrus cleaner or alcohol, tried on a hidden spot first, and never on fresh paint.'
+        : 'It comes off again: warm it with a hair dryer, lift a corner and peel it flat and slowly, within a season or two. ' +
+            'Rub off what sticks with citrus cleaner or alcohol, tried on a hidden spot first, and never on fresh paint.',
     );
   }
   return [...found];

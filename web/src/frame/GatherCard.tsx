@@ -2,7 +2,7 @@ import { gatherText, gatherWords, type GatherItem } from '@kolleta/core/gather';
 import type { Job, Shop } from '@kolleta/core/job';
 import { counted, formatMoney } from '@kolleta/core/units';
 import { editJob } from '../storage/editJob';
-import { download, fileName } from '../storage/download';
+import { copyText } from '../storage/copyText';
 import { useTell } from '../ui/toasts';
 import { VerdictMark } from '../ui/Verdict';
 
@@ -55,12 +55,7 @@ export function GatherCard({
   };
   const text = () => gatherText(title, items, format, done);
   const copy = async () => {
-    try {
-      await navigator.clipboard.writeText(text());
-      tell('The list is copied.');
-    } catch {
-      download(`${fileName(title)}.txt`, text(), 'text/plain');
-    }
+    if (await copyText(text(), title)) tell('The list is copied.');
   };
   const there = items.filter(({ verdict }) => verdict === 'there');
   const row = (item: GatherItem) => {

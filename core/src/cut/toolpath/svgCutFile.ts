@@ -24,13 +24,15 @@ export function svgCutFile(layout: FilmLayout, title: string): string {
   const [width, height] = [at(layout.width), at(layout.taken)];
   const paths = layout.parts.map(
     (part) =>
-      `  <path d="${regionPathData(applyToRegion(part.place, layout.outlines[part.outline]!), layout.taken)}" fill="none" stroke="#000" stroke-width="0.1"/>`,
+      `  <path d="${regionPathData(applyToRegion(part.place, layout.outlines[part.outline]!), layout.taken)}" fill="none" ` +
+      'stroke="#000" stroke-width="0.1"/>',
   );
   const written = layout.parts.flatMap((part) => {
     const pen = layout.pens?.[part.outline];
     return pen
       ? [
-          `  <path d="${regionPathData(applyToRegion(part.place, pen), layout.taken)}" fill="none" stroke="${LABEL.ink}" stroke-width="${LABEL.pen}"/>`,
+          `  <path d="${regionPathData(applyToRegion(part.place, pen), layout.taken)}" fill="none" stroke="${LABEL.ink}" ` +
+            `stroke-width="${LABEL.pen}"/>`,
         ]
       : [];
   });

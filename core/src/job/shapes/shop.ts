@@ -1,5 +1,5 @@
 import Type from 'typebox';
-import { CARRIER_GRADES, FILM_KINDS, FINISH_GRIP, SUPPLY_KINDS, SUPPLY_UNITS, TAPE_KINDS } from '../../facts';
+import { CARRIER_GRADES, FILM_KINDS, FINISH_GRIP, PRESSING, SUPPLY_KINDS, SUPPLY_UNITS, TAPE_KINDS } from '../../facts';
 import { drawnPart } from './artwork';
 import { job, ownStep } from './job';
 import { coat, contact, ground, shape } from './piece';
@@ -37,7 +37,12 @@ export const filmPiece = record(
 
 /** How film is pressed on: °C, seconds, how hard, and how it is peeled. */
 export const pressing = record(
-  { celsius: number(80, 230), seconds: number(1, 120), pressure: word('medium', 'firm'), peel: word('warm', 'cold') },
+  {
+    celsius: number(PRESSING.celsius.least, PRESSING.celsius.most),
+    seconds: number(1, PRESSING.most),
+    pressure: word('medium', 'firm'),
+    peel: word('warm', 'cold'),
+  },
   'pressing',
 );
 

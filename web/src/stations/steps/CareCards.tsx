@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { SHEETS, type Sheet } from '@kolleta/core/fit';
 import { careCards, careText } from '@kolleta/core/words';
+import { copyText } from '../../storage/copyText';
 import { download, fileName } from '../../storage/download';
 import { plainly } from '../../storage/plainly';
 import type { StationProps } from '../../frame/station';
@@ -35,13 +36,7 @@ export function CareCards({ job, plan, shop }: Pick<StationProps, 'job' | 'plan'
     }
   };
   const copy = async () => {
-    const text = cards.map(careText).join('\n');
-    try {
-      await navigator.clipboard.writeText(text);
-      tell(cards.length === 1 ? 'The card is copied.' : 'The cards are copied.');
-    } catch {
-      download(`${fileName(title)}.txt`, text, 'text/plain');
-    }
+    if (await copyText(cards.map(careText).join('\n'), title)) tell(cards.length === 1 ? 'The card is copied.' : 'The cards are copied.');
   };
   return (
     <section aria-label="Care card" className="sheet px-4 py-3">

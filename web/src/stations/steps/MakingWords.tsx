@@ -70,7 +70,8 @@ function PaintWords({ mark, shop, edit }: Props) {
       <p className="quiet text-sm">
         {EDGE_WHY[edge]}{' '}
         {paint && times
-          ? `${capital(COATS[paint.coat].name)}: touch dry in ${formatDuration(times.touchDry)}, to recoat in ${formatDuration(times.recoat)} in this room.`
+          ? `${capital(COATS[paint.coat].name)}: touch dry in ${formatDuration(times.touchDry)}, to recoat in ` +
+            `${formatDuration(times.recoat)} in this room.`
           : ''}
       </p>
     </>

@@ -1,6 +1,6 @@
 import { closestCenter, DndContext, KeyboardSensor, PointerSensor, useSensor, useSensors, type DragEndEvent } from '@dnd-kit/core';
 import { SortableContext, sortableKeyboardCoordinates, useSortable, verticalListSortingStrategy } from '@dnd-kit/sortable';
-import { GROUNDS } from '@kolleta/core/facts';
+import { GROUNDS, OTHER_STEP, OWN_WAITS, USUAL_STEPS } from '@kolleta/core/facts';
 import { removeAt, setAt, type OwnStep } from '@kolleta/core/job';
 import { formatDuration } from '@kolleta/core/units';
 import { editShop } from '../../storage/editShop';
@@ -13,22 +13,6 @@ const WHEN: readonly { value: OwnStep['when']; label: string }[] = [
   { value: 'first', label: 'first of all' },
   { value: 'beforeFilm', label: 'before film goes on' },
   { value: 'beforePacking', label: 'before it is packed' },
-];
-
-/** Waits to choose from, minutes. */
-const WAITS_MINUTES = [0, 30, 60, 240, 720, 1440, 2880];
-
-/** Steps that makers often add, to begin with. */
-const USUAL: readonly Omit<OwnStep, 'id'>[] = [
-  { name: 'Glue and clamp the boards', minutes: 8, wait: 720, when: 'first' },
-  { name: 'Take it apart', minutes: 5, when: 'first' },
-  { name: 'Mask rims and handles', minutes: 4, when: 'first' },
-  { name: 'Sketch planks with a pencil', minutes: 8, when: 'beforeFilm' },
-  { name: 'Distress the edges', minutes: 6, when: 'beforePacking' },
-  { name: 'Put it together and tighten it', minutes: 8, when: 'beforePacking' },
-  { name: 'Trim what stands over the edge', minutes: 3, when: 'beforePacking' },
-  { name: 'Tie on the trimmings', minutes: 4, when: 'beforePacking' },
-  { name: 'Hot-glue the trimmings on', minutes: 5, wait: 30, when: 'beforePacking' },
 ];
 
 /** One step, with a handle to drag it by. */
@@ -58,7 +42,7 @@ function Row({ step, edit }: { step: OwnStep; edit: StationProps['edit'] }) {
         <Choice
           label={`Wait, ${step.name}`}
           value={`${step.wait ?? 0}`}
-          options={[...new Set([...WAITS_MINUTES, step.wait ?? 0])].map((wait) => ({
+          options={[...new Set([...OWN_WAITS, step.wait ?? 0])].map((wait) => ({
             value: `${wait}`,
             label: wait === 0 ? 'no wait' : `${formatDuration(wait)} of waiting`,
           }))}
@@ -116,7 +100,7 @@ export function OwnSteps({ job, shop, edit }: Pick<StationProps, 'job' | 'shop' 
     }, 'Keep steps for the next such piece');
     tell(`Kept for the next piece of ${GROUNDS[job.piece.ground].name}.`);
   };
-  const free = USUAL.filter(({ name }) => steps.every((step) => step.name !== name));
+  const free = USUAL_STEPS.filter(({ name }) => steps.every((step) => step.name !== name));
   return (
     <section aria-label="Steps of your own" className="sheet px-4 py-3">
       <h2 className="text-[0.98rem] font-bold">Steps of your own</h2>
@@ -148,7 +132,7 @@ export function OwnSteps({ job, shop, edit }: Pick<StationProps, 'job' | 'shop' 
           ]}
           onChange={(name) => {
             if (name === '') return undefined;
-            return add(USUAL.find((one) => one.name === name) ?? { name: 'Do something else', minutes: 5, when: 'beforePacking' });
+            return add(USUAL_STEPS.find((one) => one.name === name) ?? OTHER_STEP);
           }}
         />
         {steps.length > 0 && (
@@ -162,11 +146,13 @@ export function OwnSteps({ job, shop, edit }: Pick<StationProps, 'job' | 'shop' 
             className="btn btn-xs btn-outline"
             onClick={() =>
               void edit(
-                () =>
-                  setAt(
-                    ['steps'],
-                    habit.steps.map((step) => ({ ...step, id: newId() })),
-                  ),
+                (saved) =>
+                  saved.steps?.length
+                    ? []
+                    : setAt(
+                        ['steps'],
+                        habit.steps.map((step) => ({ ...step, id: newId() })),
+                      ),
                 'Take the kept steps',
               )
             }

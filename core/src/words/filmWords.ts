@@ -1,0 +1,64 @@
+import type { SnipsAbout } from '../finish';
+import { capital, counted, inSentence, times } from '../units';
+import { beforeCutWords } from './beforeCut';
+import { layerOf, type WordsOf } from './stepRow';
+import { weedWords } from './weedWords';
+
+/** Where tape is snipped: the tape, never the film. */
+const snipped = ({ count, length }: SnipsAbout, say: (mm: number) => string): string =>
+  `Snip it ${times(count)} from its edge toward the middle, ${say(length)} deep, between letters and never into the film.`;
+
+/** Steps on the film: cutting, weeding, taping. */
+export const FILM_WORDS: WordsOf<'cut' | 'write' | 'weed' | 'tape'> = {
+  cut: {
+    verb: () => 'Cut',
+    rest: ({ film }) => film,
+    short: () => 'cut',
+    text: ({ taken, first, before, hot, written }, say) =>
+      written
+        ? `Pen out, knife in, and the sheet is not moved. It takes ${say(taken)} of film. Only the film is cut through, so ` +
+          'that the labels stay on the liner.'
+        : `${beforeCutWords(before, say)}It takes ${say(taken)} of film. A small test cut ` +
+          `first${first ? ': a square with a circle inside lifts clean, and the liner stays whole' : ''}. ` +
+          (hot
+            ? 'Carrier side down, its dull side up, mirrored: the file is mirrored already, so let the machine not mirror it again.'
+            : 'Colour side up, smooth, no curl.'),
+  },
+  write: {
+    verb: () => 'Write',
+    rest: ({ film }) => `the labels on ${inSentence(film)}`,
+    short: () => 'write',
+    text: () =>
+      'Pen in first: a test line on a scrap shows whether the ink takes and dries on this film. Keep the sheet in the ' +
+      'machine afterwards, for the knife follows in the same place.',
+  },
+  weed: {
+    verb: () => 'Weed',
+    rest: ({ layer }) => layerOf(layer),
+    short: () => 'weed',
+    text: ({ weeding: { kept, letters, waste, small, onCarrier } }) =>
+      [
+        weedWords(kept, letters),
+        `${capital(counted(waste, 'bit'))} to weed out on each piece${small > 0 ? `, ${small} of them tiny` : ''}.`,
+        onCarrier
+          ? 'Keep it flat on the cutting mat while you weed.'
+          : waste > 2
+            ? 'Count them at the end: the insides are forgotten most easily.'
+            : '',
+      ]
+        .filter(Boolean)
+        .join(' '),
+  },
+  tape: {
+    verb: () => 'Tape',
+    rest: ({ layer }) => layerOf(layer),
+    short: () => 'tape',
+    text: ({ tape }, say) =>
+      !tape
+        ? 'No tape in stock works here: see the Tape station.'
+        : `${tape.name}: ${tape.pieces === 1 ? 'one piece' : `${tape.pieces} pieces`} of ${say(Math.ceil(tape.width))} × ` +
+          `${say(Math.ceil(tape.height))}, used ` +
+          `${tape.usesEach === 1 ? 'once' : `up to ${times(tape.usesEach)}`}${tape.pieces === 1 ? '' : ' each'}.${tape.dull > 0 ? ` Press it on clean cloth ${times(tape.dull)} first.` : ''}${tape.snips ? ` ${snipped(tape.snips, say)}` : ''} ` +
+          'Burnish both sides; peel the liner away flat.',
+  },
+};
