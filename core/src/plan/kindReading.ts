@@ -1,7 +1,24 @@
-import { FILM_KINDS, filmSuits, GROUNDS, TECHNIQUES, type TechniqueId } from '../facts';
+import { aOrAn } from '../units';
+import { FILM_KINDS, filmSuits, GROUNDS, TECHNIQUES, type ComesOn, type TechniqueId } from '../facts';
 import { makeAs, usualFilmFor } from '../fit';
 import { filmInstead, type Film, type Job, type Reading, type Shop } from '../job';
 import type { FittingWork } from './planMark';
+
+/** What a technique wants of its film. */
+const WANTED: Record<ComesOn, string> = {
+  adhesive: 'film with adhesive',
+  heat: 'film that is pressed on hot',
+  label: 'film or paper to write on',
+};
+
+/** What becomes of film that comes on in another way than its technique has it. */
+function misfit(wanted: ComesOn, is: ComesOn): Pick<Reading, 'verdict' | 'why'> {
+  if (wanted === 'heat') return { verdict: 'stop', why: 'What has adhesive shrinks and smears under a hot press.' };
+  if (is === 'heat') return { verdict: 'stop', why: 'Heat-applied film has no adhesive until it is pressed hot: it would fall off.' };
+  return wanted === 'label'
+    ? { verdict: 'watch', why: 'Ink hardly dries on it, and wipes off again: a label wants film or paper that is made to be written on.' }
+    : { verdict: 'watch', why: 'It is made to be written on: it holds for a label, and less well than film made for this.' };
+}
 
 /** Whether a mark's films are made for its technique: pressed on or stuck on, to stay or to come off again. */
 export function kindReading(work: FittingWork, job: Job, shop: Shop, about: Pick<Reading, 'mark' | 'of'>): Reading[] {
@@ -21,18 +38,14 @@ export function kindReading(work: FittingWork, job: Job, shop: Shop, about: Pick
       {
         id: `kind:${mark.id}`,
         station: 'draw',
-        verdict: 'stop',
         title: 'Kind of film',
         ...about,
         value: FILM_KINDS[wrong.kind].name,
-        limit: filmBy === 'heat' ? 'film that is pressed on hot' : 'film with adhesive',
-        why:
-          filmBy === 'heat'
-            ? 'Film with adhesive shrinks and smears under a hot press.'
-            : 'Heat-applied film has no adhesive until it is pressed hot: it would fall off.',
+        limit: WANTED[filmBy],
+        ...misfit(filmBy, FILM_KINDS[wrong.kind].by),
         remedies: [
           ...(right ? [{ label: `Cut it from ${right.name}`, patch: filmInstead(mark, wrong.id, right.id) }] : []),
-          ...(other && techniqueOf ? [{ label: `Make it a ${TECHNIQUES[techniqueOf].name}`, patch: other }] : []),
+          ...(other && techniqueOf ? [{ label: `Make it ${aOrAn(TECHNIQUES[techniqueOf].name)}`, patch: other }] : []),
         ],
         ...(right || other ? {} : { advice: 'Put film of that kind into Stock.' }),
       },

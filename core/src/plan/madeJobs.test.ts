@@ -146,6 +146,19 @@ describe('side jobs that are masked, etched, pressed or written', () => {
     const free = planWorkshop([own], shop, [], DEMO_START, shippedFaces(), new Memo()).jobs.get('s')!.layouts[0]!;
     expect(new Set(free.outlines.map((region) => boxWidth(boxOf(region)).toFixed(1))).size).toBe(3);
   });
+  it.each([
+    ['heat', 'writable-white', 'stop', /smears under a hot press/],
+    ['heat', 'white-gloss', 'stop', /smears under a hot press/],
+    ['decal', 'brick-heat', 'stop', /no adhesive until it is pressed hot/],
+    ['written', 'brick-heat', 'stop', /no adhesive until it is pressed hot/],
+    ['written', 'white-gloss', 'watch', /Ink hardly dries on it/],
+    ['decal', 'writable-white', 'watch', /made to be written on/],
+  ] as const)('a %s from %s is a %s, and what is said of it is true', (technique, film, verdict, why) => {
+    const job = jobOf('e');
+    const wrong = { ...job, marks: [{ ...job.marks[0]!, technique, film }] };
+    const plan = planWorkshop([wrong], shop, [], DEMO_START, shippedFaces(), new Memo()).jobs.get('e')!;
+    expect(plan.readings.find(({ id }) => id === 'kind:word')).toMatchObject({ verdict, why: expect.stringMatching(why) });
+  });
   it('s: what is placed is the plate, which lies lower than its words', () => {
     const { fitted, mark } = planOf('s').marks[0]!;
     expect(fitted.box.minY - placedBox(mark, fitted.box).minY).toBe(LABEL.margin);
