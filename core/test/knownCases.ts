@@ -150,6 +150,22 @@ export function knownCases(shop: Shop): KnownCase[] {
         films: [...shop.films, { ...shop.films.find((f) => f.id === 'brick-heat')!, id: 'soft', name: 'Soft', kind: 'heatStretch' }],
       }),
     ],
+    [
+      'print',
+      'an old print that shows through',
+      () => {
+        const job = plateJob(textMark('TERN'));
+        return { ...job, piece: { ...job.piece, ground: 'card', state: ['printed'] } };
+      },
+    ],
+    [
+      'leftout',
+      'painted without being sanded',
+      () => {
+        const job = plateJob(textMark('TERN'));
+        return { ...job, piece: { ...job.piece, ground: 'bareMetal', coat: 'acrylic', leftOut: ['sand'] } };
+      },
+    ],
     ['pull', 'a mask of many letters', () => plateJob(textMark('I'.repeat(24), { technique: 'mask', film: 'stencil', paint: 'cream' }))],
     [
       'sealer',

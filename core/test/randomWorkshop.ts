@@ -4,6 +4,7 @@ import {
   FEATURES,
   GROUNDS,
   SEALERS,
+  LEAVABLE,
   STATES,
   TECHNIQUES,
   type CoatId,
@@ -76,6 +77,13 @@ function randomPiece(random: Random): Piece {
     ...maybe(random, 0.2, () => ({ features: [feature(0), ...(chance(random, 0.4) ? [feature(1)] : [])] })),
     ...maybe(random, 0.1, () => ({ byEye: true })),
     ...maybe(random, 0.15, () => ({ state: [pick(random, STATES)] })),
+    ...maybe(random, 0.1, () => ({
+      painted: { coat: 'acrylic' as const, ...(chance(random, 0.5) ? { at: Date.parse('2026-11-30T09:00:00Z') } : {}) },
+    })),
+    ...maybe(random, 0.1, () => ({ primed: true })),
+    ...maybe(random, 0.1, () => ({ coats: pick(random, [1, 3]) })),
+    ...maybe(random, 0.1, () => ({ leftOut: [pick(random, LEAVABLE)] })),
+    ...maybe(random, 0.1, () => ({ printGoes: pick(random, ['covered', 'turned'] as const) })),
     ...maybe(random, 0.1, () => ({ sealedAfter: pick(random, Object.keys(SEALERS) as SealerId[]) })),
   };
 }

@@ -2,7 +2,7 @@ import { describe, expect, it } from '@jest/globals';
 import { plateJob, textMark } from '../../test/sampleJobs';
 import { COAT_SURFACES, CONTACTS, GRIP_LIMITS, GROUNDS, type CoatId, type Contact, type GroundId } from '../facts';
 import type { Paint, Piece } from '../job';
-import { coatPaint, filmSurface, isClear, surfaceOf, type CoatAge } from './surface';
+import { coatPaint, filmSurface, isClear, isCoated, surfaceOf, type CoatAge } from './surface';
 
 const plain = plateJob(textMark('x')).piece;
 const piece = (more: Partial<Piece>): Piece => ({ ...plain, ...more });
@@ -47,6 +47,32 @@ describe('the topmost layer counts', () => {
           9,
         );
     }
+  });
+  it('what is sanded, primed or painted before holds a coat as what is porous does; what was left unsanded by half', () => {
+    for (const coat of coats) {
+      const strength = (more: Partial<Piece>) => surfaceOf(piece({ coat, ...more }), []).strength;
+      const sound = strength({ ground: 'rawWood' });
+      for (const ground of ['bareMetal', 'abs'] as const) {
+        expect(strength({ ground })).toBeCloseTo(sound, 9);
+        expect(strength({ ground, leftOut: ['sand'] })).toBeCloseTo(sound / 2, 9);
+      }
+      expect(strength({ ground: 'rawWood', contact: 'smooth', leftOut: ['sand'] })).toBeCloseTo(sound / 2, 9);
+      expect(strength({ ground: 'rawWood', primed: true })).toBeCloseTo(sound, 9);
+      // on glass the whole comes off as weakly as its lowest coat
+      expect(strength({ ground: 'glass', painted: { coat } })).toBeLessThanOrEqual(sound);
+    }
+  });
+  it('a coat that is on it already is what film meets: weaker for as long as it is not long dry', () => {
+    for (const ground of grounds)
+      for (const coat of coats) {
+        const now = surfaceOf(piece({ ground, painted: { coat, at: 0 } }), paints);
+        const long = surfaceOf(piece({ ground, painted: { coat } }), paints);
+        expect(now.name).toBe(surfaceOf(piece({ ground, coat }), paints).name);
+        // its colour is the colour that the piece is seen in
+        expect(now.colour).toBe(piece({}).colour);
+        expect(now.strength).toBeLessThanOrEqual(long.strength);
+        expect(isCoated(piece({ ground, painted: { coat } }))).toBe(true);
+      }
   });
   it('a sealer holds weak paint together, lets its colour through, and takes nothing away', () => {
     for (const ground of grounds)

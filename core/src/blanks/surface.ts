@@ -10,7 +10,6 @@ import {
   STICK,
   type CoatId,
   type CoatSurface,
-  type GroundId,
 } from '../facts';
 import type { Film, Paint, Piece } from '../job';
 
@@ -39,6 +38,10 @@ export interface Surface {
   readonly sealable: boolean;
 }
 
+/** Whether anything lies on the bare ground when film comes on it. */
+export const isCoated = ({ coat, sealedFirst, primed, painted }: Piece): boolean =>
+  coat !== undefined || sealedFirst || primed === true || painted !== undefined;
+
 /** How old a coat is: put on the same day, dry enough for film, or cured. */
 export type CoatAge = 'sameDay' | 'fresh' | 'cured';
 
@@ -47,6 +50,8 @@ interface Layer {
   readonly coat: CoatId;
   readonly row: CoatSurface;
   readonly colour?: string;
+  /** As old as it is, where that is not the age of what this job puts on. */
+  readonly age?: CoatAge;
 }
 
 /** A paint whose colour a coat has: the one that was chosen, else the first of its kind in stock. */
@@ -58,6 +63,10 @@ export function coatPaint(piece: Pick<Piece, 'coat' | 'coatPaint'>, paints: read
 
 function layersOf(piece: Piece, paints: readonly Paint[]): Layer[] {
   const layers: Layer[] = [];
+  const { painted } = piece;
+  const old = painted && COAT_SURFACES[painted.coat];
+  if (painted && old) layers.push({ coat: painted.coat, row: old, age: painted.at === undefined ? 'cured' : 'fresh' });
+  if (piece.primed) layers.push({ coat: 'sealer', row: COAT_SURFACES.sealer! });
   const row = piece.coat === undefined ? undefined : COAT_SURFACES[piece.coat];
   if (piece.coat !== undefined && row) {
     const colour = coatPaint(piece, paints)?.colour;
@@ -72,13 +81,18 @@ const refuses = ({ ground, waxed }: Pick<Piece, 'ground' | 'waxed'>): boolean =>
   waxed || GROUNDS[ground].waxed === true || GROUNDS[ground].energy.typical < STICK.energyWatch;
 
 /** Grounds on which a coat holds only half: bare, smooth and hard. */
-const slippery = (ground: GroundId): boolean => {
+const slippery = ({ ground, contact, leftOut }: Pick<Piece, 'ground' | 'contact' | 'leftOut'>): boolean => {
   const { porous, coating, material } = GROUNDS[ground];
-  return !porous && coating === undefined && material !== 'masonry';
+  const unsanded = material === 'wood' && contact === 'smooth' && leftOut?.includes('sand') === true;
+  return unsanded || (!porous && coating === undefined && material !== 'masonry');
 };
 
 /** Whether light passes through the bare piece: as its ground does, unless it was said. */
 export const isClear = (piece: Pick<Piece, 'ground' | 'seeThrough'>): boolean => piece.seeThrough ?? GROUNDS[piece.ground].clear;
+
+/** Whether the bare piece is sanded before its coat: what is keyed holds paint as what is porous does. */
+const isKeyed = ({ ground, leftOut }: Pick<Piece, 'ground' | 'leftOut'>): boolean =>
+  ['metal', 'plastic'].includes(GROUNDS[ground].material) && !leftOut?.includes('sand');
 
 /** A sealer holds together what lies under it; on what is bare and slippery it is one more thing that comes off. */
 const sealedStrength = (under: number, own: number, sound: boolean): number => {
@@ -111,10 +125,11 @@ export function surfaceOf(piece: Piece, paints: readonly Paint[], age: CoatAge =
     sealable: (ground.porous || ground.wear === 'raw') && !refuses(piece),
   };
   const peels = refuses(piece);
-  for (const { coat, row, colour } of layersOf(piece, paints)) {
-    const bare = surface.name === ground.name;
-    const sound = !slippery(piece.ground) || !bare;
-    const atAge = age === 'cured' ? row.strength.cured.typical : row.strength.fresh.typical * (age === 'sameDay' ? GRIP_LIMITS.sameDay : 1);
+  const layers = layersOf(piece, paints);
+  for (const [at, { coat, row, colour, age: aged = age }] of layers.entries()) {
+    const sound = at > 0 || !slippery(piece) || (!peels && isKeyed(piece));
+    const atAge =
+      aged === 'cured' ? row.strength.cured.typical : row.strength.fresh.typical * (aged === 'sameDay' ? GRIP_LIMITS.sameDay : 1);
     const own = atAge * (sound ? 1 : GRIP_LIMITS.bareSmooth) * (peels ? ground.hold.typical : 1);
     const strength = peels
       ? Math.min(surface.strength, own)

@@ -11,8 +11,12 @@ export type CleaningId = 'wipe' | 'wipeGently' | 'soap' | 'dust' | 'dustWood' | 
 export const STATES = ['printed', 'greasy', 'dusty', 'grooved'] as const;
 export type StateId = (typeof STATES)[number];
 
+/** Usual steps that a maker may leave out, by their keys: the piece is no less clean for film without them. */
+export const LEAVABLE = ['sand', 'degrease', 'brush'] as const;
+export type LeavableKey = (typeof LEAVABLE)[number];
+
 /** Why a piece is sanded, where it is not just to be painted. */
-export type SandedFor = 'print' | 'grease' | 'filler';
+export type SandedFor = 'print' | 'grease' | 'filler' | 'paint';
 
 /** What a label is made of. */
 export type LabelId = 'paper' | 'plastic';
@@ -29,6 +33,10 @@ export interface RecipeCondition {
   readonly coated?: boolean;
   /** It is sealed before film. */
   readonly sealed?: boolean;
+  /** It is sealed before its coat. */
+  readonly primed?: boolean;
+  /** A coat is on it already. */
+  readonly painted?: boolean;
   readonly ground?: readonly GroundId[];
   /** Of these materials. */
   readonly material?: readonly MaterialId[];
@@ -58,8 +66,8 @@ export interface RecipeStep {
 /** Steps for a condition. Of the rows of one part the first that fits is used, those of the workshop before these. */
 export interface RecipeRow {
   readonly id: string;
-  /** Labels off, what it is freed of or made good, before any coat, the coat, the sealer, before film: in this order. */
-  readonly part: 'label' | 'state' | 'bare' | 'coat' | 'seal' | 'clean';
+  /** Labels off, what it is freed of or made good, before any coat, primed, the coat, the sealer, before film: in this order. */
+  readonly part: 'label' | 'state' | 'bare' | 'prime' | 'coat' | 'seal' | 'clean';
   readonly when: RecipeCondition;
   readonly steps: readonly RecipeStep[];
 }
@@ -111,6 +119,8 @@ export const RECIPES: readonly RecipeRow[] = [
     ...{ id: 'fill', part: 'state', when: { state: ['grooved'], material: ['wood', 'masonry', 'metal', 'plastic'] } },
     steps: [{ key: 'fill', kind: 'fill', rate: 'fill', puts: 'glue', cautions: ['vapour'] }, sanded('sandFill', 'filler')],
   },
+  // an old coat is keyed before another comes on it
+  { id: 'key', part: 'bare', when: { coated: true, painted: true }, steps: [sanded('sand', 'paint')] },
   // what is bare is degreased and sanded before paint comes on it
   { id: 'degrease', part: 'bare', when: { coated: true, material: ['glass'] }, steps: [wipe('wipe', 'degrease')] },
   { id: 'degrease-glaze', part: 'bare', when: { coated: true, ground: ['glazedCeramic'] }, steps: [wipe('wipe', 'degrease')] },
@@ -118,6 +128,10 @@ export const RECIPES: readonly RecipeRow[] = [
   { id: 'sand-hard', part: 'bare', when: { coated: true, material: ['metal', 'plastic'] }, steps: [SAND, wipe('wipe', 'degrease')] },
   { id: 'sand-wood', part: 'bare', when: { coated: true, material: ['wood'] }, steps: [SAND] },
   { id: 'brush-bare', part: 'bare', when: { coated: true, material: ['masonry', 'ceramic'] }, steps: [dust('brush', 'brush')] },
+  {
+    ...{ id: 'prime', part: 'prime', when: { primed: true } },
+    steps: [{ key: 'prime', kind: 'seal', rate: 'seal', puts: 'sealer' }],
+  },
   {
     ...{ id: 'stain', part: 'coat', when: { coat: ['waterStain', 'oilStain'] } },
     steps: [{ key: 'coat1', kind: 'stain', rate: 'stain', puts: 'coat' }],
@@ -142,6 +156,7 @@ export const RECIPES: readonly RecipeRow[] = [
   },
   // over paint, stain and sealer nothing wet
   { id: 'dust-coat', part: 'clean', when: { coated: true }, steps: [dust('dust')] },
+  { id: 'dust-old-coat', part: 'clean', when: { painted: true }, steps: [dust('dust')] },
   { id: 'soap', part: 'clean', when: { ground: ['acrylic', 'polystyrene'] }, steps: [wipe('soap')] },
   { id: 'wipe-gently', part: 'clean', when: { ground: ['powderCoat'] }, steps: [wipe('wipeGently')] },
   {

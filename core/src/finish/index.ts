@@ -3,6 +3,7 @@ export * from './filmSteps';
 export * from './finishReadings';
 export * from './ownSteps';
 export * from './paint';
+export * from './pieceReadings';
 export * from './prepare';
 export * from './pressOf';
 export * from './recipeDraft';

@@ -1,8 +1,10 @@
 import { describe, expect, it } from '@jest/globals';
 import { demoWorkshop } from '../../test/sampleJobs';
 import { COAT_SURFACES, COATS, GROUNDS, RECIPES, type CoatId, type GroundId, type RecipeRow } from '../facts';
-import type { Piece } from '../job';
-import { cleanSteps, coatSteps, rowFor } from './prepare';
+import { applyPatch, type Piece } from '../job';
+import { dryingTimes } from './drying';
+import { leavableOf, pieceReadings } from './pieceReadings';
+import { cleanSteps, coatSteps, coatsOf, rowFor } from './prepare';
 import { draftFor } from './recipeDraft';
 
 const { jobs, shop } = demoWorkshop();
@@ -94,6 +96,82 @@ describe('recipes as rows', () => {
         );
       }
     }
+  });
+  it('an old coat dries before anything comes on it, is keyed before another, and is never wiped wet', () => {
+    const at = Date.UTC(2026, 11, 1, 9);
+    for (const coat of Object.keys(COAT_SURFACES) as CoatId[])
+      for (const more of [{}, { coat: 'acrylic' as const }, { sealedFirst: true }] satisfies Partial<Piece>[]) {
+        const fresh = draft({ ground: 'glass', painted: { coat, at }, ...more });
+        cleanSteps(fresh, [coatSteps(fresh) ?? []].flat());
+        const times = dryingTimes(coat, shop.climate);
+        const last = fresh.steps.at(-1)!;
+        expect(last.about).toMatchObject({ kind: 'clean', cleaning: 'dust' });
+        expect(last.opens).toEqual({ at: at + times.beforeFilm * 60_000, why: 'beforeFilm', coat });
+        for (const { opens, id } of fresh.steps.slice(0, -1))
+          expect([id, opens?.at]).toEqual([id, fresh.steps[0]!.id === id ? at + times.recoat * 60_000 : undefined]);
+        expect(fresh.steps.some(({ kind }) => kind === 'sand')).toBe(Object.keys(more).length > 0);
+        const old = draft({ ground: 'glass', painted: { coat }, ...more });
+        cleanSteps(old, [coatSteps(old) ?? []].flat());
+        expect(old.steps.map(({ kind }) => kind)).toEqual(fresh.steps.map(({ kind }) => kind));
+        expect(old.steps.every(({ opens }) => opens === undefined)).toBe(true);
+      }
+  });
+  it('a thirsty ground is sealed before its coat, and the coat comes in as many coats as its maker wants', () => {
+    for (const coat of Object.keys(COAT_SURFACES).filter((id) => id !== 'sealer') as CoatId[])
+      for (const coats of [1, 2, 3, 5]) {
+        const one = draft({ ground: 'rawWood', coat, coats, primed: true });
+        coatSteps(one);
+        expect(one.steps[1]!.about).toMatchObject({ kind: 'seal', first: true });
+        const put = one.steps.slice(2);
+        expect(put).toHaveLength(coats);
+        expect(coatsOf(one.input.job.piece)).toBe(coats);
+        expect(new Set(put.map(({ id }) => id)).size).toBe(coats);
+        for (const [i, { after, about }] of put.entries()) {
+          expect(after.map(({ step }) => step)).toEqual([one.steps[i + 1]!.id]);
+          expect('nth' in about && about.nth ? about.nth : [1, 1]).toEqual([i + 1, coats]);
+        }
+      }
+    // said of no number it is what is usual, with the ids that the log knows
+    const usual = draft({ ground: 'rawWood', coat: 'acrylic' });
+    const said = draft({ ground: 'rawWood', coat: 'acrylic', coats: 2 });
+    coatSteps(usual);
+    coatSteps(said);
+    expect(said.steps).toEqual(usual.steps);
+  });
+  it('what is left out is not done, and what comes next waits for what came before', () => {
+    for (const ground of Object.keys(GROUNDS) as GroundId[]) {
+      const all = draft({ ground, coat: 'acrylic' });
+      coatSteps(all);
+      const leftOut = leavableOf(all.input.job.piece);
+      const one = draft({ ground, coat: 'acrylic', leftOut: [...leftOut] });
+      coatSteps(one);
+      expect(one.steps).toHaveLength(all.steps.length - leftOut.length);
+      expect(one.steps[0]).toMatchObject({ kind: 'coat', after: [] });
+      const [reading] = pieceReadings(one.input.job, shop);
+      expect(reading?.verdict).toBe(leftOut.length > 0 ? 'watch' : undefined);
+    }
+  });
+  it.each([
+    ['rawWood', {}, 'fine', 'comes off'],
+    ['card', {}, 'watch', 'stays'],
+    ['card', { coat: 'acrylic' }, 'fine', 'covered'],
+    ['rawWood', { printGoes: 'covered' }, 'watch', 'shows through'],
+    ['rawWood', { printGoes: 'covered', sealedFirst: true }, 'watch', 'shows through'],
+    ['rawWood', { printGoes: 'covered', coat: 'chalkPaint' }, 'fine', 'covered'],
+    ['rawWood', { printGoes: 'turned' }, 'fine', 'on the back'],
+    ['glass', { printGoes: 'turned' }, 'watch', 'shines through'],
+  ] as const)('an old print on %s, %j: %s, %s', (ground, more, verdict, value) => {
+    const one = draft({ ground, state: ['printed'], ...more });
+    const [reading] = pieceReadings(one.input.job, shop);
+    expect(reading).toMatchObject({ verdict, value });
+    expect(verdict === 'fine' || reading!.remedies.length > 0 || reading!.advice).toBeTruthy();
+    // each way out of it leads to what is fine
+    for (const { patch } of reading!.remedies)
+      expect(pieceReadings(applyPatch(one.input.job, patch).document, shop)[0]!.verdict).toBe('fine');
+    coatSteps(one);
+    expect(one.steps.some(({ about }) => about.kind === 'scrape' || (about.kind === 'sand' && about.of === 'print'))).toBe(
+      value === 'comes off',
+    );
   });
   it('rows of the workshop come first, of the same part and for the pieces that they are for', () => {
     const own: RecipeRow = {

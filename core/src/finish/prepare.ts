@@ -15,15 +15,21 @@ import {
 import type { Piece } from '../job';
 import { dryingFactor, dryingTimes } from './drying';
 import { minutesFor, type RecipeDraft } from './recipeDraft';
-import type { Lag, StepAbout } from './workStep';
+import { MINUTE_MS } from '../units';
+import type { Lag, Opens, StepAbout } from './workStep';
+
+/** Whether anything is put on the piece before film. */
+const getsCoat = ({ coat, sealedFirst, primed }: Piece): boolean => coat !== undefined || sealedFirst || primed === true;
 
 /** Whether a row is for a piece. */
-function fits({ labelled, coat, coated, sealed, ground, material }: RecipeCondition, piece: Piece): boolean {
+function fits({ labelled, coat, coated, sealed, primed, painted, ground, material }: RecipeCondition, piece: Piece): boolean {
   return (
     (labelled === undefined || (piece.labelled !== undefined && labelled.includes(piece.labelled))) &&
     (coat === undefined || (piece.coat !== undefined && coat.includes(piece.coat))) &&
-    (coated === undefined || coated === (piece.coat !== undefined || piece.sealedFirst)) &&
+    (coated === undefined || coated === getsCoat(piece)) &&
     (sealed === undefined || sealed === piece.sealedFirst) &&
+    (primed === undefined || primed === (piece.primed ?? false)) &&
+    (painted === undefined || painted === (piece.painted !== undefined)) &&
     (ground === undefined || ground.includes(piece.ground)) &&
     (material === undefined || material.includes(GROUNDS[piece.ground].material))
   );
@@ -34,8 +40,8 @@ export const rowFor = (part: RecipeRow['part'], piece: Piece, rows: readonly Rec
   rows.find((row) => row.part === part && fits(row.when, piece));
 
 /** The row that frees a piece of one of its states, where there is one. */
-const stateRow = (state: StateId, piece: Piece, rows: readonly RecipeRow[] = RECIPES): RecipeRow | undefined =>
-  piece.state?.includes(state)
+export const stateRow = (state: StateId, piece: Piece, rows: readonly RecipeRow[] = RECIPES): RecipeRow | undefined =>
+  piece.state?.includes(state) && !(state === 'printed' && piece.printGoes)
     ? rows.find((row) => row.part === 'state' && row.when.state?.includes(state) && fits(row.when, piece))
     : undefined;
 
@@ -62,11 +68,11 @@ function aboutOf(step: RecipeStep, coat: CoatId | undefined, { pieces, input }: 
     case 'fill':
       return { kind: 'fill', pieces };
     case 'stain':
-      return { kind: 'stain', pieces, coat: coat! };
+      return { kind: 'stain', pieces, coat: coat!, ...(step.nth ? { nth: step.nth } : {}) };
     case 'coat':
       return { kind: 'coat', pieces, coat: coat!, nth: step.nth ?? [1, 1] };
     case 'seal':
-      return { kind: 'seal', pieces };
+      return { kind: 'seal', pieces, ...(step.key === 'prime' ? { first: true } : {}) };
     case 'clean':
       return { kind: 'clean', pieces, cleaning: step.cleaning ?? 'dust' };
     default:
@@ -89,23 +95,57 @@ function afterStep(step: RecipeStep, id: string, coat: CoatId | undefined, next:
   return waitFor({ step: id, coat }, 'recoat', draft);
 }
 
+/** The coats of a row, as many as the maker wants: the last of them is repeated, or left away. */
+function inCoats(steps: readonly RecipeStep[], coats: number | undefined): readonly RecipeStep[] {
+  const [first, last] = [steps[0], steps.at(-1)];
+  if (coats === undefined || !first || !last || first.puts !== 'coat') return steps;
+  const from = Number(first.key.replace(/\D/g, ''));
+  return Array.from({ length: coats }, (_, i) => ({
+    ...(i === 0 ? first : last),
+    key: `coat${from + i}`,
+    ...(coats > 1 || first.kind === 'coat' ? { nth: [i + 1, coats] as const } : {}),
+  }));
+}
+
+/** In how many coats the coat of this job comes. */
+export const coatsOf = (piece: Piece): number =>
+  piece.coats ?? rowFor('coat', piece)?.steps.filter(({ puts }) => puts === 'coat').length ?? 0;
+
+/** The steps of a row that are done on a piece: without those that its maker leaves out. */
+const stepsOf = (row: RecipeRow, { leftOut, coats }: Piece): readonly RecipeStep[] =>
+  inCoats(row.steps, coats).filter(({ key }) => !leftOut?.some((out) => out === key));
+
+/** When a coat that is on the piece already is dry enough for what comes next; nothing where it is long dry. */
+function opensAt(next: 'recoat' | 'beforeFilm', { input: { job, climate } }: RecipeDraft): { readonly opens?: Opens } {
+  const { painted } = job.piece;
+  if (painted?.at === undefined) return {};
+  return { opens: { at: painted.at + dryingTimes(painted.coat, climate)[next] * MINUTE_MS, why: next, coat: painted.coat } };
+}
+
 /** Adds the steps of a row, each after the one before; the last of them. */
-function addRow(draft: RecipeDraft, row: RecipeRow, first: readonly Lag[]): { readonly id: string; readonly step: RecipeStep } | undefined {
+function addRow(
+  draft: RecipeDraft,
+  row: RecipeRow,
+  first: readonly Lag[],
+  opens: { readonly opens?: Opens } = {},
+): { readonly id: string; readonly step: RecipeStep } | undefined {
   const { input, face, id, add } = draft;
   const { piece, count } = input.job;
+  const steps = stepsOf(row, piece);
   let after = first;
-  row.steps.forEach((step, i) => {
+  steps.forEach((step, i) => {
     const coat = step.puts === 'coat' ? piece.coat : step.puts === 'alcohol' ? undefined : step.puts;
     add({
       id: id(step.key),
       about: aboutOf(step, coat, draft),
       hands: minutesFor(HANDS_ON[step.rate], count, face * (step.share ?? 1)),
       after,
+      ...(i === 0 ? opens : {}),
       cautions: cautionsOf(step, coat),
     });
-    after = [afterStep(step, id(step.key), coat, row.steps[i + 1], draft)];
+    after = [afterStep(step, id(step.key), coat, steps[i + 1], draft)];
   });
-  const last = row.steps.at(-1);
+  const last = steps.at(-1);
   return last && { id: id(last.key), step: last };
 }
 
@@ -116,7 +156,7 @@ export function coatSteps(draft: RecipeDraft, rows?: readonly RecipeRow[], begun
   /** Adds the row of a part after what came before; what follows waits for it. */
   const make = (part: 'label' | 'bare', before: readonly Lag[]): readonly Lag[] => {
     const row = rowFor(part, piece, rows);
-    const last = row && addRow(draft, row, before);
+    const last = row && addRow(draft, row, before, part === 'bare' ? opensAt('recoat', draft) : {});
     return last ? [afterStep(last.step, last.id, undefined, undefined, draft)] : before;
   };
   const freed = (state: StateId, before: readonly Lag[]): readonly Lag[] => {
@@ -128,13 +168,16 @@ export function coatSteps(draft: RecipeDraft, rows?: readonly RecipeRow[], begun
     'bare',
     STATES.reduce((before, state) => freed(state, before), make('label', begun)),
   );
-  const put = (part: 'coat' | 'seal', on: On | undefined): On | undefined => {
+  const put = (part: 'prime' | 'coat' | 'seal', on: On | undefined): On | undefined => {
     const row = rowFor(part, piece, rows);
-    const last = row && addRow(draft, row, on ? [waitFor(on, 'beforeSealer', draft)] : first);
+    const why = part === 'coat' ? 'recoat' : 'beforeSealer';
+    const last =
+      row &&
+      addRow(draft, row, on ? [waitFor(on, why, draft)] : first, draft.steps.some((step) => step.opens) ? {} : opensAt('recoat', draft));
     const coat = last?.step.puts === 'coat' ? piece.coat : last?.step.puts;
     return last && coat ? { step: last.id, coat } : on;
   };
-  const on = put('seal', put('coat', undefined));
+  const on = put('seal', put('coat', put('prime', undefined)));
   if (!on) return first[0];
   care.push({ after: on.step, minutes: dryingTimes(on.coat, input.climate).fullCure, coat: on.coat, then: 'water', packed: true });
   return waitFor(on, 'beforeFilm', draft);
@@ -149,7 +192,7 @@ export interface Cleaned {
 /** The piece made clean for film, as what is on top of it stands. */
 export function cleanSteps(draft: RecipeDraft, ground: readonly Lag[], rows?: readonly RecipeRow[]): Cleaned {
   const row = rowFor('clean', draft.input.job.piece, rows);
-  const added = row && addRow(draft, row, ground);
+  const added = row && addRow(draft, row, ground, opensAt('beforeFilm', draft));
   if (!added) throw new Error(`no recipe cleans ${draft.input.job.piece.ground}`);
   const { id, step } = added;
   const most = step.within ? { most: WAITS[step.within] } : {};

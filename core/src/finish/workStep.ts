@@ -49,6 +49,13 @@ export type WaitFor =
   | 'cooled'
   | 'own';
 
+/** Something that dries already when a job begins: a step does not begin before, UTC ms. */
+export interface Opens {
+  readonly at: number;
+  readonly why: WaitFor;
+  readonly coat: CoatId;
+}
+
 /** How long after another step a step may begin, minutes. */
 export interface Lag {
   readonly step: StepId;
@@ -131,9 +138,9 @@ export type StepAbout =
   | { readonly kind: 'own'; readonly name: string; readonly pieces: Pieces }
   | { readonly kind: 'finish'; readonly name: string; readonly pieces: Pieces }
   | { readonly kind: 'sealOver'; readonly pieces: Pieces; readonly sealer: SealerId }
-  | { readonly kind: 'stain'; readonly pieces: Pieces; readonly coat: CoatId }
+  | { readonly kind: 'stain'; readonly pieces: Pieces; readonly coat: CoatId; readonly nth?: readonly [number, number] }
   | { readonly kind: 'coat'; readonly pieces: Pieces; readonly coat: CoatId; readonly nth: readonly [number, number] }
-  | { readonly kind: 'seal'; readonly pieces: Pieces }
+  | { readonly kind: 'seal'; readonly pieces: Pieces; readonly first?: true }
   | {
       readonly kind: 'cut';
       readonly film: string;
@@ -251,6 +258,7 @@ export interface WorkStep {
   readonly hands: number;
   readonly needs: readonly Need[];
   readonly after: readonly Lag[];
+  readonly opens?: Opens;
   readonly cautions: readonly CautionId[];
   /** May go on after a break; other steps are done in one go. */
   readonly mayPause: boolean;

@@ -1,4 +1,5 @@
-import type { Job, Shop, WorkEvent } from '../job';
+import type { CoatId } from '../facts';
+import type { Job, Piece, Shop, WorkEvent } from '../job';
 import { good, refused, type Problem, type Result } from '../units';
 import { jobFault, logFault, shopFault, type Fault } from './soundJob';
 import { jobFile, workshopFile } from './generated/validators';
@@ -7,9 +8,11 @@ import { FILE_VERSION } from './version';
 /**
  * What makes a file of a version one of the next, the first for version 1. Both only add: version 2 outlines, features, edits, lists, a shelf;
  * version 3 supplies, sheets and offcuts, carriers, presses, patterns of jobs, counts of stock, hours beside the week; version 4 reverse masks,
- * etched and heat-applied marks with their films, edges and tools, sealers, steps of one's own, what a job needs.
+ * etched and heat-applied marks with their films, edges and tools, sealers, steps of one's own, what a job needs;
+ * version 5 old coats and prints, what is primed or left out of the usual steps, bridges, strokes, ways of taping.
  */
 const MIGRATIONS: readonly ((data: Record<string, unknown>) => Record<string, unknown>)[] = [
+  (data) => data,
   (data) => data,
   (data) => data,
   (data) => data,
@@ -28,22 +31,31 @@ const instant = (text: string) => Date.parse(text);
 
 type Filed<T, K extends keyof T> = Omit<T, K> & { [key in K]: T[key] extends number ? string : string | undefined };
 
-function fileJob(job: Job): Filed<Job, 'createdAt' | 'deadline'> {
-  const { deadline, ...rest } = job;
+/** A job as it is filed: its moments as text. */
+type FiledJob = Filed<Omit<Job, 'piece'>, 'createdAt' | 'deadline'> & { piece: FiledPiece };
+type FiledPiece = Omit<Piece, 'painted'> & { painted?: { coat: CoatId; at?: string } };
+
+function fileJob({ piece: { painted, ...piece }, deadline, ...rest }: Job): FiledJob {
+  const old = painted && { coat: painted.coat, ...(painted.at === undefined ? {} : { at: iso(painted.at) }) };
   return {
     ...rest,
-    createdAt: iso(job.createdAt),
+    piece: { ...piece, ...(old ? { painted: old } : {}) },
+    createdAt: iso(rest.createdAt),
     ...(deadline === undefined || !Number.isFinite(deadline) ? {} : { deadline: iso(deadline) }),
-  } as Filed<Job, 'createdAt' | 'deadline'>;
+  } as FiledJob;
 }
 
-function unfileJob(job: Filed<Job, 'createdAt' | 'deadline'>): Job {
-  const { deadline, createdAt, ...rest } = job;
-  return { ...rest, createdAt: instant(createdAt), ...(deadline === undefined ? {} : { deadline: instant(deadline) }) };
+function unfileJob({ piece: { painted, ...piece }, deadline, createdAt, ...rest }: FiledJob): Job {
+  const old = painted && { coat: painted.coat, ...(painted.at === undefined ? {} : { at: instant(painted.at) }) };
+  return {
+    ...rest,
+    piece: { ...piece, ...(old ? { painted: old } : {}) },
+    createdAt: instant(createdAt),
+    ...(deadline === undefined ? {} : { deadline: instant(deadline) }),
+  } as Job;
 }
 
 type FiledSpan = { id: string; start: string; end: string };
-type FiledJob = Filed<Job, 'createdAt' | 'deadline'>;
 
 /** A shop as it is filed: its moments as text. */
 function fileShop({ patterns, hours: { extra, ...hours }, ...rest }: Shop): object {

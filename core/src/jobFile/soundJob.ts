@@ -80,6 +80,7 @@ export function jobFault(job: Job): Fault | undefined {
       : undefined) ??
     instant(job.createdAt, '/createdAt') ??
     instant(job.deadline, '/deadline') ??
+    instant(job.piece.painted?.at, '/piece/painted/at') ??
     (shape.ok ? undefined : { path: '/piece/shape', found: shape.problem.found.replace(/\.$/, ''), expected: shape.problem.expected }) ??
     twice(job.piece.features ?? [], '/piece/features') ??
     twice(job.zones, '/zones') ??

@@ -52,6 +52,12 @@ function rackOf(schedule: Schedule, now: number): RackItem[] {
   for (const job of schedule.jobs.values()) {
     const at = new Map(job.steps.map((s) => [s.step.id, s]));
     for (const placed of job.steps.filter((s) => s.state === 'waiting')) {
+      const { opens } = placed.step;
+      if (opens && opens.at > now)
+        items.push({
+          ...{ id: `${placed.step.id}<`, job: job.job, step: placed.step.id, what: waitWords(opens), until: opens.at },
+          ...{ state: 'drying', next: stepWords(placed.step).short },
+        });
       for (const lag of placed.step.after) {
         const other = at.get(lag.step);
         if (other?.state !== 'done') continue;

@@ -1,7 +1,7 @@
 import type { Faces } from '../artwork';
 import { measureReadings } from '../blanks';
 import { cutReadings, type FilmLayout } from '../cut';
-import { finishReadings, sealerReadings, type RecipeLayer } from '../finish';
+import { finishReadings, pieceReadings, sealerReadings, type RecipeLayer } from '../finish';
 import { guarded, withSight, type Id, type Job, type Reading, type Shop } from '../job';
 import { scheduleReadings, type JobSchedule } from '../schedule';
 import { techniqueReadings } from '../techniques';
@@ -72,6 +72,7 @@ export function jobReadings({ job, works, film, layers, inputs, schedule }: Read
   const own = ofMarks(job, works, around, memo);
   const all = [
     ...guarded('measure', 'measure', job.id, 'Room on the piece', () => measureReadings(job.piece, job.zones, lengths)),
+    ...guarded('prepare', 'piece', job.id, 'The state of the piece', () => pieceReadings(job, shop)),
     ...guarded('draw', 'list', job.id, 'The list', () => listReadings(job)),
     ...own,
     ...(quick

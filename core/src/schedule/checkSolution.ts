@@ -59,6 +59,7 @@ export function checkSolution(problem: Problem, solution: Solution): string[] {
     if (state !== 'waiting') continue;
     const minutes = spans.reduce((sum, span) => sum + span.end - span.start, 0) / MINUTE_MS;
     if (Math.abs(minutes - Math.max(1, step.hands)) > 1e-6) faults.push(`${step.id} has ${minutes} of ${step.hands} minutes`);
+    if (step.opens && start < step.opens.at) faults.push(`${step.id} begins before what is on the piece is dry`);
     if (start < problem.now || spans[0]!.start !== start || spans.at(-1)!.end !== end) faults.push(`${step.id} has no true start or end`);
     if (!spans.every((span) => hands.some((window) => window.start <= span.start && span.end <= window.end)))
       faults.push(`${step.id} is outside the hours`);

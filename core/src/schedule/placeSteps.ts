@@ -86,7 +86,7 @@ export function placeSteps(
       }
       const earliest = step.after.reduce(
         (time, lag) => Math.max(time, (placed.get(lag.step)?.end ?? from) + lag.least * MINUTE_MS),
-        Math.max(from, notBefore.get(step.id) ?? 0),
+        Math.max(from, notBefore.get(step.id) ?? 0, step.opens?.at ?? 0),
       );
       const spans = findSpans(left, earliest, step.hands, step.mayPause);
       if (!spans) return { unplaced: step.id };

@@ -75,6 +75,13 @@ function holdupOf(alone: Placement, now: number): Holdup {
     const tight: { lag: WorkStep['after'][number]; ready: number } | undefined = step.after
       .map((lag) => ({ lag, ready: (at.get(lag.step)?.end ?? 0) + lag.least * MINUTE_MS }))
       .toSorted((a, b) => b.ready - a.ready)[0];
+    const { opens } = step;
+    if (opens && opens.at >= (tight?.ready ?? 0)) {
+      const minutes = (opens.at - now) / MINUTE_MS;
+      if (minutes > wait.minutes) wait = { minutes, lag: { ...opens, step: step.id, least: minutes } };
+      idle += Math.max(0, start - opens.at);
+      break;
+    }
     if (!tight) {
       idle += Math.max(0, start - now);
       break;

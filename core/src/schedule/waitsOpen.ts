@@ -21,7 +21,12 @@ export interface OpenWait {
  * @param at UTC ms
  */
 export function waitsOpen(placed: PlacedStep, steps: readonly PlacedStep[], at: number): OpenWait[] {
-  return placed.step.after.flatMap(({ step, least, ...lag }): OpenWait[] => {
+  const { opens } = placed.step;
+  const old: OpenWait[] =
+    opens && opens.at > at
+      ? [{ why: waitWords(opens), until: opens.at, least: (opens.at - at) / MINUTE_MS, after: 'the coat before' }]
+      : [];
+  const own = placed.step.after.flatMap(({ step, least, ...lag }): OpenWait[] => {
     if (least <= 0) return [];
     const before = steps.find((s) => s.step.id === step);
     if (!before) return [];
@@ -30,4 +35,5 @@ export function waitsOpen(placed: PlacedStep, steps: readonly PlacedStep[], at: 
     const until = before.end + least * MINUTE_MS;
     return until > at ? [{ why, until, least, after }] : [];
   });
+  return [...old, ...own];
 }

@@ -1,8 +1,10 @@
 import { ETCHING, GROUNDS, HANDS_ON, LAYOUT } from '../facts';
+import { isCoated } from '../blanks';
 import { minutesFor } from '../finish';
 import { makeAs } from '../fit';
 import { aboutMark, setAt, type Making, type Reading, type Remedy } from '../job';
 import { formatDuration } from '../units';
+import { leaveBare } from './leaveBare';
 import { placeFilm } from './placeFilm';
 import type { JobMark, TechniqueFile, TechniqueShop } from './technique';
 
@@ -16,17 +18,9 @@ const creamNeeded = (areaMm2: number, count: number): number =>
 function biteReading({ job, mark }: JobMark<Etched>, { films, paints }: TechniqueShop): Reading {
   const { piece } = job;
   const bites = GROUNDS[piece.ground].etches === true;
-  const coated = piece.coat !== undefined || piece.sealedFirst;
+  const coated = isCoated(piece);
   const decal = makeAs('decal', mark, { films, paints }, piece.behind);
-  const remedies: Remedy[] = [
-    ...(bites && piece.coat !== undefined
-      ? [{ label: 'Leave it bare', patch: [...setAt(['piece', 'coat'], undefined), ...setAt(['piece', 'sealedFirst'], false)] }]
-      : []),
-    ...(bites && piece.coat === undefined && piece.sealedFirst
-      ? [{ label: 'Leave it unsealed', patch: setAt(['piece', 'sealedFirst'], false) }]
-      : []),
-    ...(!bites && decal ? [{ label: 'Make it a decal', patch: decal }] : []),
-  ];
+  const remedies: Remedy[] = [...(bites ? leaveBare(piece) : []), ...(!bites && decal ? [{ label: 'Make it a decal', patch: decal }] : [])];
   return {
     id: `bite:${mark.id}`,
     station: 'paint',
@@ -42,7 +36,13 @@ function biteReading({ job, mark }: JobMark<Etched>, { films, paints }: Techniqu
         : 'Plain glass etches. Coated glass does not, and lead crystal only where the sheet of the cream says so: try the foot ' +
           'or a spare piece first.',
     remedies: !bites || coated ? remedies : [],
-    ...(!bites && remedies.length === 0 ? { advice: 'Choose another way to make the mark in Draw.' } : {}),
+    ...((!bites || coated) && remedies.length === 0
+      ? {
+          advice: bites
+            ? 'Take the old coat off first, or choose another way to make the mark in Draw.'
+            : 'Choose another way to make the mark in Draw.',
+        }
+      : {}),
   };
 }
 

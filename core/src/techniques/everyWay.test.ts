@@ -16,7 +16,8 @@ import {
   type StepKind,
   type TechniqueId,
 } from '../facts';
-import { pressOf, sealerReadings, type RecipeLayer, type WorkStep } from '../finish';
+import { pieceReadings, pressOf, sealerReadings, type RecipeLayer, type WorkStep } from '../finish';
+import { isCoated } from '../blanks';
 import type { Job, Mark, Piece } from '../job';
 import { stepText, stepTitle } from '../words';
 import { recipeFor } from './recipeFor';
@@ -61,7 +62,9 @@ function* everyCase(): Generator<Case> {
             ...{ ground, contact: 'satin', shape: { kind: 'flat', width: 300, height: 200 }, sealedFirst: i === 2 },
             ...(coat ? { coat } : {}),
             ...(state ? { state } : {}),
-            ...(i === 3 ? { labelled: 'paper' as const } : {}),
+            ...(i === 3 ? { labelled: 'paper' as const, primed: true, coats: 3 } : {}),
+            ...(i === 1 ? { printGoes: technique.length % 2 === 0 ? ('covered' as const) : ('turned' as const) } : {}),
+            ...(i === 4 ? { painted: { coat: 'wallPaint' as const, at: base!.createdAt }, leftOut: ['sand' as const] } : {}),
             ...{ use: { drink: false, food, dryShort: false }, sealedAfter: sealers[(i + technique.length) % sealers.length] as SealerId },
           };
           if (piece.sealedAfter === undefined) delete piece.sealedAfter;
@@ -69,7 +72,7 @@ function* everyCase(): Generator<Case> {
           const job: Job = { ...base!, id: 'j', count: 2, piece, marks: [mark] };
           const layers = [layerOf(mark)];
           const { steps } = recipeFor({ job, layers, climate: shop.climate, paints: shop.paints, presses: shop.presses });
-          const readings = [...techniqueReadings(job, layers, shop), ...sealerReadings(job)];
+          const readings = [...techniqueReadings(job, layers, shop), ...sealerReadings(job), ...pieceReadings(job, shop)];
           yield {
             job,
             steps,
@@ -147,10 +150,10 @@ describe('every ground, coat, state, technique, sealer and use', () => {
   });
   it('an etched mark is stopped on what does not etch, and a pressed one on what does not stand the press', () => {
     for (const { job, stops } of cases) {
-      const { ground, coat, sealedFirst } = job.piece;
+      const { ground, coat } = job.piece;
       const [mark] = job.marks;
       const ids = stops.map(({ id }) => id.split(':')[0]);
-      const bare = coat === undefined && !sealedFirst;
+      const bare = !isCoated(job.piece);
       const agree = (is: boolean, wanted: boolean) => {
         if (is !== wanted) throw new Error(`${ground}, ${coat}: ${ids.join(' ')}`);
       };

@@ -1,8 +1,10 @@
 import { CONTACTS, FILM_KINDS, GROUNDS, HANDS_ON, PRESSING, TECHNIQUES } from '../facts';
+import { isCoated } from '../blanks';
 import { dryingFactor, pressOf, type FittedLayer } from '../finish';
 import { makeAs } from '../fit';
-import { aboutMark, filmInstead, setAt, type Film, type Making, type Press, type Reading, type Remedy } from '../job';
+import { aboutMark, filmInstead, type Film, type Making, type Press, type Reading, type Remedy } from '../job';
 import { counted, formatLength, formatTemperature, inSentence } from '../units';
+import { leaveBare } from './leaveBare';
 import type { JobMark, LaidMark, TechniqueFile, TechniqueShop } from './technique';
 
 type Heat = Extract<Making, { technique: 'heat' }>;
@@ -28,7 +30,7 @@ function scorchReading(work: JobMark<Heat>, { films, paints, temperatures }: Tec
   const hottest = hotOn(work).toSorted((a, b) => b.press!.celsius - a.press!.celsius)[0];
   const celsius = hottest?.press?.celsius ?? FILM_KINDS[TECHNIQUES.heat.usualFilm].press!.celsius.typical;
   const say = (degrees: number) => formatTemperature(degrees, temperatures);
-  const coated = piece.coat !== undefined || piece.sealedFirst;
+  const coated = isCoated(piece);
   const over = stands === undefined || coated || celsius > stands.typical;
   const cooler =
     stands && !coated
@@ -40,9 +42,7 @@ function scorchReading(work: JobMark<Heat>, { films, paints, temperatures }: Tec
       ? cooler.slice(0, 2).map((film) => ({ label: `Cut it from ${film.name}`, patch: filmInstead(mark, hottest.film.id, film.id) }))
       : []),
     ...(decal ? [{ label: 'Make it a decal', patch: decal }] : []),
-    ...(coated && stands
-      ? [{ label: 'Leave it bare', patch: [...setAt(['piece', 'coat'], undefined), ...setAt(['piece', 'sealedFirst'], false)] }]
-      : []),
+    ...(coated && stands ? leaveBare(piece) : []),
   ];
   return {
     id: `scorch:${mark.id}`,
@@ -63,9 +63,12 @@ function scorchReading(work: JobMark<Heat>, { films, paints, temperatures }: Tec
     remedies: over ? remedies : [],
     ...(over && remedies.length === 0
       ? {
-          advice: stands
-            ? 'Take a film that is pressed cooler, by its own sheet, or sew the mark on as a patch.'
-            : 'Press the mark on a patch of cotton and sew or pin that on.',
+          advice:
+            piece.painted && stands
+              ? 'Press it on a piece that is bare, or sew the mark on as a patch.'
+              : stands
+                ? 'Take a film that is pressed cooler, by its own sheet, or sew the mark on as a patch.'
+                : 'Press the mark on a patch of cotton and sew or pin that on.',
         }
       : {}),
   };

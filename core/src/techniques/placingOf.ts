@@ -1,4 +1,5 @@
 import { GROUNDS, MATERIALS, PLACING_LIMITS, PLACINGS, TECHNIQUES, type PlacingId } from '../facts';
+import { isCoated } from '../blanks';
 import type { Mark, Piece } from '../job';
 
 type Placed = Pick<Mark, 'technique' | 'placing'>;
@@ -7,7 +8,7 @@ type Placed = Pick<Mark, 'technique' | 'placing'>;
 export function placingsFor(mark: Pick<Mark, 'technique'>, piece: Piece): PlacingId[] {
   const { taped, filmStays } = TECHNIQUES[mark.technique];
   if (!taped) return ['hand'];
-  const bare = piece.coat === undefined && !piece.sealedFirst;
+  const bare = !isCoated(piece);
   const wet = filmStays && bare && MATERIALS[GROUNDS[piece.ground].material].getsWet && !GROUNDS[piece.ground].porous;
   const flat = piece.shape.kind === 'flat';
   return (Object.keys(PLACINGS) as PlacingId[]).filter((id) => {

@@ -76,6 +76,7 @@ const SANDED: Record<SandedFor, (what: string) => string> = {
   print: (what) => `the old print off ${what}`,
   grease: (what) => `the greasy wood of ${what} until it is bright`,
   filler: (what) => `the filler on ${what} flat`,
+  paint: (what) => `the old coat of ${what} until it is dull, and dust off`,
 };
 
 const ORDINALS = ['first', 'second', 'third', 'fourth', 'fifth'];
@@ -122,7 +123,7 @@ export const PREPARE_WORDS: WordsOf<'label' | 'sand' | 'scrape' | 'fill' | 'own'
   },
   stain: {
     verb: () => 'Stain',
-    rest: ({ pieces }) => `${all(pieces)} and wipe off the excess`,
+    rest: ({ pieces, nth }) => `${all(pieces)} and wipe off the excess${nth && nth[0] > 1 ? `, ${ORDINALS[nth[0] - 1]} time` : ''}`,
     short: () => 'stain',
     text: ({ coat }) => `${capital(COATS[coat].name)}, with the grain, edges too. Wipe after a few minutes.`,
   },
@@ -134,9 +135,12 @@ export const PREPARE_WORDS: WordsOf<'label' | 'sand' | 'scrape' | 'fill' | 'own'
   },
   seal: {
     verb: () => 'Seal',
-    rest: ({ pieces }) => `${all(pieces)} with one thin clear coat`,
-    short: () => 'seal',
-    text: () => 'A soft brush, thin, and no going back over it. The tape then lifts no paint, and film lies flat.',
+    rest: ({ pieces, first }) => `${all(pieces)} with one thin clear coat${first ? ' before any paint' : ''}`,
+    short: ({ first }) => (first ? 'prime' : 'seal'),
+    text: ({ first }) =>
+      first
+        ? 'Thin, into the edges too: a thirsty ground then drinks no paint. Smooth raised fibres with fine paper once it is dry.'
+        : 'A soft brush, thin, and no going back over it. The tape then lifts no paint, and film lies flat.',
   },
   clean: {
     verb: ({ cleaning }) => CLEANING[cleaning].verb,

@@ -50,6 +50,12 @@ export function StepCards({ plan, shop, stations }: { plan: JobPlan; shop: Shop;
           {placed.state !== 'done' && (
             <>
               <p className="text-[0.92rem] leading-snug">{stepText(placed.step, shop.lengths, shop.temperatures)}</p>
+              {placed.step.opens && (
+                <p className="mt-1 flex items-center gap-2 text-[0.86rem]">
+                  <span className="hatched border-base-300 inline-block h-3 w-8 shrink-0 rounded-sm border" aria-hidden="true" />
+                  not before {formatMoment(placed.step.opens.at, shop.hours.zone)}: {waitWords(placed.step.opens)}
+                </p>
+              )}
               {placed.step.after
                 .filter((lag) => lag.least > 0 || lag.most !== undefined)
                 .map((lag) => (

@@ -1,7 +1,7 @@
 import Type from 'typebox';
-import { COATS, CONTACTS, FEATURES, GROUNDS, SEALERS } from '../../facts';
+import { COATS, CONTACTS, FEATURES, GROUNDS, LEAVABLE, SEALERS } from '../../facts';
 import { outline } from './artwork';
-import { colour, id, list, maybe, measure, name, number, oneBy, place, record, rowOf, word, yes } from './shape';
+import { colour, id, instant, list, maybe, measure, name, number, oneBy, place, record, rowOf, whole, word, yes } from './shape';
 
 /** The shape of a piece, mm. */
 export const shape = oneBy(
@@ -67,12 +67,22 @@ export const piece = record(
     coat: maybe(coat),
     /** The paint in stock that it is; the first of its kind where none is named. */
     coatPaint: maybe(id),
+    /** In how many coats it comes, where not in as many as is usual. */
+    coats: maybe(whole(1, 5)),
+    /** A coat that is on it already, and when that was put on, where it is not long ago. */
+    painted: maybe(record({ coat, at: maybe(instant) })),
+    /** A thirsty ground that is sealed before its coat. */
+    primed: maybe(yes),
+    /** Usual steps of its preparation that the maker leaves out. */
+    leftOut: maybe(list(word(...LEAVABLE), LEAVABLE.length)),
     /** Whether light passes through the bare piece, where its material leaves that open; as its ground does where it is not said. */
     seeThrough: maybe(yes),
     /** A label that is on it and comes off first, by what it is made of. */
     labelled: maybe(word('paper', 'plastic')),
     /** What else it has to be freed of, or made good, before anything else: grease, dust, grooves, an old print. */
     state: maybe(list(word('greasy', 'dusty', 'grooved', 'printed'), 4)),
+    /** What becomes of an old print, where it is not taken off. */
+    printGoes: maybe(word('covered', 'turned')),
     /** Cloth that stretches. */
     stretches: maybe(yes),
     /** A clear sealer that goes over the finished marks, which is a school. */

@@ -9,6 +9,9 @@ import { ZoneColours } from './ZoneColours';
 const saidElse = (piece: Piece, zone: Zone): string[] => [
   ...(piece.waxed ? ['waxed or oiled'] : []),
   ...(piece.labelled ? [`a ${piece.labelled} label`] : []),
+  ...(piece.state ?? []),
+  ...(piece.painted ? ['painted'] : []),
+  ...(piece.primed ? ['sealed before its coat'] : []),
   ...(piece.slats ? [`${piece.slats.run} slats`] : []),
   ...(piece.build === 'joined' ? ['put together from several'] : piece.build === 'apart' ? ['taken apart'] : []),
   ...(zone.colours?.length ? ['patterned'] : []),
@@ -29,7 +32,9 @@ export function AnythingElse({ job, shop, edit, zone }: Pick<StationProps, 'job'
           onClick={() => setTurned(!open)}
         >
           {open ? '▾' : '▸'} Anything else about it?
-          <span className="quiet text-sm font-normal">{said.length > 0 ? said.join(', ') : 'wax, a label, slats, joins, a pattern'}</span>
+          <span className="quiet text-sm font-normal">
+            {said.length > 0 ? said.join(', ') : 'wax, a label, an old coat or print, slats, joins, a pattern'}
+          </span>
         </button>
       </h2>
       {open && (

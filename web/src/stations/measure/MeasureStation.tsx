@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { coatPaint, isClear, surfaceOf, wallBox, wallOf } from '@kolleta/core/blanks';
+import { coatsOf } from '@kolleta/core/finish';
 import { CONTACTS, GROUNDS, MATERIALS, COATS, type CoatId, type Contact, type GroundId } from '@kolleta/core/facts';
 import { growBox } from '@kolleta/core/geometry';
 import { removeAt, setAt, type Scalar } from '@kolleta/core/job';
@@ -232,10 +233,23 @@ export function MeasureStation({ job, plan, shop, edit, fix, mark }: StationProp
             options={COAT_OPTIONS}
             onChange={(coat) => edit(coat === 'none' ? removeAt(['piece', 'coat']) : setAt(['piece', 'coat'], coat), 'Change the coat')}
           />
-          {coatPaints.length > 0 && (
+          {piece.coat !== undefined && (
             <>
               {' '}
               in{' '}
+              <CountWord
+                label="Coats of the piece"
+                value={coatsOf(piece)}
+                most={5}
+                onChange={(coats) => set('coats', coats, 'Change the coats')}
+              />{' '}
+              {coatsOf(piece) === 1 ? 'coat' : 'coats'}
+            </>
+          )}
+          {coatPaints.length > 0 && (
+            <>
+              {' '}
+              of{' '}
               <Choice
                 label="Paint of the coat"
                 value={coatPaint(piece, shop.paints)?.id ?? ''}

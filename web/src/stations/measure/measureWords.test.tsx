@@ -22,6 +22,29 @@ const anythingElse = async () => {
 };
 const choose = (label: string, option: string) => userEvent.selectOptions(screen.getByLabelText(label), option);
 
+describe('what is on a piece', () => {
+  it('is said with when it was put on, what becomes of an old print, and in how many coats it is painted', async () => {
+    const state = measure('honour-board');
+    await anythingElse();
+    await choose('Coat that is on it', 'with wall paint on it');
+    expect(state.job.piece.painted).toEqual({ coat: 'wallPaint' });
+    await choose('When it was painted', 'yesterday');
+    expect(state.job.piece.painted!.at).toEqual(expect.any(Number));
+    expect(screen.getByLabelText<HTMLSelectElement>('When it was painted').selectedOptions[0]!.text).toBe('yesterday');
+    await choose('When it was painted', 'long ago');
+    expect(state.job.piece.painted).toEqual({ coat: 'wallPaint' });
+    await choose('Coat that is on it', 'not painted yet');
+    expect(state.job.piece.painted).toBeUndefined();
+    await userEvent.click(screen.getByLabelText('with an old print'));
+    await choose('Old print', 'painted over');
+    expect(state.job.piece.printGoes).toBe('covered');
+    await userEvent.click(screen.getByLabelText('Sealed before its coat'));
+    expect(state.job.piece.primed).toBe(true);
+    await say('Coats of the piece', '3');
+    expect(state.job.piece.coats).toBe(3);
+  });
+});
+
 describe('the shape of a piece', () => {
   it('may be taken for another; a wrap tells the diameter, and the zone follows', async () => {
     const state = measure('honour-board');

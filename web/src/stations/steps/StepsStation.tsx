@@ -25,6 +25,7 @@ import { NeedsWords } from './NeedsWords';
 import { OwnSteps } from './OwnSteps';
 import { PlacingWords } from './PlacingWords';
 import { SealWords } from './SealWords';
+import { UsualSteps } from './UsualSteps';
 import { StepCards } from '../../frame/StepCards';
 
 const WORDS: Record<string, { title: string; text: string }> = {
@@ -213,6 +214,7 @@ export function StepsStation({ job, plan, shop, edit, fix, mark, station }: Stat
       <StepCards plan={plan} shop={shop} stations={[station]} />
       {station === 'prepare' && (
         <>
+          <UsualSteps job={job} edit={edit} />
           <NeedsWords job={job} shop={shop} edit={edit} />
           <OwnSteps job={job} shop={shop} edit={edit} />
         </>
