@@ -96,9 +96,10 @@ const TRIED: ReadonlySet<string> = new Set([
 function isTried(job: Job, reading: Reading, patch: Remedy['patch']): boolean {
   const ofMarks = patch.filter(({ path }) => path[0] === 'marks');
   if (ofMarks.some(({ path }) => path.at(-1) === 'zone')) return true;
-  // what is etched or pressed wants the piece bare
-  const wantsBare = ({ technique }: Mark) => TECHNIQUES[technique].stays === 'etching' || TECHNIQUES[technique].filmBy === 'heat';
-  if (patch.some(({ path }) => path[0] === 'piece') && job.marks.some(wantsBare)) return true;
+  // what is put on the piece is what all of its marks lie on, and so is the paint around a mask
+  if (patch.some(({ path }) => path[0] === 'piece')) return true;
+  const around = (id: string | undefined) => job.marks.some((mark) => mark.id === id && TECHNIQUES[mark.technique].stays === 'ground');
+  if (job.marks.length > 1 && ofMarks.some(({ path }) => path[2] === 'paint' && around(path[1]))) return true;
   const kind = kindOf(reading);
   if (kind !== 'thin') return TRIED.has(kind);
   return ofMarks.some(({ path }) => reshapes(job.marks.find((mark) => mark.id === path[1])?.edits ?? []));

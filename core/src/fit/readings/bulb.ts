@@ -1,6 +1,6 @@
 import { bulbExcess, bulbReach, bulbSnips, type Bulb } from '../../blanks';
 import { BULB, GRIP_LIMITS, TECHNIQUES } from '../../facts';
-import { aboutMark, setAt, type Remedy } from '../../job';
+import { aboutMark, type Remedy } from '../../job';
 import { formatLength } from '../../units';
 import { reshapes } from '../../artwork';
 import { boxAround, boxHeight, boxOf, boxWidth, largestInscribed } from '../../geometry';
@@ -8,6 +8,7 @@ import { keptFilm } from '../inspectMark';
 import { makeAs } from '../makeAs';
 import { hullShapes } from '../shapeMark';
 import { type FitContext, type FitReading } from './context';
+import { madeWide } from './madeWide';
 import { staysWhole } from './smaller';
 
 const percent = (share: number) => `${(share * 100).toFixed(1)} %`;
@@ -19,7 +20,7 @@ function smaller(context: FitContext, share: number): Remedy[] {
   const width = Math.floor(fitted.width * share * 0.995 * 10) / 10;
   if (width <= 5 || !staysWhole(context, width)) return [];
   const label = `Make it ${formatLength(width, shop.lengths)} wide`;
-  return [{ label, patch: setAt(['marks', mark.id, 'size'], { mode: 'width', width }) }];
+  return [{ label, patch: madeWide(mark, fitted.width, width) }];
 }
 
 /** How much smaller a mark has to be so that its corners lie within a radius, mm; frames and backings keep their widths, which is tried out. */

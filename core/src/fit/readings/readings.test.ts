@@ -3,6 +3,7 @@ import { shippedFaces } from '../../../test/faces';
 import { DEMO_START, demoShop, plateJob, textMark } from '../../../test/sampleJobs';
 import type { Faces } from '../../artwork';
 import type { Job, Mark, Reading, Shop } from '../../job';
+import { madeWide } from './madeWide';
 import { Memo, planWorkshop } from '../../plan';
 
 let faces: Faces;
@@ -216,5 +217,14 @@ describe('on a belly', () => {
     expect(about(large, 'tape')).toMatchObject({ count: expect.any(Number), length: expect.any(Number) });
     expect(about(large, 'place')).toEqual(about(large, 'tape'));
     expect(about(glass({ size: { mode: 'height', height: 5 } }, 'T'), 'tape')).toBeUndefined();
+  });
+});
+
+describe('a stretched mark that is made another width', () => {
+  it('stays stretched as it was; one with a width alone gets no height', () => {
+    const at = (size: Mark['size']) => madeWide({ id: 'm', size }, 40, 50)[0];
+    expect(at({ mode: 'width', width: 40, height: 20 })).toMatchObject({ value: { width: 50, height: 25 } });
+    expect(at({ mode: 'width', width: 40 })).toMatchObject({ value: { mode: 'width', width: 50 } });
+    expect(at({ mode: 'largest' })).toMatchObject({ value: { mode: 'width', width: 50 } });
   });
 });

@@ -5,6 +5,7 @@ import { boxCentre, boxHeight, boxWidth, difference, edgeLength, partArea, type 
 import { aboutMark, removeAt, setAt, type Remedy, type PatchOp } from '../../job';
 import { largestFitAnywhere } from '../largestFitAnywhere';
 import { type FitContext, type FitReading } from './context';
+import { madeWide } from './madeWide';
 import { staysWhole } from './smaller';
 
 /** A mark that is less far off the middle, mm, looks as if it stood there. */
@@ -36,7 +37,7 @@ export const seenReading: FitReading = (context) => {
     verdict: 'watch',
     why: `${reads}; it goes ${Math.round(share * 100)} % round, and about ${Math.round(LIMITS.seenShare * 100)} % is seen at once.`,
     remedies: staysWhole(context, width)
-      ? [{ label: `Make it ${say(width)} wide`, patch: setAt(['marks', mark.id, 'size'], { mode: 'width', width }) }]
+      ? [{ label: `Make it ${say(width)} wide`, patch: madeWide(context.mark, fitted.width, width) }]
       : [],
   };
 };

@@ -6,6 +6,7 @@ import { ofRow, worstRow, type FitContext, type FitReading } from './context';
 import { sizeMark } from '../fitMark';
 import { inspectMark, strokesOf } from '../inspectMark';
 import { shapeMark } from '../shapeMark';
+import { madeWide } from './madeWide';
 import { thicken } from './thin';
 import { thickening } from './thinRemedies';
 
@@ -76,7 +77,7 @@ export const smallReading: FitReading = (all) => {
     remedies.push({
       label: free ? `As large as fits: ${say(fitted.largestWidth)} wide` : `Enlarge to ${say(width)} wide`,
       patch: [
-        ...setAt(['marks', mark.id, 'size'], free ? { mode: 'largest' } : { mode: 'width', width }),
+        ...(free ? setAt(['marks', mark.id, 'size'], { mode: 'largest' }) : madeWide(mark, fitted.width, width)),
         ...centre,
         ...(free && mark.hold ? removeAt(['marks', mark.id, 'hold']) : []),
         ...(free && mark.optical ? setAt(['marks', mark.id, 'optical'], false) : []),

@@ -1,8 +1,9 @@
 import { thickenedBy } from '../../artwork';
 import { LIMITS, TECHNIQUES } from '../../facts';
-import { aboutMark, removeAt, setAt, type Mark, type Patch } from '../../job';
+import { aboutMark, removeAt, type Mark, type Patch } from '../../job';
 import { formatLength, plural } from '../../units';
 import { needed, ofRow, worstRow, type FitContext, type FitReading } from './context';
+import { madeWide } from './madeWide';
 import { thickening } from './thinRemedies';
 import type { Thinness } from './thinness';
 
@@ -47,7 +48,7 @@ export const thinReading: FitReading = (all) => {
   if (width !== undefined)
     remedies.push({
       label: `Enlarge to ${formatLength(width, shop.lengths)} wide`,
-      patch: setAt(['marks', mark.id, 'size'], { mode: 'width', width }),
+      patch: madeWide(mark, fitted.width, width),
     });
   if (by !== undefined) {
     const change = Math.abs(by - thickenedBy(mark.edits));

@@ -1,15 +1,18 @@
 import { useState } from 'react';
+import type { StateId } from '@kolleta/core/facts';
 import type { Piece, Zone } from '@kolleta/core/job';
 import type { StationProps } from '../../frame/station';
 import { BuildWords } from './BuildWords';
 import { StateWords } from './StateWords';
 import { ZoneColours } from './ZoneColours';
 
+const STATE_WORDS: Record<StateId, string> = { printed: 'an old print', greasy: 'greasy', dusty: 'dusty', grooved: 'grooves' };
+
 /** What was said of a piece beyond the usual, a few words each. */
 const saidElse = (piece: Piece, zone: Zone): string[] => [
   ...(piece.waxed ? ['waxed or oiled'] : []),
   ...(piece.labelled ? [`a ${piece.labelled} label`] : []),
-  ...(piece.state ?? []),
+  ...(piece.state ?? []).map((state) => STATE_WORDS[state]),
   ...(piece.painted ? ['painted'] : []),
   ...(piece.primed ? ['sealed before its coat'] : []),
   ...(piece.slats ? [`${piece.slats.run} slats`] : []),

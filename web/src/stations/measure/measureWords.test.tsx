@@ -35,10 +35,10 @@ describe('what is on a piece', () => {
     expect(state.job.piece.painted).toEqual({ coat: 'wallPaint' });
     await choose('Coat that is on it', 'not painted yet');
     expect(state.job.piece.painted).toBeUndefined();
-    await userEvent.click(screen.getByLabelText('with an old print'));
+    await choose('with an old print', 'with an old print');
     await choose('Old print', 'painted over');
     expect(state.job.piece.printGoes).toBe('covered');
-    await userEvent.click(screen.getByLabelText('Sealed before its coat'));
+    await choose('Sealed before its coat', 'sealed before it is painted, for it is thirsty');
     expect(state.job.piece.primed).toBe(true);
     await say('Coats of the piece', '3');
     expect(state.job.piece.coats).toBe(3);
