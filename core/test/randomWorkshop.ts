@@ -117,6 +117,7 @@ function randomEdit(random: Random, shop: Shop, id: string): Edit {
     () => ({ kind: 'showGround', plate, margin: between(random, 2, 8) }),
     () => ({ kind: 'backing', film: film(), by: between(random, 1, 4) }),
     () => ({ kind: 'silhouette' }),
+    () => ({ kind: 'bridges', width: pick(random, [1, 2]) }),
     () => ({ kind: 'part', at: 0.5, gap: between(random, 4, 10) }),
     () => ({
       kind: 'frame',

@@ -1,5 +1,6 @@
 export * from './drawMark';
 export * from './edit/applyEdits';
+export * from './edit/bridges';
 export * from './edit/plate';
 export * from './edit/scatter';
 export * from './import/importDxf';

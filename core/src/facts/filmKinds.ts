@@ -52,6 +52,8 @@ export interface FilmKind {
   readonly weeding: Fact;
   /** How it comes on a piece. */
   readonly by: ComesOn;
+  /** Whether it arrives wavy and thin. */
+  readonly wavy?: true;
   /** Whether it can be left on for years. */
   readonly stays: boolean;
   /** Of film that is pressed on: what its sheet says as a rule. */
@@ -104,6 +106,7 @@ export const FILM_KINDS: Record<FilmKindId, FilmKind> = {
     bond: about(15),
     weeding: about(1.5),
     by: 'adhesive',
+    wavy: true,
     stays: true,
   },
   glitter: {

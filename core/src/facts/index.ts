@@ -13,6 +13,7 @@ export * from './placings';
 export * from './recipes';
 export * from './sealers';
 export * from './tapeKinds';
+export * from './tapings';
 export * from './techniques';
 export * from './usualStock';
 export * from './usualWorkshop';

@@ -9,4 +9,5 @@ export * from './pressOf';
 export * from './recipeDraft';
 export type { FittedLayer, RecipeInput, RecipeLayer } from './recipeInput';
 export * from './sealOver';
+export * from './tapingOf';
 export * from './workStep';

@@ -13,6 +13,7 @@ import type {
   SandedFor,
   SealerId,
   StepKind,
+  TapingId,
   TechniqueId,
 } from '../facts';
 import type { CutFrom, Id, JobId, PullAt, StationId, StepId } from '../job';
@@ -110,6 +111,7 @@ export interface TapeAbout {
   readonly length: number;
   /** How often it is pressed on cloth first. */
   readonly dull: number;
+  readonly taping: TapingId;
   readonly snips?: SnipsAbout;
 }
 

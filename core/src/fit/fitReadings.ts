@@ -4,6 +4,7 @@ import { bulbReading, snipsReading } from './readings/bulb';
 import { contrastReading } from './readings/contrast';
 import { droppedReading } from './readings/dropped';
 import { foodReading } from './readings/food';
+import { islandsReading } from './readings/islands';
 import { scatterReading } from './readings/scatter';
 import { seenReading, sizeReading } from './readings/size';
 import { smallReading } from './readings/small';
@@ -23,6 +24,7 @@ const KINDS: readonly (readonly [kind: string, title: string, read: FitReading])
   ['thin', 'Thin parts', thinReading],
   ['tips', 'Fine tips', tipsReading],
   ['small', 'Small parts', smallReading],
+  ['islands', 'Islands', islandsReading],
   ['dropped', 'Dropped parts', droppedReading],
   ['contrast', 'Contrast', contrastReading],
   ['stick', 'Hold on the piece', stickReading],

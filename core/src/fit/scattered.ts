@@ -15,7 +15,7 @@ export interface ScatteredCopies {
 }
 
 /** Changes that leave a copy where it is. */
-const STAYING: readonly Edit['kind'][] = ['thicken', 'dropSmall', 'oneOutline', 'backing', 'silhouette'];
+const STAYING: readonly Edit['kind'][] = ['thicken', 'dropSmall', 'oneOutline', 'backing', 'silhouette', 'bridges'];
 
 /**
  * The copies of a mark that is scattered.

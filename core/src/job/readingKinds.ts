@@ -27,6 +27,7 @@ export const READING_KINDS = {
   food: { offers: true, changesLook: false },
   glyphs: { offers: true, changesLook: true },
   grip: { offers: true, changesLook: false },
+  islands: { offers: true, changesLook: true },
   joined: { offers: true, changesLook: true },
   kind: { offers: true, changesLook: true },
   left: { offers: true, changesLook: false },

@@ -1,4 +1,5 @@
 import { isTaped, type Job, type JobId } from '../job';
+import type { SnipsAbout } from '../finish';
 import type { Lift } from '../tape';
 import type { JobPlan, Plan } from './planWorkshop';
 
@@ -7,10 +8,18 @@ export interface DayLift extends Lift {
   readonly job: JobId;
   /** "prize", or "the petrol layer of prize". */
   readonly name: string;
+  /** The tape is snipped so often before it is put down. */
+  readonly snips?: SnipsAbout;
 }
 
 /** The id of the step that tapes a layer. */
 const tapeStep = (job: JobId, mark: string, film: string): string => `${job}/tape:${mark}:${film}`;
+
+/** Snips in the tape of a layer, as its step has them. */
+function snipsOf(plan: JobPlan, step: string): { readonly snips?: SnipsAbout } {
+  const about = plan.recipe.steps.find(({ id }) => id === step)?.about;
+  return about?.kind === 'tape' && about.tape?.snips ? { snips: about.tape.snips } : {};
+}
 
 /** Whether the tape of a layer is still to be put on, and by when. */
 const isDue = (plan: JobPlan, step: string, until: number): boolean =>
@@ -39,6 +48,7 @@ export function dayLifts(plan: Plan, jobs: readonly Job[], until = Infinity): Da
           window: layer.window,
           finish: layer.film.finish,
           ...(mark.tape === undefined ? {} : { wanted: mark.tape }),
+          ...snipsOf(own, tapeStep(job.id, mark.id, layer.film.id)),
         },
       ];
     });

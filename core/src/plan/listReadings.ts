@@ -1,5 +1,5 @@
 import { LIMITS } from '../facts';
-import { aboutMark, type Job, type Reading, type Shop } from '../job';
+import { aboutMark, removeAt, setAt, type Job, type Reading, type Shop } from '../job';
 import { formatLength, SAME_MM } from '../units';
 import type { MarkPlan } from './planMark';
 
@@ -54,7 +54,12 @@ export function variantReadings(plan: MarkPlan, job: Job, shop: Shop): Reading[]
       box.maxY > inner.maxY + SAME_MM
     );
   });
-  const each = { label: 'Each as large as fits', patch: [{ op: 'set' as const, path: ['marks', mark.id, 'sizes'], value: 'each' }] };
+  // in a zone that is no box they become so large only where there is room, not where they are held
+  const held = mark.hold !== undefined && drawn.some(({ usable }) => usable.room !== undefined);
+  const each = {
+    label: 'Each as large as fits',
+    patch: [...setAt(['marks', mark.id, 'sizes'], 'each'), ...(held ? removeAt(['marks', mark.id, 'hold']) : [])],
+  };
   if (over.length > 0 && mark.size.mode !== 'largest')
     return [
       {

@@ -17,8 +17,8 @@ import {
   type TapePieces,
   type TapeUses,
 } from '../tape';
-import { guarded, isTaped, type Film, type Id, type Job, type Reading, type Shop } from '../job';
-import { pressOf, type FittedLayer, type Recipe, type RecipeLayer, type SnipsAbout, type TapeAbout } from '../finish';
+import { guarded, isTaped, type Film, type Id, type Job, type Mark, type Reading, type Shop } from '../job';
+import { pressOf, tapingOf, type FittedLayer, type Recipe, type RecipeLayer, type SnipsAbout, type TapeAbout } from '../finish';
 import { recipeFor } from '../techniques';
 import type { Memo } from './memo';
 import { partsApart } from './film';
@@ -167,7 +167,7 @@ function snipsOf({ piece }: Job, { width, height }: Pick<LayerPlan, 'width' | 'h
 }
 
 /** The tape of a layer, as its step is about it. */
-const tapeOf = ({ choice, pieces }: LayerPlan, snips: SnipsAbout | undefined): TapeAbout | undefined =>
+const tapeOf = ({ choice, pieces, film, width, height }: LayerPlan, mark: Mark, snips: SnipsAbout | undefined): TapeAbout | undefined =>
   choice &&
   pieces && {
     ...(snips ? { snips } : {}),
@@ -178,6 +178,7 @@ const tapeOf = ({ choice, pieces }: LayerPlan, snips: SnipsAbout | undefined): T
     usesEach: pieces.usesEach,
     length: pieces.length,
     dull: choice.dull,
+    taping: tapingOf(mark, film.kind, width, height),
   };
 
 /** One layer of a mark as it is drawn and fitted. */
@@ -229,7 +230,7 @@ export function planRecipe(
         ...{ kept: layer.weeding.kept, letters: plan.mark.artwork.kind === 'text', onCarrier: layer.weeding.onCarrier },
         ...{ waste: layer.weeding.wastePieces, small: layer.weeding.smallPieces },
       },
-      tape: tapeOf(layer, snips),
+      tape: tapeOf(layer, plan.mark, snips),
       snips,
       parts: layer.parts,
     };

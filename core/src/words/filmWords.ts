@@ -1,3 +1,4 @@
+import { TAPINGS } from '../facts';
 import type { SnipsAbout } from '../finish';
 import { capital, counted, inSentence, times } from '../units';
 import { beforeCutWords } from './beforeCut';
@@ -59,6 +60,6 @@ export const FILM_WORDS: WordsOf<'cut' | 'write' | 'weed' | 'tape'> = {
         : `${tape.name}: ${tape.pieces === 1 ? 'one piece' : `${tape.pieces} pieces`} of ${say(Math.ceil(tape.width))} × ` +
           `${say(Math.ceil(tape.height))}, used ` +
           `${tape.usesEach === 1 ? 'once' : `up to ${times(tape.usesEach)}`}${tape.pieces === 1 ? '' : ' each'}.${tape.dull > 0 ? ` Press it on clean cloth ${times(tape.dull)} first.` : ''}${tape.snips ? ` ${snipped(tape.snips, say)}` : ''} ` +
-          'Burnish both sides; peel the liner away flat.',
+          TAPINGS[tape.taping].text,
   },
 };

@@ -2,6 +2,7 @@ export * from './aheadWords';
 export * from './beforeCut';
 export * from './careCard';
 export * from './mishaps';
+export * from './placingStages';
 export * from './sheetWords';
 export * from './stepWords';
 export * from './waitWords';

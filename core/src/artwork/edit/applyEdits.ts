@@ -19,6 +19,7 @@ import {
 } from '../../geometry';
 import type { Change, Edit, Id } from '../../job';
 import type { Layer } from '../drawMark';
+import { bridged } from './bridges';
 import { broughtRegion, inkBox } from './broughtShape';
 import { plateAround } from './plate';
 import { scatter } from './scatter';
@@ -30,9 +31,9 @@ export const MOST_COPIES = 900;
 export const thickenedBy = (edits: readonly Edit[]): number =>
   edits.reduce((sum, edit) => sum + (edit.kind === 'thicken' ? edit.by : 0), 0);
 
-/** Whether edits change the size of a mark otherwise than by the same amount on every side. */
+/** Whether edits change the size of a mark otherwise than by the same amount on every side. A bridge takes no more off it than the bow of an edge over its width. */
 export const reshapes = (edits: readonly Edit[]): boolean =>
-  edits.some(({ kind }) => !['thicken', 'dropSmall', 'silhouette', 'oneOutline'].includes(kind));
+  edits.some(({ kind }) => !['thicken', 'dropSmall', 'silhouette', 'oneOutline', 'bridges'].includes(kind));
 
 const each = (layers: readonly Layer[], change: (region: Region) => Region): Layer[] =>
   layers.map(({ film, region }) => ({ film, region: change(region) }));
@@ -118,6 +119,7 @@ const DOES: { [K in Change['kind']]: (layers: readonly Layer[], change: Of<K>) =
     const last = layers.at(-1);
     return last ? [{ film: last.film, region: filledIn(covered(layers)) }] : layers;
   },
+  bridges: (layers, { width }) => each(layers, (region) => bridged(region, width)),
   part: (layers, { at, gap }) => {
     const box = boxAround(layers.filter((layer) => layer.region.length > 0).map((layer) => boxOf(layer.region)));
     const middle = box.minY + at * boxHeight(box);

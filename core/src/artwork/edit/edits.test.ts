@@ -120,6 +120,26 @@ describe('what is wanted of a mark', () => {
     expect(boxHeight(boxOf(found))).toBeCloseTo(27, 2);
     expect(regionArea(intersection(found, box(-50, -3.4, 50, 3.4)))).toBeLessThan(0.01);
   });
+  it('bridges hold every inside on what lies around, no narrower than they are wide, and take nothing else', () => {
+    const ring = (x: number): Region => difference(box(x - 10, -10, x + 10, 10), box(x - 6, -6, x + 6, 6));
+    // an inside over an inside, as in a B, and a ring within a ring
+    const b = difference(box(-8, -12, 8, 12), [...box(-5, 1, 5, 9), ...box(-5, -9, 5, -1)]);
+    const rings = [...difference(box(-20, -20, 20, 20), box(-16, -16, 16, 16)), ...ring(0)];
+    fc.assert(
+      fc.property(fc.constantFrom(ring(0), b, rings, whole), fc.double({ min: 0.5, max: 3, noNaN: true }), (region, width) => {
+        const [found] = applyEdits([{ film: 'white', region }], [{ id: 'b', kind: 'bridges', width }]);
+        const open = found!.region;
+        expect(open.every((part) => part.holes.length === 0)).toBe(true);
+        // nothing is added, and what goes are strips of that width through strokes of 4 mm at most, two an inside
+        expect(regionArea(difference(open, offset(region, 0.01)))).toBeLessThan(0.01);
+        const holes = region.reduce((n, part) => n + part.holes.length, 0);
+        const gone = regionArea(region) - regionArea(open);
+        expect(gone).toBeGreaterThan(holes * width * 0.99);
+        expect(gone).toBeLessThanOrEqual(2 * holes * width * 10 + 0.01);
+      }),
+      { numRuns: 30 },
+    );
+  });
   it('a frame keeps its distance and its width', () => {
     const found = only({ kind: 'frame', plate: 'box', margin: 5, width: 2 });
     expect(boxWidth(boxOf(found))).toBeCloseTo(40 + 2 * 7, 1);
@@ -137,6 +157,7 @@ describe('what is wanted of a mark', () => {
     const changes: Change[] = [
       { kind: 'thicken', by: 0.5 },
       { kind: 'silhouette' },
+      { kind: 'bridges', width: 2 },
       { kind: 'backing', film: 'petrol', by: 2 },
       { kind: 'frame', plate: 'rounded', margin: 4, width: 2 },
       { kind: 'part', at: 0.4, gap: 3 },
@@ -146,7 +167,7 @@ describe('what is wanted of a mark', () => {
       fc.property(fc.shuffledSubarray(changes, { minLength: 1 }), (some) => {
         const layers = change(...some);
         for (const { region } of layers) expect(regionArea(region)).toBeGreaterThan(0);
-        if (some.some((c) => !['thicken', 'silhouette'].includes(c.kind))) {
+        if (some.some((c) => !['thicken', 'silhouette', 'bridges'].includes(c.kind))) {
           const b = boxOf(layers.flatMap((l) => l.region));
           expect(Math.abs(b.minX + b.maxX) + Math.abs(b.minY + b.maxY)).toBeLessThan(0.01);
         }

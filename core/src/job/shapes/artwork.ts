@@ -150,6 +150,8 @@ export const edit = oneBy(
     record({ id, kind: Type.Literal('backing'), film: id, by: number(0, 100) }),
     /** Only the outer edge: counters are filled. */
     record({ id, kind: Type.Literal('silhouette') }),
+    /** Strips through the strokes, so wide, that hold every inside on what lies around. */
+    record({ id, kind: Type.Literal('bridges'), width: number(0.2, 50) }),
     /** Parted across by a gap for another line: its middle as a share of the height, from below, and mm. */
     record({ id, kind: Type.Literal('part'), at: number(0, 1), gap }),
     /** A line around, mm wide, so far off. */

@@ -1,5 +1,5 @@
 import Type from 'typebox';
-import { EDGE_SEALS, ETCHING, PAINT_TOOLS, PLACINGS, TECHNIQUES } from '../../facts';
+import { EDGE_SEALS, ETCHING, PAINT_TOOLS, PLACINGS, TAPINGS, TECHNIQUES } from '../../facts';
 import type { Id } from '../ids';
 import { artwork, edit } from './artwork';
 import { id, list, maybe, measure, name, number, oneBy, place, record, rowOf, whole, word, yes } from './shape';
@@ -73,6 +73,8 @@ export const mark = record(
     lift: maybe(word('one', 'apart')),
     /** The tape that it is lifted with, where the maker has chosen one. */
     tape: maybe(id),
+    /** How tape and film come together, where the maker has chosen. */
+    taping: maybe(rowOf(TAPINGS, 'taping')),
     /** How it is put down, where the maker has chosen: else what suits its piece and size. */
     placing: maybe(rowOf(PLACINGS, 'placing')),
     /** The contrast is low on purpose. */

@@ -1,6 +1,7 @@
 // Longer than 300 lines: it is one table, a row a change.
 import type { ReactNode } from 'react';
 import { MOST_COPIES } from '@kolleta/core/artwork';
+import { BRIDGES } from '@kolleta/core/facts';
 import { boxHeight, boxWidth, numbersFrom, type Box } from '@kolleta/core/geometry';
 import type { Change, Film, Mark, Plate, Scalar, ShelfItem } from '@kolleta/core/job';
 import { formatLength, good, refused, type LengthSystem } from '@kolleta/core/units';
@@ -159,6 +160,11 @@ export const CHANGES: { [K in ChangeKind]: Row<K> } = {
     label: 'only the silhouette',
     begin: () => ({}),
     words: () => <>Only the silhouette: insides filled</>,
+  },
+  bridges: {
+    label: 'hold its insides by bridges',
+    begin: () => ({ width: BRIDGES.width }),
+    words: ({ change, length }) => <>Bridges of {length('Width of the bridges', 'width', change.width, 0.2)} hold its insides</>,
   },
   part: {
     label: 'part it for a line',

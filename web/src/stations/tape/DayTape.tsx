@@ -31,7 +31,8 @@ function usesOf(piece: TapePiece, lifts: ReadonlyMap<string, DayLift>, jobs: rea
     else {
       const lift = lifts.get(id);
       const job = jobs.find((one) => one.id === lift?.job);
-      uses.push({ id, name: `${lift?.name ?? ''}${job ? ` of ${job.name}` : ''}`, times: 1, dull });
+      const snips = lift?.snips ? `, ${counted(lift.snips.count, 'snip')} in the tape each time` : '';
+      uses.push({ id, name: `${lift?.name ?? ''}${job ? ` of ${job.name}` : ''}${snips}`, times: 1, dull });
     }
   }
   return uses;
@@ -81,13 +82,14 @@ function Pieces({ pieces }: { pieces: readonly TapePiece[] }) {
 const sizeOf = ({ width, height }: TapePiece, system: LengthSystem): string =>
   `${formatLength(Math.ceil(width), system, { unit: false })} × ${formatLength(Math.ceil(height), system)}`;
 
-/** Tape for all marks of the day, or of all open jobs: the fewest and shortest pieces, numbered, and what each lifts in which order. */
-export function DayTape() {
+/** What is taped within a day or in all open jobs, and the plan of tape for it, while it is worked out and afterwards. */
+export function useDayTape(when: 'day' | 'all'): { lifts: readonly DayLift[]; data: TapePlan | undefined } {
   const { jobs, shop } = useWorkshop();
   const plan = usePlan();
-  const [when, setWhen] = useState<'day' | 'all'>('day');
-  const open = useMemo(() => jobs.filter((job) => !job.closed), [jobs]);
-  const lifts = useMemo(() => (plan ? dayLifts(plan, open, when === 'day' ? now() + DAY_MS : Infinity) : []), [plan, open, when]);
+  const lifts = useMemo(() => {
+    const open = jobs.filter((job) => !job.closed);
+    return plan ? dayLifts(plan, open, when === 'day' ? now() + DAY_MS : Infinity) : [];
+  }, [plan, jobs, when]);
   const { data } = useQuery({
     queryKey: ['tape', lifts, shop.tapes],
     queryFn: () => plannerWorker.call(async (planner): Promise<TapePlan> => planner.tape(lifts, shop.tapes, { rounds: ROUNDS, seed: 1 })),
@@ -95,6 +97,15 @@ export function DayTape() {
     staleTime: Infinity,
     gcTime: 5000,
   });
+  return { lifts, data };
+}
+
+/** Tape for all marks of the day, or of all open jobs: the fewest and shortest pieces, numbered, and what each lifts in which order. */
+export function DayTape() {
+  const { jobs, shop } = useWorkshop();
+  const [when, setWhen] = useState<'day' | 'all'>('day');
+  const open = useMemo(() => jobs.filter((job) => !job.closed), [jobs]);
+  const { lifts, data } = useDayTape(when);
   if (lifts.length === 0 && when === 'all') return null;
   const byId = new Map(lifts.map((lift) => [lift.id, lift]));
   const system = shop.lengths;

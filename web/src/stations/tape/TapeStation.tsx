@@ -1,5 +1,6 @@
-import { GRIP_LIMITS, TECHNIQUES } from '@kolleta/core/facts';
-import { isTaped, removeAt } from '@kolleta/core/job';
+import { GRIP_LIMITS, TAPINGS, TECHNIQUES, type TapingId } from '@kolleta/core/facts';
+import { tapingOf } from '@kolleta/core/finish';
+import { isTaped, removeAt, setAt } from '@kolleta/core/job';
 import { growBox } from '@kolleta/core/geometry';
 import { counted, formatLength, times } from '@kolleta/core/units';
 import { Dimension } from '../../drawing/Dimension';
@@ -7,10 +8,27 @@ import { MarkShapes } from '../../drawing/MarkShapes';
 import { Scaled } from '../../drawing/Scaled';
 import { MmRect } from '../../drawing/MmRect';
 import { DrawingHead, MarkTabs, Readings, StationLayout, type StationProps } from '../../frame/station';
+import { Choice, Sentence } from '../../ui/tokens';
 import { StepCards } from '../../frame/StepCards';
-import { DayTape } from './DayTape';
+import { DayTape, useDayTape } from './DayTape';
 import { GripChart } from './GripChart';
 import { OtherTapes } from './OtherTapes';
+
+const USUAL = 'usual';
+
+/** Which piece of the plan for all marks of the day lifts this layer, where there is one for others too. */
+function InDayPlan({ lift }: { lift: string }) {
+  const { data } = useDayTape('day');
+  const numbers = (data?.pieces ?? []).flatMap(({ uses }, i) => (uses.some((use) => use.lift === lift) ? [i + 1] : []));
+  const shared = (data?.pieces ?? []).some(({ uses }) => uses.some((use) => use.lift === lift) && uses.some((use) => use.lift !== lift));
+  if (!shared) return null;
+  return (
+    <p className="text-sm">
+      Together with the other marks of the day it takes {numbers.length === 1 ? 'piece' : 'pieces'} {numbers.join(', ')} of the plan below,
+      which saves tape.
+    </p>
+  );
+}
 
 /** The tape that carries each mark over, and how much of it. */
 export function TapeStation({ job, plan, shop, edit, fix, mark, chooseMark }: StationProps) {
@@ -59,7 +77,7 @@ export function TapeStation({ job, plan, shop, edit, fix, mark, chooseMark }: St
           </button>
         </div>
       )}
-      {layers.map(({ choice, pieces, film, offers }) =>
+      {layers.map(({ choice, pieces, film, offers, width, height }) =>
         choice && pieces ? (
           <div key={film.id} className="sheet px-4 py-3">
             <h2 className="text-[0.98rem] font-bold">{film.name}</h2>
@@ -76,6 +94,33 @@ export function TapeStation({ job, plan, shop, edit, fix, mark, chooseMark }: St
               {formatLength(pieces.length, system, { digits: 0 })} off the roll.
               {choice.dull > 0 ? ` Press it on clean cloth or glass ${times(choice.dull)} first.` : ''}
             </p>
+            {mark && (
+              <>
+                <Sentence className="text-[0.97rem]!">
+                  Put together:{' '}
+                  <Choice
+                    label={`How ${film.name} is taped`}
+                    value={mark.taping ?? USUAL}
+                    options={[
+                      { value: USUAL, label: `as suits its size: ${TAPINGS[tapingOf({}, film.kind, width, height)].name}` },
+                      ...(Object.keys(TAPINGS) as TapingId[]).map((value) => ({
+                        value,
+                        label: `${TAPINGS[value].name} (${TAPINGS[value].when})`,
+                      })),
+                    ]}
+                    onChange={(to) =>
+                      edit(
+                        to === USUAL ? removeAt(['marks', mark.id, 'taping']) : setAt(['marks', mark.id, 'taping'], to),
+                        'Choose how it is taped',
+                      )
+                    }
+                  />
+                  .
+                </Sentence>
+                <p className="quiet text-sm">{TAPINGS[tapingOf(mark, film.kind, width, height)].text}</p>
+                <InDayPlan lift={`${job.id} ${mark.id} ${film.id}`} />
+              </>
+            )}
             {mark && offers.length > 1 && <OtherTapes mark={mark} offers={offers} taken={choice.tape.id} edit={edit} />}
           </div>
         ) : null,
