@@ -29,6 +29,12 @@ describe('the card that goes with a piece', () => {
     expect(text).toMatch(/part of the glass/);
     expect(text).not.toMatch(/hair dryer|not for food|no dishwasher/);
   });
+  it('says from when an etched bowl may go into the machine, and a plate of permanent film outside', () => {
+    const bowl = by('trophy-bowl');
+    expect(all({ ...bowl, piece: { ...bowl.piece, use: { ...bowl.piece.use, drink: true } } })).toContain('Dishwasher: from day 2');
+    expect(all(by('boat-numbers'), { waits: [{ then: 'firstWash', until: 5 * DAY }] })).toContain('Set outdoors: from day 5');
+    expect(all(by('door-hours'))).not.toMatch(/outdoors/i);
+  });
   it('a label is wiped, cloth is washed inside out, removable film comes off again', () => {
     expect(all(by('kit-labels'))).toMatch(/damp cloth/);
     expect(all(by('pennant'), { waits: [{ then: 'clothWash', until: 3 * DAY }] })).toMatch(/First wash: from day 3[\s\S]*inside out/);
@@ -52,10 +58,12 @@ describe('the card that goes with a piece', () => {
           expect(text).not.toMatch(/undefined|NaN|\[object/);
           const etching = TECHNIQUES[technique].stays === 'etching';
           if (drink && !etching) expect(text).toMatch(/not for food/);
-          if (!etching) expect(text).not.toMatch(/stands food|and the dishwasher/);
+          if (!etching) expect(text).not.toMatch(/stands food|and the dishwasher|^Dishwasher/m);
+          // nothing that is painted or written, on cloth, or of removable film is promised for outdoors
+          if (technique !== 'decal' && !etching) expect(text).not.toMatch(/outdoors/i);
           for (const [, what, n] of text.matchAll(/^(.*): from day (\d+)$/gm)) {
             expect(Number(n)).toBeGreaterThanOrEqual(2);
-            if (/wash|damp|hardened/i.test(what!)) expect(Number(n)).toBe(9);
+            if (/wash|damp|hardened|outdoors/i.test(what!)) expect(Number(n)).toBe(9);
           }
         }
     expect(FILM_KINDS.labelPaper.ink!.stands).toMatch(/dry/);

@@ -33,7 +33,24 @@ export interface CareInput {
 
 const filmOf = (mark: Mark, films: readonly Film[]): Film | undefined => films.find(({ id }) => id === mark.film);
 
-function datesOf({ job, waits, packed, day }: CareInput): string[] {
+/** Whether every mark is part of the glass: nothing else is promised for a machine. */
+const standsMachine = ({ job: { marks, piece } }: CareInput): boolean =>
+  piece.sealedAfter === undefined && marks.length > 0 && marks.every(({ technique }) => TECHNIQUES[technique].stays === 'etching');
+
+/** Whether the piece may stand outside: its ground stands water, and each mark is etched, or of film that is made to stay on with its adhesive. */
+const standsWeather = ({ job: { marks, piece }, films }: CareInput): boolean =>
+  marks.length > 0 &&
+  !piece.use.dryShort &&
+  !isWashed(piece) &&
+  getsWet(piece) &&
+  marks.every((mark) => {
+    const { stays, filmBy } = TECHNIQUES[mark.technique];
+    const film = filmOf(mark, films);
+    return stays === 'etching' || (stays === 'film' && filmBy === 'adhesive' && film !== undefined && FILM_KINDS[film.kind].stays);
+  });
+
+function datesOf(input: CareInput): string[] {
+  const { job, waits, packed, day } = input;
   const { piece } = job;
   const until = (then: CareWait['then']) => {
     const own = waits.filter((wait) => wait.then === then).map((wait) => wait.until);
@@ -47,6 +64,8 @@ function datesOf({ job, waits, packed, day }: CareInput): string[] {
     ...(packed === undefined ? [] : [`Packed: ${day(packed)}`]),
     ...(piece.use.drink ? from('Filled', water ?? packed) : []),
     ...(isWashed(piece) ? from('First wash by hand', wet) : getsWet(piece) ? from('Wiped with a damp cloth', wet) : []),
+    ...(isWashed(piece) && standsMachine(input) ? from('Dishwasher', Math.max(wet ?? 0, packed ?? 0) || undefined) : []),
+    ...(standsWeather(input) ? from('Set outdoors', last) : []),
     ...from('First wash', cloth),
     ...(wet !== undefined && !getsWet(piece) && water !== undefined ? from('Near water, or wiped damp', water) : []),
     ...(waits.some(({ coat }) => coat !== undefined) ? from('Fully hardened', last) : []),

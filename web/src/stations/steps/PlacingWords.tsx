@@ -1,3 +1,4 @@
+import type { ReactNode } from 'react';
 import { PLACINGS, TECHNIQUES, type PlacingId, type PlacingStage } from '@kolleta/core/facts';
 import { placedBox } from '@kolleta/core/cut';
 import { boxHeight, boxWidth, growBox, type Box } from '@kolleta/core/geometry';
@@ -87,6 +88,12 @@ function Stage({ box, draws }: { box: Box; draws: Draws }) {
 const withEdge = (view: Box, box: Box, { from, mm }: PlacingMeasure): Box =>
   from === 'lower' ? { ...view, minY: Math.min(view.minY, box.minY - mm - 4) } : { ...view, maxY: Math.max(view.maxY, box.maxY + mm + 4) };
 
+/** As it is seen from behind, once the piece is turned over. */
+function Turned({ about, back, children }: { about: number; back: boolean; children: ReactNode }) {
+  const { x } = useScale();
+  return <g transform={back ? `translate(${2 * x(about)} 0) scale(-1 1)` : undefined}>{children}</g>;
+}
+
 /** The measure from the edge of the piece to the edge of the mark. */
 function Measured({ box, measure, system }: { box: Box; measure: PlacingMeasure; system: LengthSystem }) {
   const x = (box.minX + box.maxX) / 2;
@@ -124,7 +131,7 @@ function FromAbove({ shape, width, draws, label }: { shape: Shape; width: number
   const radius = wallOf(shape).width / (2 * Math.PI);
   const half = Math.min(Math.PI * 0.9, width / (2 * radius));
   // the front is below, towards whoever looks
-  const at = (angle: number, r: number) => [80 + r * 62 * Math.sin(angle), 52 + r * 44 * Math.cos(angle)] as const;
+  const at = (angle: number, r: number) => [80 + r * 44 * Math.sin(angle), 50 + r * 44 * Math.cos(angle)] as const;
   const reach = draws.down === 'centre' ? half / 5 : half;
   const arc = (r: number, to: number) =>
     Array.from({ length: 25 }, (_, i) =>
@@ -136,7 +143,7 @@ function FromAbove({ shape, width, draws, label }: { shape: Shape; width: number
   const free = draws.down === 'centre' ? 60 * (half - reach) : 0;
   return (
     <svg viewBox="0 0 160 112" className="border-base-300 mb-1 h-28 w-full rounded border" role="img" aria-label={label}>
-      <ellipse cx={80} cy={52} rx={62} ry={44} fill="var(--liner)" fillOpacity={0.35} stroke="var(--color-base-content)" />
+      <circle cx={80} cy={50} r={44} fill="var(--liner)" fillOpacity={0.35} stroke="var(--color-base-content)" />
       <path d={`M${arc(1.04, reach)}`} fill="none" stroke="var(--color-success)" strokeWidth={5} />
       {draws.down === 'centre' && (
         <path
@@ -184,7 +191,8 @@ function OneMark({ own, job, plan, shop, edit }: Pick<StationProps, 'job' | 'pla
   const able = placingsFor(mark, job.piece);
   const method = placingOf(mark, job.piece, fitted.width, fitted.height);
   const usual = placingOf({ technique: mark.technique }, job.piece, fitted.width, fitted.height);
-  const box = placedBox(mark, fitted.box);
+  // a stencil is put down with the film around it
+  const box = growBox(placedBox(mark, fitted.box), TECHNIQUES[mark.technique].border);
   const step = plan.recipe.steps.find(({ about, id }) => about.kind === 'place' && id === stepIdOf(job.id, `place:${mark.id}`))?.about;
   const input = {
     ...{ piece: job.piece, seenThrough: mark.seenThrough, box, height: wallOf(job.piece.shape).height },
@@ -227,8 +235,10 @@ function OneMark({ own, job, plan, shop, edit }: Pick<StationProps, 'job' | 'pla
                 label={`Stage ${i + 1}: ${stage.text}`}
                 most={4}
               >
-                <WallDrawing piece={job.piece} paints={shop.paints} zones={[]} system={shop.lengths} words={false} />
-                <MarkShapes plan={own} shop={shop} single />
+                <Turned about={(box.minX + box.maxX) / 2} back={mark.seenThrough && i > 0}>
+                  <WallDrawing piece={job.piece} paints={shop.paints} zones={[]} system={shop.lengths} words={false} />
+                  <MarkShapes plan={own} shop={shop} single />
+                </Turned>
                 <Stage box={box} draws={stage.draws} />
                 {stage.snips && <Snips box={box} snips={stage.snips} />}
                 {stage.measure && <Measured box={box} measure={stage.measure} system={shop.lengths} />}

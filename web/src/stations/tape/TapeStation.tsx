@@ -1,7 +1,7 @@
 import { GRIP_LIMITS, TAPINGS, TECHNIQUES, type TapingId } from '@kolleta/core/facts';
 import { tapingOf } from '@kolleta/core/finish';
 import { isTaped, removeAt, setAt } from '@kolleta/core/job';
-import { growBox } from '@kolleta/core/geometry';
+import { boxCentre, growBox } from '@kolleta/core/geometry';
 import { counted, formatLength, times } from '@kolleta/core/units';
 import { Dimension } from '../../drawing/Dimension';
 import { MarkShapes } from '../../drawing/MarkShapes';
@@ -36,7 +36,11 @@ export function TapeStation({ job, plan, shop, edit, fix, mark, chooseMark }: St
   const fitted = plan.marks.find((m) => m.mark.id === mark?.id);
   const system = shop.lengths;
   const byHand = mark !== undefined && TECHNIQUES[mark.technique].taped && !isTaped(mark);
-  const taped = fitted && growBox(fitted.fitted.box, TECHNIQUES[fitted.mark.technique].border + GRIP_LIMITS.margin);
+  // as large as the piece of tape is cut: a mark that is bent takes a little more than its box
+  const [lw, lh] = [Math.max(0, ...layers.map(({ width }) => width)), Math.max(0, ...layers.map(({ height }) => height))];
+  const [cx, cy] = fitted ? boxCentre(fitted.fitted.box) : [0, 0];
+  const whole = growBox({ minX: cx - lw / 2, maxX: cx + lw / 2, minY: cy - lh / 2, maxY: cy + lh / 2 }, GRIP_LIMITS.margin);
+  const taped = fitted && (layers.every(({ parts }) => parts === 1) ? whole : growBox(fitted.fitted.box, GRIP_LIMITS.margin));
   const drawing =
     layers.length > 0 && fitted && taped && !byHand ? (
       <>
