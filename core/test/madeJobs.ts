@@ -28,6 +28,29 @@ function job(
   };
 }
 
+const hole = (n: number, r: number) =>
+  Array.from({ length: n }, (_, i): readonly [number, number] => [
+    50 + r * Math.cos((2 * Math.PI * i) / n),
+    50 + r * Math.sin((2 * Math.PI * i) / n),
+  ]);
+/** A ring of which the inner width is what is given: as wide inside as 80 of its 100 units. */
+const ring = (inner: number): Pick<Mark, 'artwork' | 'size'> => ({
+  artwork: {
+    ...{ kind: 'drawing', name: 'ring', leftOut: [] },
+    parts: [
+      {
+        ...{ id: 'p', colour: '#000000', fill: 'evenodd' },
+        path: [hole(120, 50), hole(120, 40)].flatMap(([first, ...rest]) => [
+          ['M', [...first!]],
+          ...rest.map((p) => ['L', [...p]]),
+          ['Z'],
+        ]) as never,
+      },
+    ],
+  },
+  size: { mode: 'width', width: inner * 1.25 },
+});
+
 /** Side jobs that are made otherwise than with film that stays or a painted stencil: masked, etched, pressed, written. */
 export const MADE_JOBS: readonly Job[] = [
   job(
@@ -67,6 +90,43 @@ export const MADE_JOBS: readonly Job[] = [
     },
   ),
   job(
+    'm',
+    {
+      ...{
+        name: 'serving board',
+        shape: flat(420, 180),
+        ground: 'rawWood',
+        colour: '#c9a877',
+        coat: 'waterStain',
+        coatPaint: 'water-stain',
+      },
+      sealedFirst: true,
+    },
+    [zone(400, 160, { y: 10 })],
+    [
+      mark('bottle', '', { ...ring(80), film: 'white-gloss' }),
+      mark('left glass', '', { ...ring(60), film: 'white-gloss', offset: { x: -130, y: 0 } }),
+      mark('right glass', '', { ...ring(60), film: 'white-gloss', offset: { x: 130, y: 0 } }),
+    ],
+  ),
+  job(
+    'o',
+    {
+      ...{
+        name: 'flute',
+        shape: { kind: 'cylinder', diameter: 52, height: 150 },
+        ground: 'glass',
+        contact: 'smooth',
+        colour: '#e6eef0',
+        behind: '#f2dfa2',
+      },
+      use: { drink: true, food: false, dryShort: false },
+    },
+    [zone(50, 60, { y: 40, breathing: 4, lipBand: 20 })],
+    [mark('toast', 'AHOY', { film: 'warm-change', size: { mode: 'width', width: 38 } })],
+    { count: 2 },
+  ),
+  job(
     'q',
     { name: 'cotton shirt', shape: flat(300, 360), ground: 'cotton', colour: '#22302f', stretches: true },
     [zone(280, 300)],
@@ -93,6 +153,27 @@ export const MADE_JOBS: readonly Job[] = [
     { count: 2 },
   ),
   job(
+    'x',
+    {
+      name: 'coir doormat',
+      shape: flat(600, 400),
+      ground: 'coir',
+      contact: 'ribbed',
+      colour: '#a98457',
+      use: { drink: false, food: false, dryShort: false },
+    },
+    [zone(560, 360)],
+    [
+      mark('word', 'AHOY', {
+        technique: 'stencil',
+        film: 'white-gloss',
+        paint: 'cream',
+        tool: 'sponge',
+        size: { mode: 'width', width: 460 },
+      }),
+    ],
+  ),
+  job(
     'y',
     { name: 'polyester mask', shape: flat(160, 120), ground: 'polyester', colour: '#f6f6f3' },
     [zone(140, 100)],
@@ -104,9 +185,29 @@ export const MADE_JOBS: readonly Job[] = [
     [zone(400, 200)],
     [mark('word', 'TIDE', { technique: 'heat', film: 'copper-foil', size: { mode: 'width', width: 380 } })],
   ),
+  job(
+    'gg',
+    { name: 'silicone spatula', shape: flat(60, 90), ground: 'silicone', contact: 'smooth', colour: '#7a8f93' },
+    [zone(50, 70)],
+    [mark('word', 'STIR', { film: 'white-gloss', size: { mode: 'width', width: 30 } })],
+  ),
+  job(
+    'hh',
+    {
+      name: 'shop window',
+      shape: flat(900, 600),
+      ground: 'glass',
+      contact: 'smooth',
+      colour: '#e6eef0',
+      behind: '#3a4144',
+      use: { drink: false, food: false, dryShort: true },
+    },
+    [zone(860, 560, { breathing: 20 })],
+    [mark('hours', 'OPEN', { film: 'white-removable', seenThrough: true, flip: false, size: { mode: 'width', width: 700 } })],
+  ),
 ];
 
-/** A shop like the demo's with the heat-applied film that these jobs need. */
+/** A shop like the demo's with the film and paint that these jobs need. */
 export function madeShop(shop: Shop): Shop {
   const heat = shop.films.find(({ id }) => id === 'brick-heat')!;
   const film = (id: string, name: string, kind: typeof heat.kind, colour: string) => ({ ...heat, id, name, kind, colour });
@@ -116,6 +217,14 @@ export function madeShop(shop: Shop): Shop {
       ...shop.films,
       film('soft-white', 'Soft white', 'heatStretch', '#fbfbf8'),
       film('soft-red', 'Soft red', 'heatStretch', '#c4302b'),
+      {
+        ...shop.films.find(({ id }) => id === 'white-gloss')!,
+        id: 'warm-change',
+        name: 'Warm change',
+        kind: 'changing',
+        colour: '#1b3a5c',
+        colours: ['#1b3a5c', '#b0305c'],
+      },
       { ...film('copper-foil', 'Copper foil', 'heatFoil', '#9a5530'), finish: 'foil' },
     ],
   };

@@ -49,7 +49,7 @@ describe('recipes as rows', () => {
       const { porous, material, wear } = GROUNDS[ground];
       const wet = cleaning === 'soap' || cleaning === 'wipe' || cleaning === 'wipeGently';
       expect([ground, wet]).toEqual([ground, !porous && wear === 'hard' && ['glass', 'ceramic', 'metal', 'plastic'].includes(material)]);
-      if (material === 'cloth' || material === 'mat') expect(['lint', 'dustPaper']).toContain(cleaning);
+      if (material === 'cloth' || material === 'mat') expect(['lint', 'dustPaper', 'brush']).toContain(cleaning);
       if (material === 'paper') expect(cleaning).toBe('dustPaper');
       expect(['acrylic', 'polystyrene'].includes(ground) ? cleaning : 'soap').toBe('soap');
     }

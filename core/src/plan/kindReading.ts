@@ -1,5 +1,5 @@
 import { aOrAn } from '../units';
-import { FILM_KINDS, filmSuits, GROUNDS, TECHNIQUES, type ComesOn, type TechniqueId } from '../facts';
+import { FILM_KINDS, filmSuits, GROUNDS, STICK, TECHNIQUES, type ComesOn, type TechniqueId } from '../facts';
 import { makeAs, usualFilmFor } from '../fit';
 import { filmInstead, type Film, type Job, type Reading, type Shop } from '../job';
 import type { FittingWork } from './planMark';
@@ -52,6 +52,8 @@ export function kindReading(work: FittingWork, job: Job, shop: Shop, about: Pick
     ];
   }
   if (unsuited.length === 0 || (stays && job.piece.use.dryShort)) return [];
+  // what comes off again holds on nothing that is rough: there film that stays is the better stencil
+  if (!filmStays && work.plan.surface.contact < STICK.contactFine) return [];
   const film = unsuited[0]!.film;
   const right = (f: Film) => FILM_KINDS[f.kind].by === filmBy && FILM_KINDS[f.kind].stays === stays;
   const better = shop.films.find((f) => right(f) && f.kind !== 'bargain' && (stays || f.kind === usualFilm)) ?? shop.films.find(right);

@@ -33,6 +33,14 @@ const TOLD: Readonly<Record<string, Told>> = {
     steps: 'own own cut weed lint prePress press pressBack finish pack',
     ...{ stops: [], watches: [], card: /inside out/, never: /dishwasher|hair dryer/ },
   },
+  m: {
+    steps: 'sand stain seal cut weed tape weed tape weed tape dust place place place pack',
+    ...{ stops: [], watches: [], card: /hair dryer/, never: /[Ww]ash|dishwasher/ },
+  },
+  o: {
+    steps: 'cut weed tape wipe place pack',
+    ...{ stops: [], watches: [], card: /Filled[\s\S]*First wash by hand[\s\S]*no dishwasher/, never: /outdoors/ },
+  },
   q: {
     steps: 'cut cut weed weed lint prePress press press pressBack pack',
     ...{ stops: [], watches: ['contrast'], card: /First wash/, never: /dishwasher|hair dryer/ },
@@ -45,6 +53,10 @@ const TOLD: Readonly<Record<string, Told>> = {
     steps: 'cut weed lint prePress press pressBack pack',
     ...{ stops: [], watches: ['weave'], card: /inside out/, never: /hair dryer/ },
   },
+  x: {
+    steps: 'cut weed tape brush place edge dab dab pull touchUp pack',
+    ...{ stops: [], watches: ['stick', 'grip'], card: /Until it has hardened/, never: /dishwasher|hair dryer/ },
+  },
   y: {
     steps: 'cut weed lint prePress press pressBack pack',
     ...{ stops: ['scorch'], watches: [], card: /inside out/, never: /hair dryer/ },
@@ -52,6 +64,14 @@ const TOLD: Readonly<Record<string, Told>> = {
   bb: {
     steps: 'cut weed lint prePress press pressBack pack',
     ...{ stops: [], watches: [], card: /First wash/, never: /hair dryer/ },
+  },
+  gg: {
+    steps: 'cut weed tape wipe place pack',
+    ...{ stops: ['stick', 'grip'], watches: [], card: /hair dryer/, never: /Filled/ },
+  },
+  hh: {
+    steps: 'cut weed tape wipe place pack',
+    ...{ stops: [], watches: [], card: /comes off again[\s\S]*hidden spot/, never: /outdoors|Filled/ },
   },
 };
 
@@ -93,6 +113,39 @@ describe('side jobs that are masked, etched, pressed or written', () => {
     const text = cards.map(careText).join('\n');
     expect(text).toMatch(told.card);
     expect(text).not.toMatch(told.never);
+  });
+  it('m: the rings have the inner width that was given', () => {
+    const inner = planOf('m').marks.map(({ fitted }) => fitted.layers[0]!.region[0]!.holes[0]!.map(([x]) => x));
+    expect(inner.map((xs) => Math.round((Math.max(...xs) - Math.min(...xs)) * 10) / 10)).toEqual([80, 60, 60]);
+  });
+  it('o: equal heights by a stop under them, and a film that turns is judged by the worse of its colours', () => {
+    expect(textOf('o', 'place')).toMatch(/A stop .* above the foot/);
+    expect(planOf('o').readings.find((r) => r.id === 'contrast:toast')!.verdict).not.toBe('stop');
+    const dark = { ...jobOf('o'), piece: { ...jobOf('o').piece, behind: '#1b2a3c' } };
+    const plan = planWorkshop([dark], shop, [], DEMO_START, shippedFaces(), new Memo()).jobs.get('o')!;
+    expect(plan.readings.find((r) => r.id === 'contrast:toast')).toMatchObject({ verdict: 'stop' });
+  });
+  it('x: on coir film that stays is the better stencil, and its surround is dabbed', () => {
+    expect(textOf('x', 'dab')).toMatch(/sponge/);
+    const clean = { ...jobOf('x'), marks: [{ ...jobOf('x').marks[0]!, film: 'stencil' }] };
+    const smooth = { ...jobOf('x'), piece: { ...jobOf('x').piece, ground: 'sealedWood' as const, contact: 'smooth' as const } };
+    const kinds = [clean, smooth].map((job) =>
+      planWorkshop([job], shop, [], DEMO_START, shippedFaces(), new Memo())
+        .jobs.get('x')!
+        .readings.find((r) => r.id === 'kind:word'),
+    );
+    expect(kinds[0]).toBeUndefined();
+    expect(kinds[1]).toMatchObject({ verdict: 'watch', why: expect.stringMatching(/pulls harder/) });
+  });
+  it('gg: silicone is refused as a decal, and it is said what else can be done', () => {
+    const stop = planOf('gg').readings.find((r) => r.id === 'stick:word')!;
+    expect(stop.advice).toMatch(/card or tag/);
+    expect(stop.remedies).toEqual([]);
+  });
+  it('hh: goes on the inside, cut mirrored, floated on wet', () => {
+    expect(textOf('hh', 'place')).toMatch(/Mist the piece/);
+    const [plan] = planOf('hh').marks;
+    expect(cutOutline(plan!.flat[0]!.region, plan!.mark)).not.toEqual(plan!.flat[0]!.region);
   });
   it('what is pressed is cut mirrored and lies on its carrier; what is masked or etched is not', () => {
     for (const job of MADE_JOBS) {
