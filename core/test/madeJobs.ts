@@ -167,7 +167,7 @@ export const MADE_JOBS: readonly Job[] = [
       mark('word', 'AHOY', {
         technique: 'stencil',
         film: 'white-gloss',
-        paint: 'cream',
+        paint: 'navy',
         tool: 'sponge',
         size: { mode: 'width', width: 460 },
       }),

@@ -60,7 +60,8 @@ describe('the card that goes with a piece', () => {
           if (drink && !etching) expect(text).toMatch(/not for food/);
           if (!etching) expect(text).not.toMatch(/stands food|and the dishwasher|^Dishwasher/m);
           // nothing that is painted or written, on cloth, or of removable film is promised for outdoors
-          if (technique !== 'decal' && !etching) expect(text).not.toMatch(/outdoors/i);
+          const { stays, penned, filmBy } = TECHNIQUES[technique];
+          if (!etching && (stays !== 'film' || penned || filmBy === 'heat')) expect(text).not.toMatch(/outdoors/i);
           for (const [, what, n] of text.matchAll(/^(.*): from day (\d+)$/gm)) {
             expect(Number(n)).toBeGreaterThanOrEqual(2);
             if (/wash|damp|hardened|outdoors/i.test(what!)) expect(Number(n)).toBe(9);
