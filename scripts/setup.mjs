@@ -71,6 +71,8 @@ export async function setup() {
   installPackages();
   const { writeValidators } = await import('./validators.mjs');
   await writeValidators();
+  const { writeStrokeFace } = await import('./strokeFace.mjs');
+  writeStrokeFace();
 }
 
 if (process.argv[1] === fileURLToPath(import.meta.url)) await setup();

@@ -12,6 +12,7 @@ export * from './nest/skyline';
 export * from './toolpath/cutFiles';
 export * from './toolpath/hpglCutFile';
 export * from './placedBox';
+export * from './toolpath/penLines';
 export * from './toolpath/readHpgl';
 export * from './toolpath/strokes';
 export * from './toolpath/svgCutFile';

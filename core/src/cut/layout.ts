@@ -16,6 +16,7 @@ import {
 import { LABEL, LAYOUT, TECHNIQUES } from '../facts';
 import { SAME_MM } from '../units';
 import type { Film, Id, JobId, Machine, Mark } from '../job';
+import { writtenLength, type PenLine } from './toolpath/penLines';
 import type { Nester } from './nest/nester';
 import { freeEnd, type Sheet } from './nest/sheet';
 import { skyline } from './nest/skyline';
@@ -29,7 +30,7 @@ export interface CutPart {
   /** Outline to cut around its own middle, as it is cut: mirrored already, with the stencil's border. */
   readonly region: Region;
   /** What a pen writes on it before it is cut, in the same place. */
-  readonly pen?: Region;
+  readonly pen?: readonly PenLine[];
 }
 
 /** A part on the film. */
@@ -52,7 +53,7 @@ export interface FilmLayout {
   /** What is cut, each around its own middle. */
   readonly outlines: readonly Region[];
   /** What a pen writes on each of them, where anything is written. */
-  readonly pens?: readonly (Region | undefined)[];
+  readonly pens?: readonly (readonly PenLine[] | undefined)[];
   readonly parts: readonly LaidPart[];
   /** Across the film, mm. */
   readonly width: number;
@@ -147,7 +148,7 @@ export function layoutFilm(film: Film, parts: readonly CutPart[], machines: read
   const knife = laid.reduce((sum, { outline }) => sum + edges[outline]!, 0);
   const travel = travelBetween(laid, outlines);
   const pens = parts.map(({ pen }) => pen);
-  const written = laid.reduce((sum, { outline }) => sum + (pens[outline] ? edgeLength(pens[outline]) : 0), 0);
+  const written = laid.reduce((sum, { outline }) => sum + writtenLength(pens[outline] ?? []), 0);
   const minutes =
     laid.length === 0 || !machine ? 0 : machine.load + (knife / machine.knife + travel / machine.travel + written / LABEL.write) / 60;
   return {

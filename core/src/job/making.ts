@@ -1,4 +1,4 @@
-import { ETCHING, TECHNIQUES, type EdgeSealId, type PaintToolId, type TechniqueId } from '../facts';
+import { ETCHING, isStrokeFace, TECHNIQUES, type EdgeSealId, type PaintToolId, type TechniqueId } from '../facts';
 import type { Id } from './ids';
 import type { Mark, PullAt } from './job';
 
@@ -46,3 +46,7 @@ const MAKINGS: { readonly [T in TechniqueId]: (mark: Made) => Extract<Making, { 
 
 /** How a mark is made. */
 export const makingOf = (mark: Made): Making => MAKINGS[mark.technique](mark);
+
+/** Whether the words of a mark are in single strokes, for a pen: every line that says something is. */
+export const writesStrokes = ({ artwork }: Pick<Mark, 'artwork'>): boolean =>
+  artwork.kind === 'text' && artwork.lines.every(({ text, face }) => text.trim() === '' || isStrokeFace(face));

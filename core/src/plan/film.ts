@@ -2,8 +2,8 @@ import type { Layer } from '../artwork';
 import { applyToRegion, boxAround, boxCentre, boxHeight, boxOf, boxWidth, translation, type Point, type Region } from '../geometry';
 import { TECHNIQUES } from '../facts';
 import type { LayerInspection } from '../fit';
-import { cutOutline, layoutFilm, type CutMark, type CutPart, type FilmLayout } from '../cut';
-import type { Film, Id, Job, JobId, Machine, Mark } from '../job';
+import { cutOutline, layoutFilm, outlineLines, strokeLines, type CutMark, type CutPart, type FilmLayout, type PenLine } from '../cut';
+import { writesStrokes, type Film, type Id, type Job, type JobId, type Machine, type Mark } from '../job';
 import { connectedStage } from './connected';
 import type { Memo } from './memo';
 import type { MarkPlan } from './planMark';
@@ -27,15 +27,17 @@ function cutParts(job: Job, marks: readonly MarkPlan[], cut: CutSoFar, memo: Mem
 const outlineStage = ({ region, middle: [cx, cy], mark }: { region: Region; middle: Point; mark: CutMark }): Region =>
   cutOutline(applyToRegion(translation(-cx, -cy), region), mark);
 
-/** A layer around a middle: what a pen writes of it. */
-const centredStage = ({ region, middle: [cx, cy] }: { region: Region; middle: Point }): Region =>
-  applyToRegion(translation(-cx, -cy), region);
+/** What a pen writes of a layer, around a middle: each letter in single strokes, or around its outline. */
+const penStage = ({ region, middle: [cx, cy], single }: { region: Region; middle: Point; single: boolean }): PenLine[] => {
+  const centred = applyToRegion(translation(-cx, -cy), region);
+  return single ? strokeLines(centred) : outlineLines(centred);
+};
 
 /** One part of a mark as it is cut, around its own middle. */
-function partOf(job: JobId, mark: CutMark, named: Named, copies: number, region: Region, middle: Point, memo: Memo): CutPart {
+function partOf(job: JobId, mark: CutMark & Pick<Mark, 'artwork'>, named: Named, copies: number, region: Region, middle: Point, memo: Memo): CutPart {
   const { technique, seenThrough, plate } = mark;
   const outline = memo.stage('cut outline', { region, middle, mark: { technique, seenThrough, plate } }, outlineStage);
-  const pen = TECHNIQUES[technique].penned ? { pen: memo.stage('pen', { region, middle }, centredStage) } : {};
+  const pen = TECHNIQUES[technique].penned ? { pen: memo.stage('pen', { region, middle, single: writesStrokes(mark) }, penStage) } : {};
   return { job, mark: named.id, name: named.name, copies, region: outline, ...pen };
 }
 

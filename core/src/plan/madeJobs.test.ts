@@ -194,7 +194,7 @@ describe('side jobs that are masked, etched, pressed or written', () => {
     const runs = (pen: boolean) =>
       hpgl.value.moves.filter((move, i, all) => move.down && !all[i + 1]?.down && (move.pen ?? false) === pen).length;
     expect(runs(false)).toBe(3);
-    expect(runs(true)).toBe(layout!.pens!.reduce((sum, region) => sum + region!.reduce((n, part) => n + 1 + part.holes.length, 0), 0));
+    expect(runs(true)).toBe(layout!.pens!.reduce((sum, lines) => sum + lines!.length, 0));
     const own = { ...jobOf('s'), marks: [{ ...jobOf('s').marks[0]!, plates: 'own' as const }] };
     const free = planWorkshop([own], shop, [], DEMO_START, shippedFaces(), new Memo()).jobs.get('s')!.layouts[0]!;
     expect(new Set(free.outlines.map((region) => boxWidth(boxOf(region)).toFixed(1))).size).toBe(3);

@@ -1,5 +1,5 @@
-import { LABEL } from '../facts';
-import { aboutMark, setAt, type Making, type Reading } from '../job';
+import { FACES, LABEL } from '../facts';
+import { aboutMark, setAt, writesStrokes, type Making, type Reading, type Remedy } from '../job';
 import { formatLength } from '../units';
 import { stuckOn } from './stuckOn';
 import type { JobMark, TechniqueFile, TechniqueShop } from './technique';
@@ -13,7 +13,19 @@ function penReading({ job, mark, layers }: JobMark<Written>, { lengths }: Techni
   const lines = mark.artwork.lines.filter(({ text }) => text.trim() !== '');
   const parts = lines.reduce((sum, { scale }) => sum + scale, 0) + Math.max(0, lines.length - 1) * (mark.artwork.lineSpacing - 1);
   const least = (first.height / Math.max(0.01, parts)) * Math.min(...lines.map(({ scale }) => scale));
-  const small = least < LABEL.leastOutlined;
+  const single = writesStrokes(mark);
+  const limit = single ? LABEL.leastStroke : LABEL.leastOutlined;
+  const small = least < limit;
+  const strokes = FACES.find(({ family }) => family === 'stroke');
+  const inStrokes: Remedy[] =
+    small && !single && strokes && least >= LABEL.leastStroke
+      ? [
+          {
+            label: 'Write it in single strokes',
+            patch: mark.artwork.lines.flatMap(({ id }) => setAt(['marks', mark.id, 'artwork', 'lines', id, 'face'], strokes.id)),
+          },
+        ]
+      : [];
   const say = (mm: number) => formatLength(mm, lengths);
   return [
     {
@@ -23,14 +35,18 @@ function penReading({ job, mark, layers }: JobMark<Written>, { lengths }: Techni
       title: 'Letters for the pen',
       ...aboutMark(mark, job.marks.length > 1),
       value: `about ${say(least)} high`,
-      limit: `${say(LABEL.leastOutlined)} high`,
+      limit: `${say(limit)} high`,
       why: small
         ? `A pen of ${say(LABEL.pen)} fills in letters as small as these.`
-        : `A pen of ${say(LABEL.pen)} draws the outline of each letter clearly.`,
-      remedies:
-        small && mark.size.mode !== 'largest'
+        : single
+          ? `A pen of ${say(LABEL.pen)} writes each letter in single strokes, and clearly.`
+          : `A pen of ${say(LABEL.pen)} draws the outline of each letter clearly.`,
+      remedies: [
+        ...inStrokes,
+        ...(small && mark.size.mode !== 'largest'
           ? [{ label: 'As large as fits', patch: setAt(['marks', mark.id, 'size'], { mode: 'largest' }) }]
-          : [],
+          : []),
+      ],
       ...(small ? { advice: 'Say less, or take a finer pen and a plain, wide font.' } : {}),
     },
   ];

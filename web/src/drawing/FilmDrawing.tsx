@@ -4,7 +4,7 @@ import { LABEL, LAYOUT } from '@kolleta/core/facts';
 import type { Point } from '@kolleta/core/geometry';
 import { formatLength, type LengthSystem } from '@kolleta/core/units';
 import { Dimension } from './Dimension';
-import { regionPath } from './regionPath';
+import { linePath, regionPath } from './regionPath';
 import { InMm, Scaled, useScale } from './Scaled';
 import { MmRect } from './MmRect';
 
@@ -87,7 +87,7 @@ export const FilmDrawing = memo(function FilmDrawing({ layout, job, system, clas
           {layout.parts.map((part) => (
             <path
               key={`${part.job}${part.mark}${part.copy}`}
-              d={regionPath(layout.pens![part.outline] ?? [])}
+              d={linePath(layout.pens![part.outline] ?? [])}
               transform={`matrix(${part.place.join(' ')})`}
               fill="none"
               stroke={LABEL.ink}

@@ -4,7 +4,7 @@ import { BEHIND } from '@kolleta/core/facts';
 import { boxRegion, ringsOf, type Point, type Region } from '@kolleta/core/geometry';
 import type { Piece, Shop, Zone } from '@kolleta/core/job';
 import type { MarkPlan } from '@kolleta/core/plan';
-import { layerColour, seenLayers } from './MarkShapes';
+import { seenAs, seenLayers } from './MarkShapes';
 import { pieceFill } from './pieceLook';
 import { regionPath } from './regionPath';
 import { InMm, Scaled, useScale } from './Scaled';
@@ -155,12 +155,7 @@ function Round({
         {ordered.map((plan, i) =>
           everyCopy(plan).map((layers, c) =>
             layers.map((layer, j) => (
-              <path
-                key={`${plan.mark.id}${c}${layer.film}`}
-                d={paths[i]![c]![j]}
-                fill={layerColour(plan, layer.film, shop)}
-                fillRule="evenodd"
-              />
+              <path key={`${plan.mark.id}${c}${layer.film}`} d={paths[i]![c]![j]} {...seenAs(plan, layer.film, shop)} />
             )),
           ),
         )}
@@ -196,9 +191,7 @@ function Flat({ piece, zones, marks, shop }: { piece: Piece; zones: readonly Zon
           ))}
         {inViewOrder(marks).map((plan) =>
           everyCopy(plan).map((layers, c) =>
-            layers.map((layer) => (
-              <path key={`${c}${layer.film}`} d={regionPath(layer.region)} fill={layerColour(plan, layer.film, shop)} fillRule="evenodd" />
-            )),
+            layers.map((layer) => <path key={`${c}${layer.film}`} d={regionPath(layer.region)} {...seenAs(plan, layer.film, shop)} />),
           ),
         )}
       </InMm>

@@ -33,6 +33,15 @@ export const seenLayers = ({ mark }: MarkPlan, layers: Layers): Layers =>
       )
     : layers;
 
+/** Whether a layer is what a pen writes: seen as a line as wide as the pen, not as a filled shape. */
+const isInk = ({ mark }: MarkPlan, film: string): boolean => TECHNIQUES[mark.technique].penned === true && !film.endsWith(PLATE);
+
+/** How a layer is filled, and lined where it is ink. */
+export const seenAs = (plan: MarkPlan, film: string, shop: Shop) =>
+  isInk(plan, film)
+    ? ({ fill: 'none', stroke: LABEL.ink, strokeWidth: LABEL.pen, strokeLinecap: 'round', strokeLinejoin: 'round' } as const)
+    : ({ fill: layerColour(plan, film, shop), fillRule: 'evenodd' } as const);
+
 interface Props {
   plan: MarkPlan;
   shop: Shop;
@@ -52,11 +61,10 @@ export const MarkShapes = memo(function MarkShapes({ plan, shop, shift = [0, 0],
           <path
             key={`${c}${layer.film}`}
             d={regionPath(layer.region)}
-            fill={layerColour(plan, layer.film, shop)}
-            fillRule="evenodd"
             stroke={outline ? 'var(--color-primary)' : 'color-mix(in oklab, var(--color-base-content) 45%, transparent)'}
             strokeWidth={outline ? 1.4 : 0.5}
-            vectorEffect="non-scaling-stroke"
+            vectorEffect={isInk(plan, layer.film) ? undefined : 'non-scaling-stroke'}
+            {...seenAs(plan, layer.film, shop)}
           />
         )),
       )}

@@ -1,3 +1,4 @@
+import type { PenLine } from '@kolleta/core/cut';
 import { ringsOf, type Region } from '@kolleta/core/geometry';
 
 const kept = new WeakMap<object, string>();
@@ -12,3 +13,7 @@ export function regionPath(region: Region): string {
   kept.set(region, d);
   return d;
 }
+
+/** What a pen writes as SVG path data in mm, as `regionPath`. */
+export const linePath = (lines: readonly PenLine[]): string =>
+  lines.map(({ points, closed }) => `M${points.map(([x, y]) => `${x.toFixed(3)} ${y.toFixed(3)}`).join('L')}${closed ? 'Z' : ''}`).join('');

@@ -10,6 +10,7 @@ import playfair from '@fontsource/playfair-display/files/playfair-display-latin-
 import playfairExt from '@fontsource/playfair-display/files/playfair-display-latin-ext-700-normal.woff?url';
 import saira from '@fontsource/saira-stencil-one/files/saira-stencil-one-latin-400-normal.woff?url';
 import sairaExt from '@fontsource/saira-stencil-one/files/saira-stencil-one-latin-ext-400-normal.woff?url';
+import hershey from '../../../core/faces/generated/hershey-sans.otf?url';
 
 /** Where the outlines of each face lie: latin and latin-ext together. */
 export const FACE_FILES: Record<string, readonly string[]> = {
@@ -19,4 +20,5 @@ export const FACE_FILES: Record<string, readonly string[]> = {
   'archivo-black': [archivoBlack, archivoBlackExt],
   'playfair-display': [playfair, playfairExt],
   'saira-stencil-one': [saira, sairaExt],
+  'hershey-sans': [hershey],
 };

@@ -2,7 +2,7 @@ import { KNIFE } from '../../facts';
 import type { Point, Ring } from '../../geometry';
 import type { Machine } from '../../job';
 import type { FilmLayout } from '../layout';
-import { penStrokesOf, strokesOf } from './strokes';
+import { penLinesOf, strokesOf } from './strokes';
 
 /** Points in one PD: small controllers keep no more in their buffer. */
 const POINTS_A_COMMAND = 40;
@@ -53,7 +53,7 @@ function withOvercut(ring: Ring): Point[] {
  */
 export function hpglCutFile(layout: FilmLayout, machine: Machine): string {
   const place = toMachine(layout, machine);
-  const written = penStrokesOf(layout);
+  const written = penLinesOf(layout);
   const text: string[] = [written.length > 0 ? 'IN;PA;SP2;' : 'IN;PA;SP1;'];
   const draw = (points: readonly Point[]) => {
     const steps = points.map(place).filter((p, i, all) => i === 0 || p[0] !== all[i - 1]![0] || p[1] !== all[i - 1]![1]);
@@ -68,7 +68,7 @@ export function hpglCutFile(layout: FilmLayout, machine: Machine): string {
   };
   // the pen first, in the second holder: where there is only one, the machine waits here for the knife
   if (written.length > 0) {
-    for (const { ring } of written) draw([...ring, ring[0]!]);
+    for (const { points, closed } of written) draw(closed ? [...points, points[0]!] : points);
     text.push('PU0,0;SP1;');
   }
   if (machine.speed !== undefined) text.push(`VS${Math.round(machine.speed)};`);

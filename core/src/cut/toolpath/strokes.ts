@@ -1,5 +1,6 @@
 import { applyToPoint, type Ring } from '../../geometry';
 import type { FilmLayout, LaidPart } from '../layout';
+import { moveLines, type PenLine } from './penLines';
 
 /** One closed outline that the knife follows, and the part that it belongs to. */
 export interface Stroke {
@@ -18,12 +19,8 @@ const strokesOfPart = (layout: FilmLayout, part: LaidPart, index: number): Strok
 export const strokesOf = (layout: FilmLayout): Stroke[] => layout.parts.flatMap((part, i) => strokesOfPart(layout, part, i));
 
 /** Every line that a pen writes before the knife is put in, part by part. */
-export const penStrokesOf = (layout: FilmLayout): Stroke[] =>
-  layout.parts.flatMap((part, i) =>
-    (layout.pens?.[part.outline] ?? []).flatMap(({ outer, holes }) =>
-      [outer, ...holes].map((ring) => ({ ring: ring.map((point) => applyToPoint(part.place, point)), part: i })),
-    ),
-  );
+export const penLinesOf = (layout: FilmLayout): PenLine[] =>
+  layout.parts.flatMap((part) => moveLines(layout.pens?.[part.outline] ?? [], part.place));
 
 /** How many outlines each part of a layout has, in cutting order. */
 export const strokesPerPart = (layout: FilmLayout): number[] =>

@@ -2,6 +2,7 @@ import { LABEL } from '../../facts';
 import { xmlText } from '../../units';
 import { applyToRegion, type Region, type Ring } from '../../geometry';
 import type { FilmLayout } from '../layout';
+import { moveLines, type PenLine } from './penLines';
 
 const at = (value: number) => value.toFixed(3).replace(/\.?0+$/, '');
 const ringData = (ring: Ring, height: number) => `M${ring.map(([x, y]) => `${at(x)} ${at(height - y)}`).join('L')}Z`;
@@ -12,6 +13,9 @@ const regionPathData = (region: Region, height: number): string =>
     .flatMap((part) => [...part.holes, part.outer])
     .map((ring) => ringData(ring, height))
     .join('');
+
+const linePathData = (lines: readonly PenLine[], height: number): string =>
+  lines.map(({ points, closed }) => `M${points.map(([x, y]) => `${at(x)} ${at(height - y)}`).join('L')}${closed ? 'Z' : ''}`).join('');
 
 /**
  * A layout as an SVG cut file: one user unit is one mm, the page is the film that is taken, every outline a closed path, inner
@@ -31,7 +35,7 @@ export function svgCutFile(layout: FilmLayout, title: string): string {
     const pen = layout.pens?.[part.outline];
     return pen
       ? [
-          `  <path d="${regionPathData(applyToRegion(part.place, pen), layout.taken)}" fill="none" stroke="${LABEL.ink}" ` +
+          `  <path d="${linePathData(moveLines(pen, part.place), layout.taken)}" fill="none" stroke="${LABEL.ink}" ` +
             `stroke-width="${LABEL.pen}"/>`,
         ]
       : [];

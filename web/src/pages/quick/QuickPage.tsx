@@ -144,7 +144,7 @@ export function QuickPage() {
           <Choice
             label="Font"
             value={line?.face ?? 'montserrat'}
-            options={FACES.map((f) => ({ value: f.id, label: f.name, group: f.family }))}
+            options={FACES.filter(({ family }) => family !== 'stroke').map((f) => ({ value: f.id, label: f.name, group: f.family }))}
             onChange={(face) => change(['marks', mark.id, 'artwork', 'lines', line!.id, 'face'], face)}
           />{' '}
           on a{' '}
