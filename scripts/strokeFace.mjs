@@ -1,6 +1,7 @@
 // Makes a face of single strokes from the Hershey letters: each stroke becomes a bar so thin that a pen follows its middle (see
 // `core/src/cut/toolpath/penLines.ts`). The letters are those of A. V. Hershey, U. S. National Bureau of Standards; accents are added here.
 import { createRequire } from 'node:module';
+import { ClipperOffset, EndType, JoinType } from 'clipper2-ts';
 import { existsSync, mkdirSync, statSync, writeFileSync } from 'node:fs';
 import { dirname, resolve } from 'node:path';
 import { fileURLToPath } from 'node:url';
@@ -9,11 +10,11 @@ const root = resolve(dirname(fileURLToPath(import.meta.url)), '..');
 const out = resolve(root, 'core/faces/generated/hershey-sans.otf');
 const require = createRequire(import.meta.url);
 
-/** Units of the letters: capitals are 21 high on a baseline at 22, y down. A thousandth of an em is one unit of the face. */
-const [BASE, CAPITAL, EM] = [22, 21, 700];
+/** Units of the letters: capitals are 21 high on a baseline at 22, y down. The face has ten thousand units in an em. */
+const [BASE, CAPITAL, EM] = [22, 21, 7000];
 const K = EM / CAPITAL;
-/** Thickness of a stroke, thousandths of an em. */
-const THICK = 6;
+/** Thickness of a stroke, ten-thousandths of an em. */
+const THICK = 60;
 
 /** Accents as strokes over or under a letter of `high` units, around its middle. */
 const ACCENTS = {
@@ -134,20 +135,20 @@ function strokesOf({ d }, sunk) {
 /** Stops of a sentence stand on the baseline: in the letters as they are kept they float above it. */
 const SUNK = { '.': 3, ',': 3, ':': 3, ';': 3 };
 
-/** One stroke as bars, thousandths of an em. */
-function drawBars(path, stroke) {
-  for (let i = 1; i < stroke.length; i++) {
-    const [[ax, ay], [bx, by]] = [stroke[i - 1], stroke[i]].map(([x, y]) => [x * K, y * K]);
-    const length = Math.hypot(bx - ax, by - ay);
-    if (length === 0) continue;
-    const [ux, uy] = [((bx - ax) / length) * (THICK / 2), ((by - ay) / length) * (THICK / 2)];
-    const corners = [
-      [ax - ux + uy, ay - uy - ux],
-      [bx + ux + uy, by + uy - ux],
-      [bx + ux - uy, by + uy + ux],
-      [ax - ux - uy, ay - uy + ux],
-    ];
-    corners.forEach(([x, y], k) => (k === 0 ? path.moveTo(x, y) : path.lineTo(x, y)));
+/** The library counts in whole numbers: so many to a ten-thousandth of an em. */
+const FINE = 10;
+
+/** Strokes as one outline, ten-thousandths of an em. */
+function drawStrokes(path, strokes) {
+  const offset = new ClipperOffset();
+  for (const stroke of strokes) {
+    const points = stroke.map(([x, y]) => ({ x: Math.round(x * K * FINE), y: Math.round(y * K * FINE) }));
+    offset.addPath(points, JoinType.Miter, EndType.Square);
+  }
+  const outline = [];
+  offset.execute((THICK / 2) * FINE, outline);
+  for (const ring of outline) {
+    ring.forEach(({ x, y }, i) => (i === 0 ? path.moveTo(x / FINE, y / FINE) : path.lineTo(x / FINE, y / FINE)));
     path.close();
   }
 }
@@ -229,15 +230,15 @@ export function writeStrokeFace() {
   }
   const glyph = (name, unicode, advance, strokes) => {
     const path = new opentype.Path();
-    for (const stroke of strokes) drawBars(path, stroke);
+    drawStrokes(path, strokes);
     return new opentype.Glyph({ name, ...(unicode === undefined ? {} : { unicode }), advanceWidth: Math.round(advance * K), path });
   };
   const font = new opentype.Font({
     familyName: 'Kolleta Hershey Sans',
     styleName: 'Regular',
-    unitsPerEm: 1000,
-    ascender: 950,
-    descender: -300,
+    unitsPerEm: 10_000,
+    ascender: 9500,
+    descender: -3000,
     glyphs: [
       glyph('.notdef', undefined, 16, []),
       glyph('space', 32, 16, []),

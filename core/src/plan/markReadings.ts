@@ -36,7 +36,8 @@ function measured(context: FitContext, work: Pick<RowWork, 'drawn' | 'shaped' | 
   const { scale } = work.sizing;
   const films: readonly Film[] = context.shop.films;
   return {
-    ...(!quick && inspections.length > 0
+    // what a pen writes is not cut: nothing of it is too thin
+    ...(!quick && inspections.length > 0 && !TECHNIQUES[technique].penned
       ? {
           thinness: tried(() => memo.stage('thinness', { drawn, scale, mark: { edits, technique }, films, shaped, inspections }, thinnest)),
         }
