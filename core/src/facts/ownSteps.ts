@@ -4,7 +4,8 @@ import { TRADE, type Column } from './fact';
 export const OWN_STEPS_COLUMN: Column = { unit: 'min for one piece, min of waiting', source: TRADE };
 
 /** When in a job a step of the maker's own comes. */
-export type OwnMoment = 'first' | 'beforeFilm' | 'beforePacking';
+export const OWN_MOMENTS = ['first', 'beforeCoat', 'beforeFilm', 'beforePacking'] as const;
+export type OwnMoment = (typeof OWN_MOMENTS)[number];
 
 interface UsualStep {
   readonly name: string;
@@ -17,7 +18,8 @@ interface UsualStep {
 export const USUAL_STEPS: readonly UsualStep[] = [
   { name: 'Glue and clamp the boards', minutes: 8, wait: 12 * HOUR, when: 'first' },
   { name: 'Take it apart', minutes: 5, when: 'first' },
-  { name: 'Mask rims and handles', minutes: 4, when: 'first' },
+  { name: 'Mask rims and handles', minutes: 4, when: 'beforeCoat' },
+  { name: 'Prime it', minutes: 4, wait: 4 * HOUR, when: 'beforeCoat' },
   { name: 'Sketch planks with a pencil', minutes: 8, when: 'beforeFilm' },
   { name: 'Distress the edges', minutes: 6, when: 'beforePacking' },
   { name: 'Put it together and tighten it', minutes: 8, when: 'beforePacking' },

@@ -16,6 +16,7 @@ const piece = ({ ...more }: Partial<Piece>): Piece => ({
   sealedFirst: false,
   ...more,
 });
+const getsAny = ({ coat, sealedFirst }: Partial<Piece>): boolean => coat !== undefined || sealedFirst === true;
 const draft = (more: Partial<Piece>) =>
   draftFor({ job: { ...job, piece: piece(more) }, layers: [], climate: shop.climate, paints: shop.paints });
 
@@ -149,6 +150,19 @@ describe('recipes as rows', () => {
       expect(one.steps[0]).toMatchObject({ kind: 'coat', after: [] });
       const [reading] = pieceReadings(one.input.job, shop);
       expect(reading?.verdict).toBe(leftOut.length > 0 ? 'watch' : undefined);
+    }
+  });
+  it("steps of the maker's own come where they belong: what follows waits for them", () => {
+    for (const more of [{ coat: 'acrylic' as const }, { sealedFirst: true }, {}] satisfies Partial<Piece>[]) {
+      const one = draft({ ground: 'bareMetal', ...more });
+      const own = { id: 'p', name: 'Prime it', minutes: 4, wait: 240, when: 'beforeCoat' as const };
+      const whole = draftFor({ ...one.input, job: { ...one.input.job, steps: [own] } });
+      cleanSteps(whole, [coatSteps(whole) ?? []].flat());
+      const at = whole.steps.findIndex(({ kind }) => kind === 'own');
+      const next = whole.steps[at + 1]!;
+      expect(next.after).toContainEqual({ step: whole.steps[at]!.id, least: 240, why: 'own' });
+      expect(next.kind).toBe(more.coat ? 'coat' : more.sealedFirst ? 'seal' : 'clean');
+      if (getsAny(more)) expect(whole.steps[at - 1]!.kind).toBe('clean');
     }
   });
   it.each([

@@ -14,6 +14,7 @@ import {
 } from '../facts';
 import type { Piece } from '../job';
 import { dryingFactor, dryingTimes } from './drying';
+import { ownSteps } from './ownSteps';
 import { minutesFor, type RecipeDraft } from './recipeDraft';
 import { MINUTE_MS } from '../units';
 import type { Lag, Opens, StepAbout } from './workStep';
@@ -164,10 +165,11 @@ export function coatSteps(draft: RecipeDraft, rows?: readonly RecipeRow[], begun
     const last = row && addRow(draft, row, before);
     return last ? [afterStep(last.step, last.id, undefined, undefined, draft)] : before;
   };
-  const first = make(
+  const bare = make(
     'bare',
     STATES.reduce((before, state) => freed(state, before), make('label', begun)),
   );
+  const first = ownSteps(draft, 'beforeCoat', bare);
   const put = (part: 'prime' | 'coat' | 'seal', on: On | undefined): On | undefined => {
     const row = rowFor(part, piece, rows);
     const why = part === 'coat' ? 'recoat' : 'beforeSealer';

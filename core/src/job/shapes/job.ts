@@ -1,4 +1,5 @@
 import Type from 'typebox';
+import { OWN_MOMENTS } from '../../facts';
 import type { Point } from '../../geometry';
 import { point } from './artwork';
 import { mark } from './mark';
@@ -54,8 +55,8 @@ export const ownStep = record(
     minutes: number(0, 10_000),
     /** Minutes that have to pass before the work goes on. */
     wait: maybe(number(0, 1_000_000)),
-    /** First of all, before film is put on, before the piece is packed. */
-    when: word('first', 'beforeFilm', 'beforePacking'),
+    /** First of all, before the piece is painted, before film is put on, before it is packed. */
+    when: word(...OWN_MOMENTS),
   },
   'ownStep',
 );

@@ -50,6 +50,9 @@ const use = record({
   dryShort: yes,
 });
 
+export const coats = whole(1, 5);
+export const leftOut = list(word(...LEAVABLE), LEAVABLE.length);
+
 /** What the pieces of a job are. */
 export const piece = record(
   {
@@ -68,13 +71,13 @@ export const piece = record(
     /** The paint in stock that it is; the first of its kind where none is named. */
     coatPaint: maybe(id),
     /** In how many coats it comes, where not in as many as is usual. */
-    coats: maybe(whole(1, 5)),
+    coats: maybe(coats),
     /** A coat that is on it already, and when that was put on, where it is not long ago. */
     painted: maybe(record({ coat, at: maybe(instant) })),
     /** A thirsty ground that is sealed before its coat. */
     primed: maybe(yes),
     /** Usual steps of its preparation that the maker leaves out. */
-    leftOut: maybe(list(word(...LEAVABLE), LEAVABLE.length)),
+    leftOut: maybe(leftOut),
     /** Whether light passes through the bare piece, where its material leaves that open; as its ground does where it is not said. */
     seeThrough: maybe(yes),
     /** A label that is on it and comes off first, by what it is made of. */

@@ -2,7 +2,7 @@ import Type from 'typebox';
 import { CARRIER_GRADES, FILM_KINDS, FINISH_GRIP, PRESSING, SUPPLY_KINDS, SUPPLY_UNITS, TAPE_KINDS } from '../../facts';
 import { drawnPart } from './artwork';
 import { job, ownStep } from './job';
-import { coat, contact, ground, shape } from './piece';
+import { coat, coats, contact, ground, leftOut, shape } from './piece';
 import {
   colour,
   id,
@@ -209,7 +209,7 @@ export const ownFace = record({ id, name, permitted, data: text(4_000_000) }, 'o
 export const pattern = record({ id, name, job }, 'pattern');
 
 /** Steps of the maker's own, for the next piece of such a ground. */
-export const habit = record({ id, name, ground, steps: list(ownStep, 40) }, 'habit');
+export const habit = record({ id, name, ground, steps: list(ownStep, 40), leftOut: maybe(leftOut), coats: maybe(coats), primed: maybe(yes) }, 'habit');
 
 /** What the workshop is and has. */
 export const shop = record(
@@ -232,7 +232,7 @@ export const shop = record(
     blanks: maybe(list(ownBlank, 500)),
     faces: maybe(list(ownFace, 40)),
     patterns: maybe(list(pattern, 500)),
-    /** Steps of the maker's own that pieces of a ground always get. */
+    /** How pieces of a ground are always made ready: steps of the maker's own, and what is done otherwise than as usual. */
     habits: maybe(list(habit, 100)),
   },
   'shop',

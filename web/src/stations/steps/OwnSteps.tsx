@@ -11,6 +11,7 @@ import { Choice, CountWord, Sentence, TextWord } from '../../ui/tokens';
 
 const WHEN: readonly { value: OwnStep['when']; label: string }[] = [
   { value: 'first', label: 'first of all' },
+  { value: 'beforeCoat', label: 'before it is painted' },
   { value: 'beforeFilm', label: 'before film goes on' },
   { value: 'beforePacking', label: 'before it is packed' },
 ];
@@ -96,8 +97,10 @@ export function OwnSteps({ job, shop, edit }: Pick<StationProps, 'job' | 'shop' 
     await editShop((saved) => {
       const known = saved.habits?.find(({ ground }) => ground === job.piece.ground);
       const id = known?.id ?? newId();
-      return setAt(['habits', id], { id, name: job.piece.name, ground: job.piece.ground, steps: job.steps ?? [] });
-    }, 'Keep steps for the next such piece');
+      const { ground, name, leftOut, coats, primed } = job.piece;
+      const usual = { ...(leftOut ? { leftOut } : {}), ...(coats ? { coats } : {}), ...(primed ? { primed } : {}) };
+      return setAt(['habits', id], { id, name, ground, steps: job.steps ?? [], ...usual });
+    }, 'Keep how it is made ready for the next such piece');
     tell(`Kept for the next piece of ${GROUNDS[job.piece.ground].name}.`);
   };
   const free = USUAL_STEPS.filter(({ name }) => steps.every((step) => step.name !== name));
@@ -135,7 +138,7 @@ export function OwnSteps({ job, shop, edit }: Pick<StationProps, 'job' | 'shop' 
             return add(USUAL_STEPS.find((one) => one.name === name) ?? OTHER_STEP);
           }}
         />
-        {steps.length > 0 && (
+        {(steps.length > 0 || job.piece.leftOut?.length || job.piece.coats || job.piece.primed) && (
           <button type="button" className="btn btn-xs btn-outline" onClick={() => void keep()}>
             Keep for the next such piece
           </button>
@@ -149,10 +152,15 @@ export function OwnSteps({ job, shop, edit }: Pick<StationProps, 'job' | 'shop' 
                 (saved) =>
                   saved.steps?.length
                     ? []
-                    : setAt(
-                        ['steps'],
-                        habit.steps.map((step) => ({ ...step, id: newId() })),
-                      ),
+                    : [
+                        ...setAt(
+                          ['steps'],
+                          habit.steps.map((step) => ({ ...step, id: newId() })),
+                        ),
+                        ...(habit.leftOut ? setAt(['piece', 'leftOut'], habit.leftOut) : []),
+                        ...(habit.coats ? setAt(['piece', 'coats'], habit.coats) : []),
+                        ...(habit.primed ? setAt(['piece', 'primed'], true) : []),
+                      ],
                 'Take the kept steps',
               )
             }
