@@ -166,7 +166,11 @@ export function knownCases(shop: Shop): KnownCase[] {
         return { ...job, piece: { ...job.piece, ground: 'bareMetal', coat: 'acrylic', leftOut: ['sand'] } };
       },
     ],
-    ['islands', 'small insides of a stencil', () => plateJob(textMark('a', { technique: 'stencil', film: 'stencil', paint: 'cream', size: { mode: 'width', width: 12 } }))],
+    [
+      'islands',
+      'small insides of a stencil',
+      () => plateJob(textMark('a', { technique: 'stencil', film: 'stencil', paint: 'cream', size: { mode: 'width', width: 12 } })),
+    ],
     ['pull', 'a mask of many letters', () => plateJob(textMark('I'.repeat(24), { technique: 'mask', film: 'stencil', paint: 'cream' }))],
     [
       'sealer',

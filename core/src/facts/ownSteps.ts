@@ -20,9 +20,11 @@ export const USUAL_STEPS: readonly UsualStep[] = [
   { name: 'Take it apart', minutes: 5, when: 'first' },
   { name: 'Mask rims and handles', minutes: 4, when: 'beforeCoat' },
   { name: 'Prime it', minutes: 4, wait: 4 * HOUR, when: 'beforeCoat' },
+  { name: 'Stain the frame', minutes: 6, wait: 6 * HOUR, when: 'first' },
   { name: 'Sketch planks with a pencil', minutes: 8, when: 'beforeFilm' },
   { name: 'Distress the edges', minutes: 6, when: 'beforePacking' },
   { name: 'Put it together and tighten it', minutes: 8, when: 'beforePacking' },
+  { name: 'Restretch the canvas', minutes: 8, when: 'beforePacking' },
   { name: 'Tie on the trimmings', minutes: 4, when: 'beforePacking' },
   { name: 'Hot-glue the trimmings on', minutes: 5, wait: 30, when: 'beforePacking' },
 ];

@@ -165,7 +165,12 @@ export const RECIPES: readonly RecipeRow[] = [
     when: { ground: ['enamel', 'chalkPaint', 'chalkboard', 'paintedWall', 'sealedWood', 'waxedWood'] },
     steps: [dust('dust')],
   },
-  { id: 'brush', part: 'clean', when: { ground: ['texturedWall', 'concrete', 'terracotta', 'unglazedCeramic', 'coir'] }, steps: [dust('brush')] },
+  {
+    id: 'brush',
+    part: 'clean',
+    when: { ground: ['texturedWall', 'concrete', 'terracotta', 'unglazedCeramic', 'coir'] },
+    steps: [dust('brush')],
+  },
   { id: 'dust-paper', part: 'clean', when: { ground: ['card', 'bookCloth'] }, steps: [dust('dustPaper')] },
   { id: 'lint', part: 'clean', when: { material: CLOTH }, steps: [dust('lint')] },
   { id: 'dust-wood', part: 'clean', when: { material: ['wood'] }, steps: [dust('dustWood')] },

@@ -17,6 +17,7 @@ export const READING_KINDS = {
   date: { offers: true, changesLook: false },
   drawings: { offers: true, changesLook: true },
   dropped: { offers: false, changesLook: false },
+  dry: { offers: false, changesLook: false },
   dwell: { offers: true, changesLook: false },
   edge: { offers: true, changesLook: false },
   empty: { offers: true, changesLook: false },

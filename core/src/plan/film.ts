@@ -34,7 +34,15 @@ const penStage = ({ region, middle: [cx, cy], single }: { region: Region; middle
 };
 
 /** One part of a mark as it is cut, around its own middle. */
-function partOf(job: JobId, mark: CutMark & Pick<Mark, 'artwork'>, named: Named, copies: number, region: Region, middle: Point, memo: Memo): CutPart {
+function partOf(
+  job: JobId,
+  mark: CutMark & Pick<Mark, 'artwork'>,
+  named: Named,
+  copies: number,
+  region: Region,
+  middle: Point,
+  memo: Memo,
+): CutPart {
   const { technique, seenThrough, plate } = mark;
   const outline = memo.stage('cut outline', { region, middle, mark: { technique, seenThrough, plate } }, outlineStage);
   const pen = TECHNIQUES[technique].penned ? { pen: memo.stage('pen', { region, middle, single: writesStrokes(mark) }, penStage) } : {};

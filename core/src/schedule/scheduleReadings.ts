@@ -1,4 +1,4 @@
-import { MINUTE_MS, formatDuration } from '../units';
+import { capital, inSentence, MINUTE_MS, formatDuration } from '../units';
 import { setAt, type Job, type Reading } from '../job';
 import { stepTitle, waitWords } from '../words';
 import { HORIZON_DAYS, type Holdup, type JobSchedule } from './solve';
@@ -75,7 +75,7 @@ export function scheduleReadings(job: Job, schedule: JobSchedule, zone: string, 
         ? `“${schedule.unplaced ? stepTitle(schedule.unplaced) : 'A step'}” finds no room in the working hours of the next ${HORIZON_DAYS} days.`
         : 'No working hours are set, so nothing can be planned.',
       remedies: [],
-      advice: 'Add working hours in Stock.',
+      advice: 'Add working hours in Workshop.',
     });
   } else if (job.deadline === undefined) {
     readings.push({
@@ -109,6 +109,20 @@ export function scheduleReadings(job: Job, schedule: JobSchedule, zone: string, 
       advice: schedule.holdup?.kind === 'waits' ? 'A warmer, drier room or a faster coat shortens the wait.' : undefined,
     });
   }
+  const begins = schedule.steps.filter(({ state }) => state === 'waiting').reduce((first, { start }) => Math.min(first, start), Infinity);
+  const closed = schedule.steps.filter(({ state, step: { opens } }) => state === 'waiting' && opens && opens.at > begins).at(-1);
+  if (closed?.step.opens)
+    readings.push({
+      id: 'dry',
+      station: 'prepare',
+      verdict: 'watch',
+      title: 'Not dry yet',
+      value: formatMoment(closed.step.opens.at, zone),
+      limit: `before ${inSentence(stepTitle(closed.step))}`,
+      why: `${capital(waitWords(closed.step.opens))}, and until then tape lifts it and its vapour lifts the film. What is planned waits for it.`,
+      remedies: [],
+      advice: 'A warmer, drier room shortens the wait. Say in Measure when it was put on.',
+    });
   for (const missed of schedule.broken) {
     const step = schedule.steps.find((s) => s.step.id === missed.step);
     readings.push({

@@ -3,7 +3,19 @@ import fc from 'fast-check';
 import { shippedFaces } from '../../../test/faces';
 import { DEMO_START, demoShop, textMark } from '../../../test/sampleJobs';
 import { MADE_JOBS, madeShop } from '../../../test/madeJobs';
-import { applyToPoint, applyToRegion, edgeLength, offset, pointInside, rotation, scaling, then, union, type Point, type Region } from '../../geometry';
+import {
+  applyToPoint,
+  applyToRegion,
+  edgeLength,
+  offset,
+  pointInside,
+  rotation,
+  scaling,
+  then,
+  union,
+  type Point,
+  type Region,
+} from '../../geometry';
 import { Memo, planWorkshop } from '../../plan';
 import { moveLines, outlineLines, strokeLines, writtenLength } from './penLines';
 

@@ -43,6 +43,8 @@ export const islandsReading: FitReading = (all): Reading | undefined => {
           `${loose.length === 1 ? 'it shifts' : 'they shift'}, or ${loose.length === 1 ? 'goes' : 'go'} with the waste.`
         : 'They lie loose, and keep their places on the tape. Weed around them, and count them before you lift the stencil.',
     remedies: loose.length > 0 && helps ? [{ label: `Bridge them, ${formatLength(width, all.shop.lengths)} wide`, patch }] : [],
-    ...(loose.length > 0 && !helps ? { advice: 'Make it larger, choose a stouter face, or press each island down before you lift it.' } : {}),
+    ...(loose.length > 0 && !helps
+      ? { advice: 'Make it larger, choose a stouter face, or press each island down before you lift it.' }
+      : {}),
   };
 };

@@ -209,7 +209,10 @@ export const ownFace = record({ id, name, permitted, data: text(4_000_000) }, 'o
 export const pattern = record({ id, name, job }, 'pattern');
 
 /** Steps of the maker's own, for the next piece of such a ground. */
-export const habit = record({ id, name, ground, steps: list(ownStep, 40), leftOut: maybe(leftOut), coats: maybe(coats), primed: maybe(yes) }, 'habit');
+export const habit = record(
+  { id, name, ground, steps: list(ownStep, 40), leftOut: maybe(leftOut), coats: maybe(coats), primed: maybe(yes) },
+  'habit',
+);
 
 /** What the workshop is and has. */
 export const shop = record(

@@ -1,4 +1,5 @@
 import type { ClipboardEvent } from 'react';
+import { FACES, isStrokeFace } from '@kolleta/core/facts';
 import { removeAt, setAt, type Align, type Job, type Mark, type Scalar, type TextLine } from '@kolleta/core/job';
 import { good, refused } from '@kolleta/core/units';
 import { HeldInput } from '../../ui/HeldInput';
@@ -119,6 +120,9 @@ export function LineFields({ mark, edit }: { mark: Mark; edit: StationProps['edi
               onChange={(on) => set(line.id, 'joined', on)}
             />
           </Sentence>
+          {isStrokeFace(line.face) && (
+            <p className="quiet text-sm">For a pen that writes labels: {FACES.find(({ id }) => id === line.face)?.licence}.</p>
+          )}
           <PairSpacing
             line={line}
             onChange={(next) =>
