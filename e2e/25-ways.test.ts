@@ -121,13 +121,23 @@ test('tape for all marks is planned together', async ({ page }) => {
   await expect(page.getByText(/prize mark of Regatta prizes/).first()).toBeVisible();
   await page.goto('/#/job/boat-numbers/place');
   const stages = page.getByRole('region', { name: 'Placing number' });
-  await expect(stages.getByRole('listitem')).toHaveCount(5);
+  // on the back of a clear plate: turned over first, then the five of the hinge
+  await expect(stages.getByRole('listitem')).toHaveCount(6);
+  await expect(stages.getByRole('listitem').nth(1)).toContainText('above the bottom edge');
   await page.getByLabel('Placing of number').selectOption('hand');
-  await expect(stages.getByRole('listitem')).toHaveCount(3);
+  await expect(stages.getByRole('listitem')).toHaveCount(4);
   await planned(page);
   await page.getByRole('link', { name: /^Tape/ }).click();
   await expect(page.getByText('number is put down by hand, without tape.')).toBeVisible();
   await page.getByRole('button', { name: 'Lift it with tape' }).click();
   await expect(page.getByRole('heading', { name: 'The grip window' })).toBeVisible();
+  await page.getByLabel('How White gloss is taped').selectOption('faceDown');
+  await expect(page.getByRole('list', { name: 'Steps' })).toContainText('sticky side up');
+  // what the maker always leaves out is a watch with its way back
+  await page.goto('/#/job/honour-board/prepare');
+  await page.getByLabel('sanded before it is painted').selectOption('no');
+  await expect(page.getByText('Left out', { exact: true })).toBeVisible();
+  await page.getByRole('button', { name: 'Do it after all' }).click();
+  await expect(page.getByText('Left out', { exact: true })).toBeHidden();
   await kept(page);
 });
