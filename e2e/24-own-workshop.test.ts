@@ -211,6 +211,7 @@ test('a machine narrower than the film never gets it whole, tape is chosen, and 
   // a copy of the job, a copy of its mark on another zone of a third
   await openStation(page, 'regatta-prizes', 'draw');
   await page.getByRole('button', { name: 'Save as a pattern' }).click();
+  await expect(page.getByText('is a pattern now')).toBeVisible();
   await page.getByRole('button', { name: 'Copy the job' }).click();
   await expect(page.getByLabel('Name of the job')).toHaveValue('Regatta prizes, second');
   await expect(page.getByLabel('Wanted', { exact: true })).toHaveValue('no date');

@@ -1,5 +1,7 @@
-import type { Machine } from '../job';
+import type { KeptLayout, Machine } from '../job';
 import { layoutFilm, type CutPart, type FilmLayout } from './layout';
+import { asKept, partsKey } from './nest/keptLayout';
+import { skyline } from './nest/skyline';
 
 /** The parts that a layout was made of. */
 const partsOf = ({ outlines, pens, parts }: FilmLayout): CutPart[] =>
@@ -15,9 +17,17 @@ const partsOf = ({ outlines, pens, parts }: FilmLayout): CutPart[] =>
  * Several jobs' layouts of one film, laid out anew as one.
  *
  * @param layouts of one film, at least one
+ * @param kept layouts that were looked for before: one for just these parts is taken
  */
-export const layTogether = (layouts: readonly FilmLayout[], machines: readonly Machine[]): FilmLayout =>
-  layouts.length === 1 ? layouts[0]! : layoutFilm(layouts[0]!.film, layouts.flatMap(partsOf), machines);
+export function layTogether(layouts: readonly FilmLayout[], machines: readonly Machine[], kept: readonly KeptLayout[] = []): FilmLayout {
+  const [first] = layouts;
+  if (!first || layouts.length === 1) return first!;
+  const parts = layouts.flatMap(partsOf);
+  const own = kept.filter(({ film }) => film === first.film.id);
+  const key = own.length > 0 ? partsKey(parts) : '';
+  const found = own.findLast((one) => one.parts === key);
+  return layoutFilm(first.film, parts, machines, found ? asKept(found, skyline) : skyline);
+}
 
 /** What laying several together saves of film against each by itself, mm. */
 export const savedTogether = (layouts: readonly FilmLayout[], together: FilmLayout): number =>

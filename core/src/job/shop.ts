@@ -12,6 +12,7 @@ export type ShelfItem = Static<typeof shop.shelfItem>;
 export type OwnBlank = Static<typeof shop.ownBlank>;
 export type OwnFace = Static<typeof shop.ownFace>;
 export type FilmPiece = Static<typeof shop.filmPiece>;
+export type KeptLayout = Static<typeof shop.keptLayout>;
 export type Supply = Static<typeof shop.supply>;
 export type Carrier = Static<typeof shop.carrier>;
 export type Press = Static<typeof shop.press>;

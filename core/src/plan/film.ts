@@ -2,8 +2,20 @@ import type { Layer } from '../artwork';
 import { applyToRegion, boxAround, boxCentre, boxHeight, boxOf, boxWidth, translation, type Point, type Region } from '../geometry';
 import { TECHNIQUES } from '../facts';
 import type { LayerInspection } from '../fit';
-import { cutOutline, layoutFilm, outlineLines, strokeLines, type CutMark, type CutPart, type FilmLayout, type PenLine } from '../cut';
-import { writesStrokes, type Film, type Id, type Job, type JobId, type Machine, type Mark } from '../job';
+import {
+  asKept,
+  cutOutline,
+  layoutFilm,
+  outlineLines,
+  partsKey,
+  skyline,
+  strokeLines,
+  type CutMark,
+  type CutPart,
+  type FilmLayout,
+  type PenLine,
+} from '../cut';
+import { writesStrokes, type Film, type Id, type Job, type JobId, type KeptLayout, type Machine, type Mark } from '../job';
 import { connectedStage } from './connected';
 import type { Memo } from './memo';
 import type { MarkPlan } from './planMark';
@@ -126,13 +138,21 @@ function everyPart({ id: job, count }: Job, marks: readonly MarkPlan[], memo: Me
   });
 }
 
+/** What film is laid out with: the machines, and layouts that were kept. */
+export interface LaidWith {
+  readonly machines: readonly Machine[];
+  readonly kept?: readonly KeptLayout[] | undefined;
+}
+
 interface LayoutInput {
   readonly film: Film;
   readonly parts: readonly CutPart[];
   readonly machines: readonly Machine[];
+  readonly kept?: KeptLayout | undefined;
 }
-/** Parts laid out on a film. */
-export const layoutStage = ({ film, parts, machines }: LayoutInput): FilmLayout => layoutFilm(film, parts, machines);
+/** Parts laid out on a film: as was kept for just these parts, else by their boxes. */
+export const layoutStage = ({ film, parts, machines, kept }: LayoutInput): FilmLayout =>
+  layoutFilm(film, parts, machines, kept ? asKept(kept, skyline) : skyline);
 
 /** What a job asks of film. */
 export interface FilmWork {
@@ -143,28 +163,32 @@ export interface FilmWork {
 }
 
 /** Parts laid out, one layout a film. */
-function layouts(parts: readonly FilmPart[], machines: readonly Machine[], memo: Memo): FilmLayout[] {
+function layouts(parts: readonly FilmPart[], { machines, kept = [] }: LaidWith, memo: Memo): FilmLayout[] {
   const films = [...new Map(parts.map(({ film }) => [film.id, film])).values()];
-  return films.map((film) =>
-    memo.stage('layout', { film, parts: parts.filter((p) => p.film.id === film.id).map((p) => p.part), machines }, layoutStage),
-  );
+  return films.map((film) => {
+    const own = parts.filter((p) => p.film.id === film.id).map((p) => p.part);
+    const here = kept.filter((one) => one.film === film.id);
+    const key = here.length > 0 ? memo.stage('parts key', own, partsKey) : '';
+    const found = here.findLast((one) => one.parts === key);
+    return memo.stage('layout', { film, parts: own, machines, ...(found ? { kept: found } : {}) }, layoutStage);
+  });
 }
 
 /** What a job still gets cut, and how it would be laid out by itself. */
-export function filmOf(job: Job, marks: readonly MarkPlan[], cut: CutSoFar, machines: readonly Machine[], memo: Memo): FilmWork {
+export function filmOf(job: Job, marks: readonly MarkPlan[], cut: CutSoFar, laid: LaidWith, memo: Memo): FilmWork {
   const parts = cutParts(job, marks, cut, memo);
-  return { parts, own: layouts(parts, machines, memo) };
+  return { parts, own: layouts(parts, laid, memo) };
 }
 
 /** One layout a film, of all jobs that still have to be cut. */
 export const sharedLayouts = (
   works: readonly (FilmWork & { readonly id: JobId })[],
   isCut: (job: JobId, film: Id) => boolean,
-  machines: readonly Machine[],
+  laid: LaidWith,
   memo: Memo,
 ): FilmLayout[] =>
   layouts(
     works.flatMap(({ id, parts }) => parts.filter(({ film }) => !isCut(id, film.id))),
-    machines,
+    laid,
     memo,
   );

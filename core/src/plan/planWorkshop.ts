@@ -153,7 +153,8 @@ export function planWorkshop(
   });
 
   // film
-  const filmed = each(fitted, ({ job, marks }) => ({ film: filmOf(job, marks, cutOf(job.id), shop.machines, memo) }));
+  const laid = { machines: shop.machines, kept: shop.layouts };
+  const filmed = each(fitted, ({ job, marks }) => ({ film: filmOf(job, marks, cutOf(job.id), laid, memo) }));
 
   // steps
   const stepped = each(filmed, ({ job, marks, film }) => {
@@ -164,7 +165,7 @@ export function planWorkshop(
   // film and time of all of them together
   const shared = together(stepped, (some) => {
     const films = some.map(({ id, film }) => ({ id, ...film }));
-    return sharedLayouts(films, isCut, shop.machines, memo);
+    return sharedLayouts(films, isCut, laid, memo);
   });
   const windows = memo.stage('calendar', { hours: shop.hours, from: Math.floor(now / HOUR_MS) * HOUR_MS }, windowsStage);
   const schedule = together(stepped, (some) =>

@@ -2,7 +2,7 @@ import { expose } from 'comlink';
 import { CUT_FILES, layTogether, type CutFileId, type FilmLayout } from '@kolleta/core/cut';
 import { ringsOf } from '@kolleta/core/geometry';
 import { inspectPlaces, overlapsOn, type InspectionMap } from '@kolleta/core/fit';
-import type { Film, Job, JobId, Machine, Shape, Shop, Tape, WorkEvent } from '@kolleta/core/job';
+import type { Film, Job, JobId, KeptLayout, Machine, Shape, Shop, Tape, WorkEvent } from '@kolleta/core/job';
 import { Memo, planWorkshop, type MarkPlan, type Plan } from '@kolleta/core/plan';
 import { tapePlan, type Lift, type TapeBudget, type TapePlan } from '@kolleta/core/tape';
 import { faces, needFace, needWholeFaces, wholeFaces } from './faceStore';
@@ -55,8 +55,8 @@ const planner = {
     return inspectPlaces(flat, mark, films, overlapsOn(mark, fitted, turn, shape, faces));
   },
   /** Several jobs' layouts of one film as one. */
-  layTogether(layouts: FilmLayout[], machines: Machine[]): FilmLayout {
-    return layTogether(layouts, machines);
+  layTogether(layouts: FilmLayout[], machines: Machine[], kept: readonly KeptLayout[] = []): FilmLayout {
+    return layTogether(layouts, machines, kept);
   },
   /** Tape for many marks. */
   tape(lifts: Lift[], tapes: Tape[], budget: TapeBudget): TapePlan {

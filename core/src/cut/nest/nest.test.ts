@@ -5,6 +5,8 @@ import { boxRegion, difference, growBox, boxOf, then, translation, type Point, t
 import { checkNesting } from './checkNesting';
 import type { Nester, NestPart, Nesting } from './nester';
 import { freeEnd, type Sheet } from './sheet';
+import { asKept, partsKey, placesOf, type NamedPart } from './keptLayout';
+import { nestedLength, separate } from './separate';
 import { skyline } from './skyline';
 
 const [film] = demoShop().films as [ReturnType<typeof demoShop>['films'][number]];
@@ -35,7 +37,10 @@ const part: fc.Arbitrary<NestPart> = fc.record({
 });
 
 /** Every way of laying parts on sheets: a new one is a new row. */
-const NESTERS: [string, Nester][] = [['skyline', skyline]];
+const NESTERS: [string, Nester][] = [
+  ['skyline', skyline],
+  ['separation', separate],
+];
 
 describe.each(NESTERS)('nesting by %s', (_name, nest) => {
   it('lays every copy once, apart and clear of the edges, by the true outlines', () => {
@@ -99,5 +104,56 @@ describe('the checker of nestings', () => {
     const whole = [freeEnd(film, 100)];
     expect(checkNesting(within(0), both, whole, OPTIONS)).toEqual([]);
     expect(checkNesting(within(2), both, whole, OPTIONS)).toEqual(['0/0 is too near 1/0']);
+  });
+});
+
+describe('a kept layout', () => {
+  const parts: NamedPart[] = [
+    { job: 'j', mark: 'a', region: star(5, 30, 12), copies: 3 },
+    { job: 'j', mark: 'b', region: star(4, 18, 9), copies: 2 },
+  ];
+  const sheets = [freeEnd(film, 220)];
+  const found = separate(parts, sheets, OPTIONS, BUDGET);
+  it('is laid as it was, whatever else would lay it', () => {
+    const places = placesOf(found, parts);
+    const again = asKept({ places }, skyline)(parts, sheets, OPTIONS, BUDGET);
+    expect(checkNesting(again, parts, sheets, OPTIONS)).toEqual([]);
+    expect(nestedLength(again, parts)).toBeCloseTo(nestedLength(found, parts), 6);
+  });
+  it('is for just these parts: another count, another size or a part too many is laid in another way', () => {
+    const places = placesOf(found, parts);
+    const more = parts.map((part, i) => (i === 0 ? { ...part, copies: 4 } : part));
+    for (const others of [more, parts.slice(0, 1)]) {
+      expect(asKept({ places }, skyline)(others, sheets, OPTIONS, BUDGET)).toEqual(skyline(others, sheets, OPTIONS, BUDGET));
+      expect(partsKey(others)).not.toBe(partsKey(parts));
+    }
+    expect(partsKey(parts.map((part, i) => (i === 1 ? { ...part, region: star(4, 18.1, 9) } : part)))).not.toBe(partsKey(parts));
+  });
+});
+
+describe('separation', () => {
+  it('is never longer than the boxes, and lays small parts into the holes of large ones', () => {
+    const ring = difference(
+      boxRegion({ minX: -60, minY: -60, maxX: 60, maxY: 60 }),
+      boxRegion({ minX: -45, minY: -45, maxX: 45, maxY: 45 }),
+    );
+    const parts: NestPart[] = [
+      { region: ring, copies: 1 },
+      { region: boxRegion({ minX: 0, minY: 0, maxX: 60, maxY: 60 }), copies: 1 },
+    ];
+    const sheets = [freeEnd(film, 150)];
+    const boxes = skyline(parts, sheets, OPTIONS, BUDGET);
+    const found = separate(parts, sheets, OPTIONS, { rounds: 120, seed: 3 });
+    expect(checkNesting(found, parts, sheets, OPTIONS)).toEqual([]);
+    expect(nestedLength(boxes, parts)).toBeGreaterThan(190);
+    expect(nestedLength(found, parts)).toBeLessThan(135);
+  });
+  it('does better than boxes with stars, which fill half of theirs, and turns nothing that may not be turned', () => {
+    const parts: NestPart[] = [{ region: star(3, 30, 10), copies: 10, fixed: true }];
+    const sheets = [freeEnd(film, 200)];
+    const found = separate(parts, sheets, OPTIONS, { rounds: 60, seed: 2 });
+    expect(checkNesting(found, parts, sheets, OPTIONS)).toEqual([]);
+    expect(nestedLength(found, parts)).toBeLessThan(nestedLength(skyline(parts, sheets, OPTIONS, BUDGET), parts));
+    for (const { place } of found.nested) expect([place[0], place[1]]).toEqual([1, 0]);
   });
 });

@@ -1,3 +1,5 @@
+import { packFree, type FreeRule } from './freeBoxes';
+
 /** A box to be laid on film, mm. */
 export interface PackItem {
   readonly id: string;
@@ -79,9 +81,13 @@ function packInOrder(items: readonly PackItem[], across: number, gap: number, tu
   return { boxes, length: boxes.reduce((most, b) => Math.max(most, b.y + b.height), 0), tooWide };
 }
 
+/** Free room is looked through for so many boxes and no more: beyond that the skyline alone is quick enough. */
+const MOST_FREE = 250;
+const RULES: readonly FreeRule[] = ['lowest', 'tightest'];
+
 /**
- * Lays boxes on film of a width, as short as several orders of the skyline method make it (bottom-left heuristic; Burke, Kendall and
- * Whitwell, 2004, for the skyline).
+ * Lays boxes on film of a width, as short as several orders make it: by the skyline (bottom-left heuristic; Burke, Kendall and Whitwell,
+ * 2004), and into what is free under it.
  *
  * @param items boxes, mm
  * @param across usable width of the film, mm
@@ -93,6 +99,8 @@ export function packBoxes(items: readonly PackItem[], across: number, gap: numbe
     (a, b) => b.height - a.height || b.width - a.width,
     (a, b) => b.width - a.width || b.height - a.height,
     (a, b) => b.width * b.height - a.width * a.height,
+    (a, b) => Math.max(b.width, b.height) - Math.max(a.width, a.height) || Math.min(b.width, b.height) - Math.min(a.width, a.height),
+    (a, b) => b.width + b.height - a.width - a.height,
   ];
   const turns: ((item: PackItem) => boolean)[] = [
     () => false,
@@ -101,11 +109,13 @@ export function packBoxes(items: readonly PackItem[], across: number, gap: numbe
     (item) => item.width > item.height,
   ];
   let best: Packing | undefined;
+  const keep = (packing: Packing) => {
+    if (!best || packing.length < best.length - 1e-9) best = packing;
+  };
   for (const order of orders) {
-    for (const turn of turns) {
-      const packing = packInOrder(items.toSorted(order), across, gap, turn);
-      if (!best || packing.length < best.length - 1e-9) best = packing;
-    }
+    const sorted = items.toSorted(order);
+    for (const turn of turns) keep(packInOrder(sorted, across, gap, turn));
+    if (items.length <= MOST_FREE) for (const rule of RULES) keep(packFree(sorted, across, gap, rule));
   }
   return best ?? { boxes: [], length: 0, tooWide: [] };
 }

@@ -13,6 +13,7 @@ import {
   name,
   number,
   over0,
+  place,
   price,
   record,
   rowOf,
@@ -214,6 +215,18 @@ export const habit = record(
   'habit',
 );
 
+/** A layout of parts on film that was looked for and kept: which parts it is for, and where each copy lies, mm from the film's lower left corner. */
+export const keptLayout = record(
+  {
+    id,
+    film: id,
+    /** Tells the parts and their sizes; parts that changed are laid out anew. */
+    parts: text(100_000),
+    places: list(record({ part: whole(0, 10_000), copy: whole(0, 10_000), turn: whole(0, 3), x: place, y: place }), 10_000),
+  },
+  'keptLayout',
+);
+
 /** What the workshop is and has. */
 export const shop = record(
   {
@@ -237,6 +250,8 @@ export const shop = record(
     patterns: maybe(list(pattern, 500)),
     /** How pieces of a ground are always made ready: steps of the maker's own, and what is done otherwise than as usual. */
     habits: maybe(list(habit, 100)),
+    /** Layouts that were kept, the newest last. */
+    layouts: maybe(list(keptLayout, 60)),
   },
   'shop',
 );

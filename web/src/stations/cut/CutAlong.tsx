@@ -23,7 +23,7 @@ const LEAST_MM = 10;
 export function CutAlong({ own, ready, along, machines, system, nameOf, onChange }: Props) {
   const shown = ready.slice(0, MOST);
   const all = [own, ...shown.map(({ layout }) => layout)];
-  const together = useTogether(all, machines);
+  const together = useTogether(all, { machines: [...machines] });
   if (shown.length === 0) return null;
   const on = shown.filter(({ job }) => along.has(job));
   const saved =

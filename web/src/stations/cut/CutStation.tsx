@@ -22,6 +22,7 @@ import { CutAlong } from './CutAlong';
 import { CutAnswer } from './CutAnswer';
 import { CutterPanel } from './CutterPanel';
 import { layoutToCut, type LayoutToCut } from './layoutToCut';
+import { NestCard } from './NestCard';
 import { layTogether, useTogether } from './useTogether';
 import { useCutter } from './useCutter';
 
@@ -52,7 +53,7 @@ export function CutStation({ job, plan, shop, edit, fix, mark }: StationProps) {
   const system = shop.lengths;
   const { own, ready, chosen, done, held, left } = layoutToCut(whole, plan, film, along);
   const stopAt = plan.readings.find(holdsCut);
-  const together = useTogether(chosen, shop.machines);
+  const together = useTogether(chosen, shop);
   const layout = together ?? own;
   const { fresh, settled } = useSettling();
   const [busy, setBusy] = useState(false);
@@ -86,7 +87,7 @@ export function CutStation({ job, plan, shop, edit, fix, mark }: StationProps) {
       const next = own && layoutToCut(now, own, film, along);
       if (!next?.own || !saved) tell('There is nothing to cut any more since your last change.', { tone: 'error' });
       else if (next.held.length > 0) tell('Since your last change something has to be fixed first. See below.', { tone: 'error' });
-      else await run(await layTogether(next.chosen, state.shop.machines), next.left, `${saved.name} — ${next.own.film.name}`);
+      else await run(await layTogether(next.chosen, state.shop), next.left, `${saved.name} — ${next.own.film.name}`);
     } catch (error) {
       tell(plainly(error), { tone: 'error' });
     } finally {
@@ -247,6 +248,7 @@ export function CutStation({ job, plan, shop, edit, fix, mark }: StationProps) {
           )}
         </div>
       )}
+      {layout && !done && !run && layout.parts.length > 1 && layout.tooWide.length === 0 && <NestCard layout={layout} system={system} />}
       {own && !done && ready.length > 0 && (
         <CutAlong
           own={own}

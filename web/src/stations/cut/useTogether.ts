@@ -1,12 +1,17 @@
 import { useRef } from 'react';
 import { useQuery } from '@tanstack/react-query';
 import type { FilmLayout } from '@kolleta/core/cut';
-import type { Machine } from '@kolleta/core/job';
+import type { Shop } from '@kolleta/core/job';
 import { plannerWorker } from '../../workers/plannerClient';
 
 /** Several jobs' layouts of one film laid out as one. */
-export const layTogether = (layouts: readonly FilmLayout[], machines: readonly Machine[]): Promise<FilmLayout> =>
-  layouts.length === 1 ? Promise.resolve(layouts[0]!) : plannerWorker.call((planner) => planner.layTogether([...layouts], [...machines]));
+export const layTogether = (
+  layouts: readonly FilmLayout[],
+  { machines, layouts: kept = [] }: Pick<Shop, 'machines' | 'layouts'>,
+): Promise<FilmLayout> =>
+  layouts.length === 1
+    ? Promise.resolve(layouts[0]!)
+    : plannerWorker.call((planner) => planner.layTogether([...layouts], [...machines], [...kept]));
 
 /** The number of the last list of layouts: no two lists of this page have one. */
 let lastNumber = 0;
@@ -21,11 +26,12 @@ function useNumberOf(layouts: readonly FilmLayout[]): number {
 }
 
 /** The same for a page: undefined while it is worked out, and where it cannot be. */
-export function useTogether(layouts: readonly FilmLayout[], machines: readonly Machine[]): FilmLayout | undefined {
+export function useTogether(layouts: readonly FilmLayout[], shop: Pick<Shop, 'machines' | 'layouts'>): FilmLayout | undefined {
   const number = useNumberOf(layouts);
   const { data } = useQuery({
-    queryKey: ['together', number],
-    queryFn: () => layTogether(layouts, machines),
+    // what was kept since counts too
+    queryKey: ['together', number, (shop.layouts ?? []).map(({ id }) => id)],
+    queryFn: () => layTogether(layouts, shop),
     enabled: layouts.length > 1,
     staleTime: Infinity,
     gcTime: 5_000,

@@ -1,0 +1,74 @@
+import { drawMark, simpleShape } from '../core/src/artwork';
+import { checkNesting, nestedLength, Separation, skyline, freeEnd, type NestPart } from '../core/src/cut';
+import { applyToRegion, boxHeight, boxOf, boxWidth, difference, flatten, IDENTITY, numbersFrom, regionOf, scaling, type Point, type Region } from '../core/src/geometry';
+import { shippedFaces } from '../core/test/faces';
+import { demoShop, textMark } from '../core/test/sampleJobs';
+import { atMost, type Figure } from './figure';
+
+const WORDS = ['Tern', 'Ahoy', 'Anchor', 'Skerry', 'Oar', 'Regatta', 'Gull', 'Tide', 'Bow', 'Harbour', 'Cox', 'Wake'];
+const FACES = ['pacifico', 'dancing-script', 'montserrat', 'archivo-black'];
+const OPTIONS = { gap: 2, holdDown: 10 };
+const ROLL = 305;
+
+const circle = (r: number, n = 60): Point[] => Array.from({ length: n }, (_, i): Point => [r * Math.cos((2 * Math.PI * i) / n), r * Math.sin((2 * Math.PI * i) / n)]);
+const ring = (r: number): Region => difference([{ outer: circle(r), holes: [] }], [{ outer: circle(r * 0.72), holes: [] }]);
+const shape = (name: 'heart' | 'star'): Region => regionOf(flatten(simpleShape(name), IDENTITY, 0.05), 'evenodd');
+const leaf = (long: number): Region => [
+  {
+    outer: [
+      ...Array.from({ length: 25 }, (_, i): Point => [(i / 24 - 0.5) * long, -Math.sin((Math.PI * i) / 24) * long * 0.22]),
+      ...Array.from({ length: 23 }, (_, i): Point => [(0.5 - (i + 1) / 24) * long, Math.sin((Math.PI * (i + 1)) / 24) * long * 0.22]),
+    ],
+    holes: [],
+  },
+];
+const sized = (region: Region, side: number): Region => {
+  const box = boxOf(region);
+  return applyToRegion(scaling(side / Math.max(boxWidth(box), boxHeight(box))), region);
+};
+
+/** Thirty parts as a workshop lays them out together: words in script and sans, hearts, rings, stars, leaves. */
+export function decalSet(seed: number, faces: ReturnType<typeof shippedFaces>): NestPart[] {
+  const random = numbersFrom(seed * 71);
+  const pick = <T,>(all: readonly T[]): T => all[Math.floor(random() * all.length)]!;
+  return Array.from({ length: 30 }, (_, i): NestPart => {
+    const side = 25 + random() * 95;
+    const region =
+      i % 2 === 0
+        ? drawMark(textMark(pick(WORDS), {}, pick(FACES)), { width: 200, height: 100 }, faces).layers[0]!.region
+        : pick([() => shape('heart'), () => shape('star'), () => ring(30), () => leaf(60)])();
+    return { region: sized(region, i % 2 === 0 ? side * 1.3 : side * 0.8), copies: 1 };
+  });
+}
+
+/** Rounds for so many seconds. */
+function search(parts: readonly NestPart[], seconds: number, seed: number): { length: number; boxes: number; faults: number } {
+  const sheet = freeEnd(demoShop().films[0]!, ROLL);
+  const start = skyline(parts, [sheet], OPTIONS, { rounds: 1, seed });
+  const boxes = nestedLength(start, parts);
+  const until = performance.now() + seconds * 1000;
+  const separation = new Separation(parts, sheet, OPTIONS, start, seed);
+  while (performance.now() < until) separation.round();
+  const nesting = { nested: separation.nested(), tooLarge: [] };
+  return { length: nestedLength(nesting, parts), boxes, faults: checkNesting(nesting, parts, [sheet], OPTIONS).length };
+}
+
+/** Film of the true outlines against that of boxes, in the same run. */
+export function nestFigures(): Figure[] {
+  const faces = shippedFaces();
+  const seconds = Number(process.env['NEST_SECONDS'] ?? 5);
+  const seeds = Number(process.env['NEST_SEEDS'] ?? 10);
+  const saved: number[] = [];
+  let faults = 0;
+  for (let seed = 1; seed <= seeds; seed++) {
+    const found = search(decalSet(seed, faces), seconds, seed);
+    saved.push((100 * found.length) / found.boxes);
+    faults += found.faults;
+    if (process.env['NEST_SAY']) console.log(seed, found.length.toFixed(1), found.boxes.toFixed(1), (100 * (1 - found.length / found.boxes)).toFixed(1), found.faults);
+  }
+  return [
+    atMost(`nest/decal-sets-against-boxes-${seconds}s-mean`, saved.reduce((sum, one) => sum + one, 0) / saved.length, seconds >= 15 ? 71 : 74, '%'),
+    atMost(`nest/decal-sets-against-boxes-${seconds}s-worst`, Math.max(...saved), 83, '%'),
+    atMost('nest/faults', faults, 0, 'faults'),
+  ];
+}

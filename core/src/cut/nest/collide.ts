@@ -1,0 +1,117 @@
+import type { NestShape } from './nestShape';
+
+/** Whether a point lies in a shape at the origin. */
+function inside({ ax, ay, bx, by, minX, maxX, minY, maxY }: NestShape, x: number, y: number): boolean {
+  if (x < minX || x > maxX || y < minY || y > maxY) return false;
+  let within = false;
+  for (let i = 0; i < ax.length; i++) {
+    const y0 = ay[i]!;
+    const y1 = by[i]!;
+    if (y0 > y !== y1 > y && x < ((bx[i]! - ax[i]!) * (y - y0)) / (y1 - y0) + ax[i]!) within = !within;
+  }
+  return within;
+}
+
+/** Whether any circle in one meets a circle in the other: then they surely overlap. */
+function polesMeet(a: NestShape, b: NestShape, dx: number, dy: number): boolean {
+  const p = a.poles;
+  const q = b.poles;
+  // circles of the second lie in its box: what does not reach that meets none of them
+  const minX = b.minX + dx;
+  const maxX = b.maxX + dx;
+  const minY = b.minY + dy;
+  const maxY = b.maxY + dy;
+  for (let i = 0; i < p.length; i += 3) {
+    const x = p[i]!;
+    const y = p[i + 1]!;
+    const r = p[i + 2]!;
+    if (x + r < minX || x - r > maxX || y + r < minY || y - r > maxY) continue;
+    const ox = x - dx;
+    const oy = y - dy;
+    for (let j = 0; j < q.length; j += 3) {
+      const u = ox - q[j]!;
+      const v = oy - q[j + 1]!;
+      const w = r + q[j + 2]!;
+      if (u * u + v * v < w * w) return true;
+    }
+  }
+  return false;
+}
+
+/** Edges of the second shape that lie in the common box; kept between calls, for a new list each time costs more than the test. */
+const near = new Int32Array(20_000);
+
+function edgesCross(a: NestShape, b: NestShape, dx: number, dy: number): boolean {
+  // the common box, in the place of the first
+  const minX = Math.max(a.minX, b.minX + dx);
+  const maxX = Math.min(a.maxX, b.maxX + dx);
+  const minY = Math.max(a.minY, b.minY + dy);
+  const maxY = Math.min(a.maxY, b.maxY + dy);
+  const bounds = b.bounds;
+  let count = 0;
+  for (let j = 0, k = 0; k < bounds.length && count < near.length; j++, k += 4) {
+    if (bounds[k]! > maxX - dx || bounds[k + 1]! < minX - dx || bounds[k + 2]! > maxY - dy || bounds[k + 3]! < minY - dy) continue;
+    near[count++] = j;
+  }
+  if (count === 0) return false;
+  const own = a.bounds;
+  for (let i = 0, k = 0; k < own.length; i++, k += 4) {
+    const left = own[k]!;
+    const right = own[k + 1]!;
+    const low = own[k + 2]!;
+    const high = own[k + 3]!;
+    if (left > maxX || right < minX || low > maxY || high < minY) continue;
+    const px = a.ax[i]!;
+    const py = a.ay[i]!;
+    const ux = a.bx[i]! - px;
+    const uy = a.by[i]! - py;
+    for (let m = 0; m < count; m++) {
+      const j = near[m]!;
+      const o = j * 4;
+      if (bounds[o]! + dx > right || bounds[o + 1]! + dx < left || bounds[o + 2]! + dy > high || bounds[o + 3]! + dy < low) continue;
+      const rx = b.ax[j]! + dx - px;
+      const ry = b.ay[j]! + dy - py;
+      const sx = b.bx[j]! + dx - px;
+      const sy = b.by[j]! + dy - py;
+      if (ux * ry - uy * rx > 0 === ux * sy - uy * sx > 0) continue;
+      const vx = sx - rx;
+      const vy = sy - ry;
+      if (vy * rx - vx * ry > 0 !== vx * (uy - ry) - vy * (ux - rx) > 0) return true;
+    }
+  }
+  return false;
+}
+
+/**
+ * Whether two shapes overlap.
+ *
+ * @param dx where the second lies against the first, mm
+ */
+export function overlap(a: NestShape, b: NestShape, dx: number, dy: number): boolean {
+  if (a.maxX <= b.minX + dx || b.maxX + dx <= a.minX || a.maxY <= b.minY + dy || b.maxY + dy <= a.minY) return false;
+  if (polesMeet(a, b, dx, dy) || edgesCross(a, b, dx, dy)) return true;
+  // one may lie wholly in the other, or an outline of it
+  for (let i = 0; i < b.marks.length; i += 2) if (inside(a, b.marks[i]! + dx, b.marks[i + 1]! + dy)) return true;
+  for (let i = 0; i < a.marks.length; i += 2) if (inside(b, a.marks[i]! - dx, a.marks[i + 1]! - dy)) return true;
+  return false;
+}
+
+/**
+ * How badly two shapes that overlap do so: by how far circles in them reach into each other, and how large they are. It falls smoothly as
+ * they part, and is never 0.
+ */
+export function badness(a: NestShape, b: NestShape, dx: number, dy: number, fine: number): number {
+  const p = a.poles;
+  const q = b.poles;
+  let sum = 0;
+  for (let i = 0; i < p.length; i += 3)
+    for (let j = 0; j < q.length; j += 3) {
+      const x = p[i]! - q[j]! - dx;
+      const y = p[i + 1]! - q[j + 1]! - dy;
+      const r = p[i + 2]!;
+      const s = q[j + 2]!;
+      const depth = r + s - Math.sqrt(x * x + y * y);
+      sum += Math.min(r, s) * (depth >= fine ? depth : (fine * fine) / (2 * fine - depth));
+    }
+  return Math.sqrt(sum) * a.weight * b.weight;
+}

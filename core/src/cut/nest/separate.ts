@@ -1,0 +1,297 @@
+import { boxCentre, boxHeight, boxOf, boxWidth, numbersFrom, then, translation } from '../../geometry';
+import { badness, overlap } from './collide';
+import { QUARTER_TURNS as TURNS } from './keptLayout';
+import { nestBody, type NestBody, type NestShape } from './nestShape';
+import type { Nested, Nester, NestOptions, NestPart, Nesting } from './nester';
+import { sheetWidth, type Sheet } from './sheet';
+import { skyline } from './skyline';
+
+/** One copy of a part on the strip: which shape, and where its middle lies, mm. */
+interface Item {
+  readonly part: number;
+  readonly copy: number;
+  readonly body: NestBody;
+  shape: NestShape;
+  x: number;
+  y: number;
+}
+
+/** How a placement is looked for. */
+const SEARCH = { random: 12, near: 8, kept: 2, least: 0.04 };
+/** Weights of pairs that go on overlapping, and of those that do not any more. */
+const WEIGH = { more: 1.2, most: 2, fade: 0.95 };
+/** How much shorter the strip is made at a time: a share, the first, the last, and how that changes. */
+const SHRINK = { first: 0.03, least: 0.001, after: 0.7 };
+/** Rounds of separating without progress after which the strip is given up as too short. */
+const STUCK = 30;
+/** Smaller overlaps are smoothed over, as a share of the mean side of the parts. */
+const FINE = 0.01;
+
+/**
+ * Parts on a strip, moved until none overlaps, and the strip made shorter again: guided separation. Each overlapping part in turn is put where it
+ * overlaps least, looked for at random and near by; pairs that go on overlapping weigh more and more (guided local search; Egeblad, Nielsen and
+ * Odgaard, 2007; Umetani and others, 2009).
+ */
+export class Separation {
+  readonly #items: Item[];
+  readonly #random: () => number;
+  readonly #weights: Float64Array;
+  readonly #fine: number;
+  /** Width that middles may use, and the length that is tried now, mm. */
+  readonly #width: number;
+  #length: number;
+  #best: { readonly length: number; readonly at: readonly Pick<Item, 'shape' | 'x' | 'y'>[] };
+  #shrink = SHRINK.first;
+  #stuck = 0;
+  #least = Infinity;
+  /** Order in which items were found to overlap, for the next round. */
+  readonly #order: Int32Array;
+
+  /**
+   * @param start a layout without overlaps
+   * @param seed the same seed and rounds give the same layout
+   */
+  constructor(
+    readonly parts: readonly NestPart[],
+    sheet: Sheet,
+    readonly options: NestOptions,
+    start: Nesting,
+    seed: number,
+  ) {
+    this.#random = numbersFrom(seed);
+    const { gap, holdDown } = options;
+    this.#width = sheetWidth(sheet) - 2 * holdDown + gap;
+    const bodies = parts.map((part) => nestBody(part, gap));
+    const edge = holdDown - gap / 2;
+    this.#items = start.nested.map(({ part, copy, place }) => {
+      const body = bodies[part]!;
+      const [cx, cy] = boxCentre(boxOf(parts[part]!.region));
+      const turn = TURNS.findIndex(([a, b]) => Math.abs(a - place[0]) < 1e-6 && Math.abs(b - place[1]) < 1e-6);
+      const shape = body.shapes.find((one) => one.turn === turn) ?? body.shapes[0]!;
+      const [x, y] = [place[0] * cx + place[2] * cy + place[4], place[1] * cx + place[3] * cy + place[5]];
+      return { part, copy, body, shape, x: x - edge, y: y - edge };
+    });
+    const n = this.#items.length;
+    this.#weights = new Float64Array(n * n).fill(1);
+    this.#order = Int32Array.from({ length: n }, (_, i) => i);
+    const sides = this.#items.reduce((sum, { shape }) => sum + shape.maxX - shape.minX + shape.maxY - shape.minY, 0);
+    this.#fine = Math.max(0.05, (FINE * sides) / Math.max(1, 2 * n));
+    for (const item of this.#items) this.#keepIn(item, Infinity);
+    this.#length = this.#items.reduce((most, { y, shape }) => Math.max(most, y + shape.maxY), 0);
+    this.#best = { length: this.#total() === 0 ? this.#length : Infinity, at: this.#places() };
+    // grown outlines may meet where true ones do not: the first round then separates
+    if (this.#best.length < Infinity) this.#shorten();
+  }
+
+  /** mm of the strip that the best layout takes, its gap with it; without end while none is known that is free of overlaps. */
+  get length(): number {
+    return this.#best.length;
+  }
+
+  #places(): Pick<Item, 'shape' | 'x' | 'y'>[] {
+    return this.#items.map(({ shape, x, y }) => ({ shape, x, y }));
+  }
+
+  #keepIn(item: Item, length: number): void {
+    const { shape } = item;
+    item.x = Math.max(-shape.minX, Math.min(this.#width - shape.maxX, item.x));
+    item.y = Math.max(-shape.minY, Math.min(length - shape.maxY, item.y));
+  }
+
+  /** What one item at a place costs, weighed; more than enough is enough. */
+  #cost(i: number, shape: NestShape, x: number, y: number, enough: number): number {
+    const items = this.#items;
+    const n = items.length;
+    let sum = 0;
+    const left = x + shape.minX;
+    const right = x + shape.maxX;
+    const low = y + shape.minY;
+    const high = y + shape.maxY;
+    for (let j = 0; j < n; j++) {
+      if (j === i) continue;
+      const other = items[j]!;
+      const o = other.shape;
+      if (right <= other.x + o.minX || other.x + o.maxX <= left || high <= other.y + o.minY || other.y + o.maxY <= low) continue;
+      const dx = other.x - x;
+      const dy = other.y - y;
+      if (!overlap(shape, o, dx, dy)) continue;
+      sum += badness(shape, o, dx, dy, this.#fine) * this.#weights[i * n + j]!;
+      if (sum >= enough) return sum;
+    }
+    return sum;
+  }
+
+  #total(): number {
+    return this.#items.reduce((sum, { shape, x, y }, i) => sum + this.#cost(i, shape, x, y, Infinity), 0);
+  }
+
+  /** The best place for an item that is found by looking at random, near by, and downhill from the best of those. */
+  #move(i: number, now: number): void {
+    const item = this.#items[i]!;
+    const random = this.#random;
+    const { shapes } = item.body;
+    let kept: { cost: number; shape: NestShape; x: number; y: number }[] = [{ cost: now, shape: item.shape, x: item.x, y: item.y }];
+    const look = (shape: NestShape, x: number, y: number) => {
+      const cx = Math.max(-shape.minX, Math.min(this.#width - shape.maxX, x));
+      const cy = Math.max(-shape.minY, Math.min(this.#length - shape.maxY, y));
+      const worst = kept.length < SEARCH.kept ? Infinity : kept.at(-1)!.cost;
+      const cost = this.#cost(i, shape, cx, cy, worst);
+      if (cost >= worst) return;
+      kept.push({ cost, shape, x: cx, y: cy });
+      kept.sort((a, b) => a.cost - b.cost);
+      kept = kept.slice(0, SEARCH.kept);
+    };
+    const any = () => shapes[Math.floor(random() * shapes.length)]!;
+    const fits = (shape: NestShape) => shape.maxX - shape.minX <= this.#width + 1e-9 && shape.maxY - shape.minY <= this.#length + 1e-9;
+    for (let k = 0; k < SEARCH.random && kept[0]!.cost > 0; k++) {
+      const shape = any();
+      if (fits(shape))
+        look(
+          shape,
+          -shape.minX + random() * (this.#width - shape.maxX + shape.minX),
+          -shape.minY + random() * (this.#length - shape.maxY + shape.minY),
+        );
+    }
+    const size = Math.max(item.shape.maxX - item.shape.minX, item.shape.maxY - item.shape.minY);
+    for (let k = 0; k < SEARCH.near && kept[0]!.cost > 0; k++) {
+      const shape = random() < 0.5 ? item.shape : any();
+      const reach = size * (k % 2 === 0 ? 0.25 : 1);
+      if (fits(shape)) look(shape, item.x + (random() - 0.5) * reach, item.y + (random() - 0.5) * reach);
+    }
+    let best = kept[0]!;
+    for (const begun of kept) {
+      let here = begun;
+      let step = size * 0.1;
+      while (step > SEARCH.least && here.cost > 0) {
+        let next = here;
+        // along, across and both at once, in an order that changes
+        const turn = random() * Math.PI;
+        for (let k = 0; k < 4; k++) {
+          const angle = turn + (k * Math.PI) / 2;
+          const x = Math.max(-here.shape.minX, Math.min(this.#width - here.shape.maxX, here.x + step * Math.cos(angle)));
+          const y = Math.max(-here.shape.minY, Math.min(this.#length - here.shape.maxY, here.y + step * Math.sin(angle)));
+          const cost = this.#cost(i, here.shape, x, y, next.cost);
+          if (cost < next.cost) next = { cost, shape: here.shape, x, y };
+          if (cost === 0) break;
+        }
+        if (next === here) step *= 0.5;
+        else here = next;
+      }
+      if (here.cost < best.cost) best = here;
+      if (best.cost === 0) break;
+    }
+    item.shape = best.shape;
+    item.x = best.x;
+    item.y = best.y;
+  }
+
+  #shorten(): void {
+    this.#length = this.#best.length * (1 - this.#shrink);
+    const tallest = this.#items.reduce(
+      (most, { body }) =>
+        Math.max(
+          most,
+          Math.min(...body.shapes.map(({ minY, maxY, minX, maxX }) => (maxX - minX <= this.#width + 1e-9 ? maxY - minY : Infinity))),
+        ),
+      0,
+    );
+    this.#length = Math.max(this.#length, tallest);
+    for (const item of this.#items) this.#keepIn(item, this.#length);
+    this.#weights.fill(1);
+    this.#stuck = 0;
+    this.#least = Infinity;
+  }
+
+  /** Back to the best layout, two large parts changed about, and a little less off. */
+  #giveUp(): void {
+    const items = this.#items;
+    this.#best.at.forEach((place, i) => Object.assign(items[i]!, place));
+    this.#shrink = Math.max(SHRINK.least, this.#shrink * SHRINK.after);
+    this.#shorten();
+    if (items.length < 2) return;
+    const large = items
+      .map((item, i) => ({ i, area: item.body.area }))
+      .toSorted((a, b) => b.area - a.area)
+      .slice(0, Math.max(2, Math.ceil(items.length / 3)));
+    const [a, b] = [0, 1].map(() => items[large[Math.floor(this.#random() * large.length)]!.i]!) as [Item, Item];
+    [a.x, a.y, b.x, b.y] = [b.x, b.y, a.x, a.y];
+    for (const item of [a, b]) this.#keepIn(item, this.#length);
+  }
+
+  /** One round: every part that overlaps is moved once. Where none does any more, the layout is the best so far and the strip is made shorter. */
+  round(): void {
+    const items = this.#items;
+    const n = items.length;
+    if (n === 0) return;
+    // a new order each round
+    for (let k = n - 1; k > 0; k--) {
+      const other = Math.floor(this.#random() * (k + 1));
+      const kept = this.#order[k]!;
+      this.#order[k] = this.#order[other]!;
+      this.#order[other] = kept;
+    }
+    for (const i of this.#order) {
+      const { shape, x, y } = items[i]!;
+      const now = this.#cost(i, shape, x, y, Infinity);
+      if (now > 0) this.#move(i, now);
+    }
+    let [total, worst] = [0, 0];
+    const pairs: { i: number; j: number; bad: number }[] = [];
+    for (let i = 0; i < n; i++)
+      for (let j = i + 1; j < n; j++) {
+        const [a, b] = [items[i]!, items[j]!];
+        const [dx, dy] = [b.x - a.x, b.y - a.y];
+        const bad = overlap(a.shape, b.shape, dx, dy) ? badness(a.shape, b.shape, dx, dy, this.#fine) : 0;
+        if (bad > 0) pairs.push({ i, j, bad });
+        else this.#weights[i * n + j] = this.#weights[j * n + i] = Math.max(1, this.#weights[i * n + j]! * WEIGH.fade);
+        total += bad;
+        worst = Math.max(worst, bad);
+      }
+    if (pairs.length === 0) {
+      const length = items.reduce((most, { y, shape }) => Math.max(most, y + shape.maxY), 0);
+      if (length < this.#best.length) this.#best = { length, at: this.#places() };
+      return this.#shorten();
+    }
+    for (const { i, j, bad } of pairs) {
+      const more = WEIGH.more + (WEIGH.most - WEIGH.more) * (bad / worst);
+      this.#weights[i * n + j] = this.#weights[j * n + i] = this.#weights[i * n + j]! * more;
+    }
+    if (total < this.#least * 0.98) {
+      this.#least = total;
+      this.#stuck = 0;
+    } else this.#stuck += 1;
+    if (this.#stuck > STUCK && this.#best.length < Infinity) this.#giveUp();
+  }
+
+  /** The best layout so far. */
+  nested(): Nested[] {
+    const edge = this.options.holdDown - this.options.gap / 2;
+    return this.#items.map(({ part, copy }, i) => {
+      const { shape, x, y } = this.#best.at[i]!;
+      const [cx, cy] = boxCentre(boxOf(this.parts[part]!.region));
+      return { part, copy, sheet: 0, place: then(then(translation(-cx, -cy), TURNS[shape.turn]!), translation(x + edge, y + edge)) };
+    });
+  }
+}
+
+/**
+ * Lays the true outlines of parts on the first sheet, taken for a roll's free end, by guided separation: it begins with the boxes, and goes on
+ * for so many rounds. Holes take smaller parts.
+ */
+export const separate: Nester = (parts, sheets, options, { rounds, seed }) => {
+  const start = skyline(parts, sheets, options, { rounds, seed });
+  const [sheet] = sheets;
+  if (!sheet || start.nested.length === 0) return start;
+  const search = new Separation(parts, sheet, options, start, seed);
+  for (let round = 0; round < rounds; round++) search.round();
+  return search.length < Infinity ? { nested: search.nested(), tooLarge: start.tooLarge } : start;
+};
+
+/** How far along the film a nesting reaches, mm. */
+export const nestedLength = ({ nested }: Pick<Nesting, 'nested'>, parts: readonly NestPart[]): number =>
+  nested.reduce((most, { part, place }) => {
+    const box = boxOf(parts[part]!.region);
+    const [w, h] = [boxWidth(box) / 2, boxHeight(box) / 2];
+    const [, cy] = [0, place[1] * ((box.minX + box.maxX) / 2) + place[3] * ((box.minY + box.maxY) / 2) + place[5]];
+    return Math.max(most, cy + Math.abs(place[1]) * w + Math.abs(place[3]) * h);
+  }, 0);

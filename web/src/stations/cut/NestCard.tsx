@@ -1,0 +1,104 @@
+import { useEffect, useRef, useState } from 'react';
+import { nestedLength, partsKey, type FilmLayout, type NamedPart } from '@kolleta/core/cut';
+import { LAYOUT } from '@kolleta/core/facts';
+import { removeAt, setAt, type KeptLayout } from '@kolleta/core/job';
+import { formatLength, type LengthSystem } from '@kolleta/core/units';
+import { editShop } from '../../storage/editShop';
+import { newId } from '../../storage/newId';
+import { plainly } from '../../storage/plainly';
+import { useTell } from '../../ui/toasts';
+import type { NestReport, NestWorker } from '../../workers/nest.worker';
+import { WatchedWorker, WorkerStopped } from '../../workers/watchedWorker';
+
+/** A call of the worker is given up after so long, ms; it answers every `SLICE_MS`. */
+const LIMIT_MS = 30_000;
+const SLICE_MS = 250;
+/** It stops by itself after so long, ms. */
+const ENOUGH_MS = 20_000;
+/** Layouts of other parts of the same film that are kept beside this one. */
+const MOST_KEPT = 6;
+
+const nestWorker = new WatchedWorker<NestWorker>(
+  'The nester',
+  () => new Worker(new URL('../../workers/nest.worker.ts', import.meta.url), { type: 'module' }),
+  LIMIT_MS,
+);
+
+/** What a layout is made of, as it was asked to be laid. */
+const partsIn = ({ outlines, parts }: FilmLayout): NamedPart[] =>
+  outlines.map((region, i): NamedPart => {
+    const own = parts.filter(({ outline }) => outline === i);
+    return { job: own[0]?.job ?? '', mark: own[0]?.mark ?? '', copies: own.length, region };
+  });
+
+/** Parts laid by their true outlines, for as long as the maker waits: the best so far is kept, and the plan is made with it. */
+export function NestCard({ layout, system }: { layout: FilmLayout; system: LengthSystem }) {
+  const tell = useTell();
+  const [report, setReport] = useState<NestReport>();
+  const stop = useRef(false);
+  const parts = partsIn(layout);
+  const key = partsKey(parts);
+  // another layout is another search
+  useEffect(
+    () => () => {
+      stop.current = true;
+    },
+    [key],
+  );
+  const now = nestedLength({ nested: layout.parts.map(({ outline, place }) => ({ part: outline, copy: 0, sheet: 0, place })) }, parts);
+  const keep = async (places: KeptLayout['places'], saved: number) => {
+    const one: KeptLayout = { id: newId(), film: layout.film.id, parts: key, places };
+    await editShop((shop) => {
+      const own = (shop.layouts ?? []).filter(({ film }) => film === layout.film.id);
+      const gone = own.filter((kept, i) => kept.parts === key || i < own.length - MOST_KEPT);
+      return [...gone.flatMap(({ id }) => removeAt(['layouts', id])), ...setAt(['layouts', one.id], one)];
+    }, 'Keep the tighter layout');
+    tell(`Kept: ${formatLength(saved, system, { digits: 0 })} less film than before.`);
+  };
+  const look = async () => {
+    stop.current = false;
+    try {
+      const first = await nestWorker.call((nester) => nester.begin(parts, layout.sheet, LAYOUT, 1));
+      setReport(first);
+      const until = performance.now() + ENOUGH_MS;
+      let last = first;
+      while (!stop.current && performance.now() < until) {
+        last = await nestWorker.call((nester) => nester.run(SLICE_MS));
+        setReport(last);
+      }
+      const places = await nestWorker.call((nester) => nester.best());
+      if (places && last.length < now - 0.5) await keep(places, now - last.length);
+      else tell('No shorter layout was found in that time.');
+    } catch (error) {
+      if (!(error instanceof WorkerStopped) || !stop.current) tell(plainly(error), { tone: 'error' });
+    } finally {
+      setReport(undefined);
+    }
+  };
+  return (
+    <section aria-label="Lay it out tighter" className="sheet px-4 py-3">
+      {report ? (
+        <>
+          <p role="status" className="text-[0.97rem]">
+            By their outlines: <strong className="measure">{formatLength(report.length, system, { digits: 0 })}</strong> of film, by their
+            boxes {formatLength(report.boxes, system, { digits: 0 })}.
+          </p>
+          <progress className="progress progress-primary my-1.5 w-full" value={report.boxes - report.length} max={report.boxes * 0.35} />
+          <button type="button" className="btn btn-sm btn-outline" onClick={() => (stop.current = true)}>
+            Stop and keep the best
+          </button>
+        </>
+      ) : (
+        <>
+          <button type="button" className="btn btn-sm btn-outline" onClick={() => void look()}>
+            Lay it out tighter
+          </button>
+          <p className="quiet mt-1 text-sm">
+            By the true outlines instead of boxes, turned by quarters, small parts in the holes of large ones. It looks for 20 s, or until
+            you stop it.
+          </p>
+        </>
+      )}
+    </section>
+  );
+}
