@@ -10,6 +10,7 @@ import { HASTE } from './haste';
 import { importFigures } from './import';
 import { planFigures } from './plan';
 import { startFigures } from './start';
+import { nestFigures } from './nest';
 import { tapeFigures } from './tape';
 import { traceFigures } from './trace';
 
@@ -18,6 +19,7 @@ const parts: [string, () => Figure[] | Promise<Figure[]>][] = [
   ['start/', startFigures],
   ['plan/', planFigures],
   ['tape/', tapeFigures],
+  ['nest/', nestFigures],
   ['import/', importFigures],
   ['fit/', fitFigures],
   ['fit/', roomFigures],

@@ -3,16 +3,13 @@ import {
   boxCentre,
   boxOf,
   convexHull,
-  difference,
   offset,
   partArea,
-  regionArea,
   ringsOf,
   signedArea,
   simplifyRing,
   translation,
   type Region,
-  type Ring,
 } from '../../geometry';
 import type { NestPart } from './nester';
 
@@ -50,13 +47,11 @@ export interface NestBody {
 }
 
 /** Gaps between the letters of a part that are narrower than this are closed, mm: nothing else is laid between them. */
-const CLOSED = 3;
+const CLOSED = 2;
 /** Holes smaller than this take no other part, mm². */
 const LEAST_HOLE = 150;
 /** An outline is made simpler by so much, mm, and grown by so much more that it still lies outside the true one. */
-const SIMPLER = { first: 0.05, by: [0.2, 0.4, 0.6], grown: 1.05 } as const;
-/** An outline of no more points than this is simple enough. */
-const MOST_POINTS = 64;
+const SIMPLER = { first: 0.04, by: 0.15, grown: 0.16 } as const;
 const MOST_POLES = 10;
 /** Poles stop where they add nothing: a share of the largest one's radius. */
 const LEAST_POLE = 0.12;
@@ -73,22 +68,14 @@ const openOnly = (region: Region): Region =>
 
 /**
  * A part grown by half the gap, letters that belong together closed into one outline, and simpler: it lies outside the true outline grown by
- * just half the gap, to a hundredth of a mm².
+ * just half the gap.
  */
 export function grownOutline(region: Region, gap: number): Region {
   // the library's cost grows fast with the number of points: what does not matter at half a gap goes first
-  const light = simpler(region, SIMPLER.first);
-  const closed = light.length > 1 ? offset(offset(light, CLOSED), -CLOSED) : light;
-  const least = offset(light, gap / 2 + SIMPLER.first);
-  for (const by of SIMPLER.by) {
-    const grown = openOnly(offset(closed, gap / 2 + SIMPLER.first + by * SIMPLER.grown));
-    const simple = simpler(grown, by);
-    const points = simple.reduce((sum, { outer, holes }) => sum + outer.length + holes.reduce((n, hole) => n + hole.length, 0), 0);
-    const last = by === SIMPLER.by.at(-1);
-    if ((points <= MOST_POINTS || last) && regionArea(difference(least, simple)) <= 0.02) return simple;
-    if (last) return grown;
-  }
-  return least;
+  const light = simpler(openOnly(region), SIMPLER.first);
+  const by = gap / 2 + SIMPLER.first + SIMPLER.grown;
+  const grown = light.length > 1 ? offset(simpler(offset(light, CLOSED), SIMPLER.first), by + SIMPLER.first - CLOSED) : offset(light, by);
+  return simpler(openOnly(grown), SIMPLER.by);
 }
 
 const quarter = ([x, y]: readonly [number, number], turn: number): [number, number] => {
@@ -101,43 +88,53 @@ const quarter = ([x, y]: readonly [number, number], turn: number): [number, numb
   return turns[turn]!;
 };
 
-/** Distance from a point to the nearest edge, and whether the point lies inside; mm. */
-function depthAt(rings: readonly Ring[], x: number, y: number): number {
-  let [inside, nearest] = [false, Infinity];
-  for (const ring of rings)
-    for (let i = 0, j = ring.length - 1; i < ring.length; j = i++) {
-      const [[ax, ay], [bx, by]] = [ring[j]!, ring[i]!];
-      if (ay > y !== by > y && x < ((bx - ax) * (y - ay)) / (by - ay) + ax) inside = !inside;
-      const [dx, dy] = [bx - ax, by - ay];
-      const t = Math.max(0, Math.min(1, ((x - ax) * dx + (y - ay) * dy) / Math.max(1e-12, dx * dx + dy * dy)));
-      nearest = Math.min(nearest, (x - ax - t * dx) ** 2 + (y - ay - t * dy) ** 2);
-    }
+/** Distance from a point to the nearest of some edges, each four numbers, or -1 where the point does not lie inside them; mm. */
+function depthAt(edges: Float64Array, x: number, y: number): number {
+  let inside = false;
+  let nearest = Infinity;
+  for (let k = 0; k < edges.length; k += 4) {
+    const ax = edges[k]!;
+    const ay = edges[k + 1]!;
+    const by = edges[k + 3]!;
+    const dx = edges[k + 2]! - ax;
+    const dy = by - ay;
+    if (ay > y !== by > y && x < (dx * (y - ay)) / dy + ax) inside = !inside;
+    const t = Math.max(0, Math.min(1, ((x - ax) * dx + (y - ay) * dy) / Math.max(1e-12, dx * dx + dy * dy)));
+    const u = x - ax - t * dx;
+    const v = y - ay - t * dy;
+    nearest = Math.min(nearest, u * u + v * v);
+  }
   return inside ? Math.sqrt(nearest) : -1;
 }
 
 /** Circles inside a region, each as large as what the others leave. */
 function polesOf(region: Region): [x: number, y: number, radius: number][] {
-  const rings = ringsOf(region);
+  const edges = Float64Array.from(ringsOf(region).flatMap((ring) => ring.flatMap((a, i) => [...a, ...ring[(i + 1) % ring.length]!])));
   const box = boxOf(region);
   const step = Math.max(box.maxX - box.minX, box.maxY - box.minY) / POLE_GRID;
   const points: { x: number; y: number; depth: number }[] = [];
   for (let x = box.minX + step / 2; x < box.maxX; x += step)
     for (let y = box.minY + step / 2; y < box.maxY; y += step) {
-      const depth = depthAt(rings, x, y);
+      const depth = depthAt(edges, x, y);
       if (depth > 0) points.push({ x, y, depth });
     }
   const poles: [number, number, number][] = [];
+  const rooms = new Float64Array(points.length).fill(Infinity);
   while (poles.length < MOST_POLES) {
     let best: { x: number; y: number; depth: number } | undefined;
     let most = 0;
-    for (const point of points) {
-      const free = poles.reduce((least, [px, py, r]) => Math.min(least, Math.hypot(point.x - px, point.y - py) - r), Infinity);
+    for (const [i, point] of points.entries()) {
+      const free = rooms[i]!;
       // a new circle may reach into others, but not lie in them
       const use = free <= 0 ? 0 : Math.min(point.depth, free * 1.5);
       if (use > most) [most, best] = [use, point];
     }
     if (!best || (poles.length > 0 && best.depth < poles[0]![2] * LEAST_POLE)) break;
-    poles.push([best.x, best.y, best.depth]);
+    const { x, y, depth } = best;
+    poles.push([x, y, depth]);
+    points.forEach((point, i) => {
+      rooms[i] = Math.min(rooms[i]!, Math.sqrt((point.x - x) ** 2 + (point.y - y) ** 2) - depth);
+    });
   }
   return poles;
 }

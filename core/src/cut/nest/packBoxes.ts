@@ -81,8 +81,9 @@ function packInOrder(items: readonly PackItem[], across: number, gap: number, tu
   return { boxes, length: boxes.reduce((most, b) => Math.max(most, b.y + b.height), 0), tooWide };
 }
 
-/** Free room is looked through for so many boxes and no more: beyond that the skyline alone is quick enough. */
-const MOST_FREE = 250;
+/** Free room is looked through for so many boxes and no more, by both rules for few: beyond that the skyline alone is quick enough. */
+const MOST_FREE = 120;
+const FEW = 20;
 const RULES: readonly FreeRule[] = ['lowest', 'tightest'];
 
 /**
@@ -115,7 +116,8 @@ export function packBoxes(items: readonly PackItem[], across: number, gap: numbe
   for (const order of orders) {
     const sorted = items.toSorted(order);
     for (const turn of turns) keep(packInOrder(sorted, across, gap, turn));
-    if (items.length <= MOST_FREE) for (const rule of RULES) keep(packFree(sorted, across, gap, rule));
+    if (items.length <= MOST_FREE)
+      for (const rule of items.length <= FEW ? RULES : RULES.slice(0, 1)) keep(packFree(sorted, across, gap, rule));
   }
   return best ?? { boxes: [], length: 0, tooWide: [] };
 }

@@ -17,11 +17,13 @@ interface Item {
 }
 
 /** How a placement is looked for. */
-const SEARCH = { random: 12, near: 8, kept: 2, least: 0.04 };
+const SEARCH = { random: 6, near: 12, kept: 2, least: 0.04 };
 /** Weights of pairs that go on overlapping, and of those that do not any more. */
 const WEIGH = { more: 1.2, most: 2, fade: 0.95 };
 /** How much shorter the strip is made at a time: a share, the first, the last, and how that changes. */
 const SHRINK = { first: 0.03, least: 0.001, after: 0.7 };
+/** How often two large parts change places when a strip is given up. */
+const SWAPPED = 0.1;
 /** Rounds of separating without progress after which the strip is given up as too short. */
 const STUCK = 30;
 /** Smaller overlaps are smoothed over, as a share of the mean side of the parts. */
@@ -208,7 +210,7 @@ export class Separation {
     this.#best.at.forEach((place, i) => Object.assign(items[i]!, place));
     this.#shrink = Math.max(SHRINK.least, this.#shrink * SHRINK.after);
     this.#shorten();
-    if (items.length < 2) return;
+    if (items.length < 2 || this.#random() > SWAPPED) return;
     const large = items
       .map((item, i) => ({ i, area: item.body.area }))
       .toSorted((a, b) => b.area - a.area)

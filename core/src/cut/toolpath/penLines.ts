@@ -22,6 +22,8 @@ interface Piece {
   /** Direction, of length 1. */
   readonly ux: number;
   readonly uy: number;
+  /** mm. */
+  readonly length: number;
 }
 
 /** A ring in pieces no longer than a step. */
@@ -33,33 +35,50 @@ function piecesOf(ring: Ring, step: number): Piece[] {
     const n = Math.max(1, Math.ceil(length / step));
     const [ux, uy] = [(b[0] - a[0]) / length, (b[1] - a[1]) / length];
     const at = (t: number): Point => [a[0] + (b[0] - a[0]) * t, a[1] + (b[1] - a[1]) * t];
-    return Array.from({ length: n }, (_, k) => ({ a: at(k / n), b: at((k + 1) / n), middle: at((k + 0.5) / n), ux, uy }));
+    return Array.from({ length: n }, (_, k) => ({
+      a: at(k / n),
+      b: at((k + 1) / n),
+      middle: at((k + 0.5) / n),
+      ux,
+      uy,
+      length: length / n,
+    }));
   });
 }
 
+/** Cells along a row of the grid below: more than any film is long. */
+const ROW = 1 << 20;
+
 /** Pieces that are drawn already, found by where they are. */
 class Drawn {
-  readonly #cells = new Map<string, Piece[]>();
+  readonly #cells = new Map<number, Piece[]>();
   constructor(readonly size: number) {}
 
-  #near({ middle: [x, y] }: Piece): Piece[] {
-    const [cx, cy] = [Math.floor(x / this.size), Math.floor(y / this.size)];
-    return [-1, 0, 1].flatMap((dx) => [-1, 0, 1].flatMap((dy) => this.#cells.get(`${cx + dx} ${cy + dy}`) ?? []));
+  #cell(value: number): number {
+    return Math.floor(value / this.size) + ROW / 2;
   }
 
   add(piece: Piece): void {
-    const key = piece.middle.map((v) => Math.floor(v / this.size)).join(' ');
-    this.#cells.set(key, [...(this.#cells.get(key) ?? []), piece]);
+    const key = this.#cell(piece.middle[0]) * ROW + this.#cell(piece.middle[1]);
+    const there = this.#cells.get(key);
+    if (there) there.push(piece);
+    else this.#cells.set(key, [piece]);
   }
 
   /** Whether the other side of the stroke that a piece belongs to is drawn. */
   hasOther(piece: Piece, near: number): boolean {
-    return this.#near(piece).some((other) => {
-      if (piece.ux * other.ux + piece.uy * other.uy > SIDES.against) return false;
-      const [dx, dy] = [piece.middle[0] - other.middle[0], piece.middle[1] - other.middle[1]];
-      const [along, across] = [Math.abs(dx * other.ux + dy * other.uy), Math.abs(dx * other.uy - dy * other.ux)];
-      return across <= near && along <= Math.hypot(other.b[0] - other.a[0], other.b[1] - other.a[1]) * 0.75 + near;
-    });
+    const [x, y] = piece.middle;
+    const [cx, cy] = [this.#cell(x), this.#cell(y)];
+    for (let u = cx - 1; u <= cx + 1; u++)
+      for (let v = cy - 1; v <= cy + 1; v++)
+        for (const other of this.#cells.get(u * ROW + v) ?? []) {
+          if (piece.ux * other.ux + piece.uy * other.uy > SIDES.against) continue;
+          const dx = x - other.middle[0];
+          const dy = y - other.middle[1];
+          if (Math.abs(dx * other.uy - dy * other.ux) > near) continue;
+          if (Math.abs(dx * other.ux + dy * other.uy) <= other.length * 0.75 + near) return true;
+        }
+    return false;
   }
 }
 

@@ -24,6 +24,7 @@ export const islandsReading: FitReading = (all): Reading | undefined => {
   const patch: Patch = [{ op: 'set', path: ['marks', mark.id, 'edits', 'bridges'], value: { id: 'bridges', kind: 'bridges', width } }];
   // a bridge that reaches none of them, or that leaves no letter, is no help
   const helps =
+    loose.length > 0 &&
     !mark.edits.some(({ kind }) => kind === 'bridges') &&
     context.shaped.every(({ region }) => {
       const after = bridged(region, width);
