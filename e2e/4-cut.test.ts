@@ -1,4 +1,4 @@
-import { expect, openStation, reading, test, textOf } from './workshop';
+import { expect, kept, openStation, reading, test, textOf } from './workshop';
 
 test('one layout a film, and an SVG cut file in mm that any reader takes', async ({ page }) => {
   await openStation(page, 'regatta-prizes', 'cut');
@@ -41,4 +41,28 @@ test('too little film is a stop that offers another', async ({ page }) => {
   await expect(film).toHaveAccessibleName(/stop/);
   await film.getByRole('button').first().click();
   await expect(film).toHaveCount(0);
+});
+
+test('marks are laid out tighter by their outlines; what was found is kept, cut and taken back', async ({ page }) => {
+  await openStation(page, 'bailer-buckets', 'cut');
+  const card = page.getByRole('region', { name: 'Lay it out tighter' });
+  const taken = page.getByRole('definition').first();
+  const before = Number.parseFloat((await taken.textContent())!);
+  await card.getByRole('button', { name: 'Lay it out tighter' }).click();
+  await expect(card.getByRole('status')).toContainText('By their outlines');
+  // until something shorter is found
+  await expect.poll(async () => Number(await card.getByRole('progressbar').getAttribute('value')), { timeout: 30_000 }).toBeGreaterThan(2);
+  await card.getByRole('button', { name: 'Stop and keep the best' }).click();
+  await expect(page.getByText(/^Kept: .* less film than before\./)).toBeVisible();
+  await expect.poll(async () => Number.parseFloat((await taken.textContent())!)).toBeLessThan(before);
+  const tight = Number.parseFloat((await taken.textContent())!);
+  await kept(page);
+  await page.reload();
+  await expect.poll(async () => Number.parseFloat((await taken.textContent())!)).toBe(tight);
+  const download = page.waitForEvent('download');
+  await page.getByRole('button', { name: /Save the cut file/ }).click();
+  const text = await textOf(await download);
+  expect(Number(/height="([\d.]+)mm"/.exec(text)![1])).toBeCloseTo(tight, 0);
+  await card.getByRole('button', { name: 'Back to boxes' }).click();
+  await expect.poll(async () => Number.parseFloat((await taken.textContent())!)).toBe(before);
 });

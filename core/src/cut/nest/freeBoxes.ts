@@ -1,4 +1,4 @@
-import type { PackedBox, PackItem, Packing } from './packBoxes';
+import type { PackedBox, PackItem, Packing } from './packing';
 
 /** Room on the strip where nothing lies yet; it may overlap other room. */
 interface Free {

@@ -1,11 +1,12 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import { demoShop } from '../../../test/sampleJobs';
-import { boxRegion, difference, growBox, boxOf, then, translation, type Point, type Region } from '../../geometry';
+import { boxRegion, difference, growBox, boxOf, offset, regionInside, then, translation, type Point, type Region } from '../../geometry';
 import { checkNesting } from './checkNesting';
 import type { Nester, NestPart, Nesting } from './nester';
 import { freeEnd, type Sheet } from './sheet';
 import { asKept, partsKey, placesOf, type NamedPart } from './keptLayout';
+import { grownOutline } from './nestShape';
 import { nestedLength, separate } from './separate';
 import { skyline } from './skyline';
 
@@ -104,6 +105,19 @@ describe('the checker of nestings', () => {
     const whole = [freeEnd(film, 100)];
     expect(checkNesting(within(0), both, whole, OPTIONS)).toEqual([]);
     expect(checkNesting(within(2), both, whole, OPTIONS)).toEqual(['0/0 is too near 1/0']);
+  });
+});
+
+describe('the outline that is moved about', () => {
+  it('lies outside the true one grown by half the gap, and has few points', () => {
+    fc.assert(
+      fc.property(part, fc.double({ min: 1, max: 6, noNaN: true }), ({ region }, gap) => {
+        const grown = grownOutline(region, gap);
+        expect(regionInside(offset(region, gap / 2 - 0.02), grown, 0.05)).toBe(true);
+        expect(grown.reduce((sum, { outer }) => sum + outer.length, 0)).toBeLessThan(160);
+      }),
+      { numRuns: 60 },
+    );
   });
 });
 

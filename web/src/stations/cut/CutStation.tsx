@@ -248,7 +248,9 @@ export function CutStation({ job, plan, shop, edit, fix, mark }: StationProps) {
           )}
         </div>
       )}
-      {layout && !done && !run && layout.parts.length > 1 && layout.tooWide.length === 0 && <NestCard layout={layout} system={system} />}
+      {layout && !done && !run && layout.parts.length > 1 && layout.tooWide.length === 0 && (
+        <NestCard layout={layout} kept={shop.layouts ?? []} system={system} />
+      )}
       {own && !done && ready.length > 0 && (
         <CutAlong
           own={own}

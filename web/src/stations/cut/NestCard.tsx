@@ -32,7 +32,7 @@ const partsIn = ({ outlines, parts }: FilmLayout): NamedPart[] =>
   });
 
 /** Parts laid by their true outlines, for as long as the maker waits: the best so far is kept, and the plan is made with it. */
-export function NestCard({ layout, system }: { layout: FilmLayout; system: LengthSystem }) {
+export function NestCard({ layout, kept, system }: { layout: FilmLayout; kept: readonly KeptLayout[]; system: LengthSystem }) {
   const tell = useTell();
   const [report, setReport] = useState<NestReport>();
   const stop = useRef(false);
@@ -46,6 +46,8 @@ export function NestCard({ layout, system }: { layout: FilmLayout; system: Lengt
     [key],
   );
   const now = nestedLength({ nested: layout.parts.map(({ outline, place }) => ({ part: outline, copy: 0, sheet: 0, place })) }, parts);
+  const back = (id: string) => editShop(() => removeAt(['layouts', id]), 'Lay it out by boxes');
+  const own = kept.findLast((one) => one.film === layout.film.id && one.parts === key);
   const keep = async (places: KeptLayout['places'], saved: number) => {
     const one: KeptLayout = { id: newId(), film: layout.film.id, parts: key, places };
     await editShop((shop) => {
@@ -53,7 +55,9 @@ export function NestCard({ layout, system }: { layout: FilmLayout; system: Lengt
       const gone = own.filter((kept, i) => kept.parts === key || i < own.length - MOST_KEPT);
       return [...gone.flatMap(({ id }) => removeAt(['layouts', id])), ...setAt(['layouts', one.id], one)];
     }, 'Keep the tighter layout');
-    tell(`Kept: ${formatLength(saved, system, { digits: 0 })} less film than before.`);
+    tell(`Kept: ${formatLength(saved, system, { digits: 0 })} less film than before.`, {
+      action: { label: 'Undo', run: () => void back(one.id) },
+    });
   };
   const look = async () => {
     stop.current = false;
@@ -90,12 +94,20 @@ export function NestCard({ layout, system }: { layout: FilmLayout; system: Lengt
         </>
       ) : (
         <>
-          <button type="button" className="btn btn-sm btn-outline" onClick={() => void look()}>
-            Lay it out tighter
-          </button>
+          <div className="flex flex-wrap gap-2">
+            <button type="button" className="btn btn-sm btn-outline" onClick={() => void look()}>
+              Lay it out tighter
+            </button>
+            {own && (
+              <button type="button" className="btn btn-sm btn-ghost border-base-300" onClick={() => void back(own.id)}>
+                Back to boxes
+              </button>
+            )}
+          </div>
           <p className="quiet mt-1 text-sm">
-            By the true outlines instead of boxes, turned by quarters, small parts in the holes of large ones. It looks for 20 s, or until
-            you stop it.
+            {own
+              ? 'It lies by its outlines now. Another search begins anew, and is kept where it is shorter still.'
+              : 'By the true outlines instead of boxes, turned by quarters, small parts in the holes of large ones. It looks for 20 s, or until you stop it.'}
           </p>
         </>
       )}
