@@ -4,6 +4,9 @@ import fc from 'fast-check';
 import { demoShop, textMark } from '../../test/sampleJobs';
 import { importSvg } from '../artwork';
 import { boxOf, boxRegion, boxWidth, difference, flatten, numbersFrom, regionArea, regionOf } from '../geometry';
+import type { KeptLayout } from '../job';
+import { asKept } from './nest/keptLayout';
+import { skyline } from './nest/skyline';
 import { cutOutline, layoutFilm, machineFor } from './layout';
 import { packBoxes, packingFaults } from './nest/packBoxes';
 import { svgCutFile } from './toolpath/svgCutFile';
@@ -97,6 +100,17 @@ describe('layouts', () => {
     const mirrored = cutOutline(ring, textMark('x', { seenThrough: true }));
     expect(boxOf(mirrored)).toMatchObject({ minX: -30, maxX: 20 });
     expect(regionArea(mirrored)).toBeCloseTo(regionArea(ring), 6);
+  });
+  it('of film with a pattern or a grain turn no part, however much film that takes', () => {
+    const long = { ...part(1), region: boxRegion({ minX: 0, minY: 0, maxX: 40, maxY: 250 }) };
+    for (const kind of ['permanent', 'patterned', 'textured'] as const) {
+      const film = { ...white, kind };
+      const [laid] = layoutFilm(film, [long], shop.machines).parts;
+      expect([kind, Math.abs(laid!.place[0])]).toEqual([kind, kind === 'permanent' ? 0 : 1]);
+      const kept: KeptLayout['places'] = [{ part: 0, copy: 0, turn: 1, x: 150, y: 40 }];
+      const again = layoutFilm(film, [long], shop.machines, asKept({ places: kept }, skyline)).parts[0]!;
+      expect(Math.abs(again.place[0])).toBe(kind === 'permanent' ? 0 : 1);
+    }
   });
   it('picks the narrowest machine that takes the roll whole', () => expect(machineFor(white, shop.machines)!.id).toBe('roll-cutter'));
 });

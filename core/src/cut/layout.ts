@@ -13,11 +13,11 @@ import {
   type Region,
   type Transform,
 } from '../geometry';
-import { LABEL, LAYOUT, TECHNIQUES } from '../facts';
+import { FILM_KINDS, LABEL, LAYOUT, TECHNIQUES } from '../facts';
 import { SAME_MM } from '../units';
 import type { Film, Id, JobId, Machine, Mark } from '../job';
 import { writtenLength, type PenLine } from './toolpath/penLines';
-import type { Nester } from './nest/nester';
+import type { Nester, NestPart } from './nest/nester';
 import { freeEnd, type Sheet } from './nest/sheet';
 import { skyline } from './nest/skyline';
 
@@ -127,6 +127,10 @@ function reachOf(parts: readonly LaidPart[], outlines: readonly Region[]): numbe
 /** Layouts of today are worked out in one round, without chance. */
 const BUDGET = { rounds: 1, seed: 1 } as const;
 
+/** Parts of a film that has a direction are not turned. */
+export const asLaid = <P extends NestPart>({ kind }: Pick<Film, 'kind'>, parts: readonly P[]): readonly P[] =>
+  FILM_KINDS[kind].directed ? parts.map((part) => ({ ...part, fixed: true })) : parts;
+
 /**
  * Lays the parts of one film on its roll.
  *
@@ -139,7 +143,7 @@ export function layoutFilm(film: Film, parts: readonly CutPart[], machines: read
   const width = Math.min(film.width, machine?.width ?? film.width);
   const sheet = freeEnd(film, width);
   const outlines = parts.map((part) => part.region);
-  const { nested, tooLarge } = nester(parts, [sheet], LAYOUT, BUDGET);
+  const { nested, tooLarge } = nester(asLaid(film, parts), [sheet], LAYOUT, BUDGET);
   const laid = nested.map(({ part, copy, place }): LaidPart => {
     const { job, mark } = parts[part]!;
     return { job, mark, copy, outline: part, place };

@@ -52,6 +52,8 @@ export interface FilmKind {
   readonly weeding: Fact;
   /** How it comes on a piece. */
   readonly by: ComesOn;
+  /** Whether it has a direction, as a pattern or a grain: its parts all lie the same way. */
+  readonly directed?: true;
   /** Whether it arrives wavy and thin. */
   readonly wavy?: true;
   /** Whether it can be left on for years. */
@@ -134,6 +136,7 @@ export const FILM_KINDS: Record<FilmKindId, FilmKind> = {
     bond: about(15),
     weeding: about(0.8),
     by: 'adhesive',
+    directed: true,
     stays: true,
   },
   patterned: {
@@ -143,6 +146,7 @@ export const FILM_KINDS: Record<FilmKindId, FilmKind> = {
     bond: about(15),
     weeding: about(1.1),
     by: 'adhesive',
+    directed: true,
     stays: true,
   },
   changing: {
@@ -222,7 +226,10 @@ export const FILM_KINDS: Record<FilmKindId, FilmKind> = {
     weeding: about(0.8),
     by: 'label',
     stays: true,
-    ink: { dries: 10, stands: 'It may be wiped with a damp cloth and go into the fridge; no soaking, no dishwasher.' },
+    ink: {
+      dries: 10,
+      stands: 'It may be wiped with a damp cloth and go into the fridge; no soaking, no dishwasher. In sun and rain the ink fades.',
+    },
   },
   labelPaper: {
     name: 'label paper',
@@ -232,7 +239,7 @@ export const FILM_KINDS: Record<FilmKindId, FilmKind> = {
     weeding: about(0.8),
     by: 'label',
     stays: true,
-    ink: { dries: 3, stands: 'For dry use only: water makes the ink run and lifts the paper.' },
+    ink: { dries: 3, stands: 'For dry use indoors only: water makes the ink run and lifts the paper.' },
   },
 };
 

@@ -12,6 +12,7 @@ import { Memo } from './memo';
 import { fitMarks } from './fitMarks';
 import { type MarkPlan } from './planMark';
 import { Aside, type AsideReason } from './setAside';
+import { daysSinceCut } from './sinceCut';
 import { planLayers, planRecipe, type LayerPlan } from './steps';
 
 /** Everything derived for one job. */
@@ -158,7 +159,7 @@ export function planWorkshop(
 
   // steps
   const stepped = each(filmed, ({ job, marks, film }) => {
-    const layers = planLayers(job, marks, shop, memo);
+    const layers = planLayers(job, marks, shop, memo, (mark, film) => daysSinceCut(job.id, mark, film, facts, now));
     return { layers, ...planRecipe(job, marks, layers, film.own, shop, memo) };
   });
 

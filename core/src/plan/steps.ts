@@ -29,6 +29,8 @@ export interface LayerPlan {
   readonly mark: Id;
   readonly markName: string;
   readonly film: Film;
+  /** Days since it was cut; 0 before. */
+  readonly daysCut: number;
   /** What it comes on. */
   readonly surface: Surface;
   readonly weeding: Weeding;
@@ -78,8 +80,18 @@ function surfaceUnder({ fitted, inspections, surface, mark }: MarkPlan, film: Id
   return below ? filmSurface(surface, below) : surface;
 }
 
-/** Weeding and tape of every layer. */
-export function planLayers(job: Job, marks: readonly MarkPlan[], shop: Shop, memo: Memo): LayerPlan[] {
+/**
+ * Weeding and tape of every layer.
+ *
+ * @param daysSince days since the film of a mark was cut
+ */
+export function planLayers(
+  job: Job,
+  marks: readonly MarkPlan[],
+  shop: Shop,
+  memo: Memo,
+  daysSince: (mark: Id, film: Id) => number = () => 0,
+): LayerPlan[] {
   return marks.flatMap((plan) => {
     const { mark, flat, copies, cutFlat, inspections, perPiece, variants } = plan;
     // tape lies on the film as it is cut, bent on a taper; one piece serves the widest of different words
@@ -97,23 +109,26 @@ export function planLayers(job: Job, marks: readonly MarkPlan[], shop: Shop, mem
       const parts = apart?.filter((one) => one.film.id === film.id).map(({ part }) => boxOf(part.region)) ?? [];
       const lifted = parts.length > 0 ? { width: Math.max(...parts.map(boxWidth)), height: Math.max(...parts.map(boxHeight)) } : size;
       const lifts = job.count * perPiece * Math.max(1, parts.length);
-      const window = gripWindow(transferOf(mark, film, surface));
+      const daysCut = daysSince(mark.id, film.id);
+      const window = gripWindow(transferOf(mark, film, surface, daysCut));
       const taped = isTaped(mark);
       const choice = taped ? chooseTape(shop.tapes, window, film.finish, mark.tape) : undefined;
       return {
         mark: mark.id,
         markName: mark.name,
+        daysCut,
         film,
         surface,
         weeding: timesPiece(
           TECHNIQUES[mark.technique].penned
             ? NOTHING_TO_WEED
             : rows.length === 0
-              ? weedingOf(pieces, edge, film.kind, keptOf(mark, film.id))
+              ? weedingOf(pieces, edge, film.kind, keptOf(mark, film.id), daysCut)
               : weedingOfRows(
                   rows.flatMap((row) => row.inspections.filter((one) => one.film.id === film.id)),
                   job.count,
                   keptOf(mark, film.id),
+                  daysCut,
                 ),
           cutFlat === flat ? perPiece : copies.length + 1,
         ),
@@ -132,16 +147,16 @@ export function planLayers(job: Job, marks: readonly MarkPlan[], shop: Shop, mem
 
 /** What the tape of every layer tells. */
 export const tapeReadings = (job: Job, layers: readonly LayerPlan[], shop: Shop): Reading[] =>
-  layers.flatMap(({ mark: id, film, surface }) => {
+  layers.flatMap(({ mark: id, film, surface, daysCut }) => {
     const mark = job.marks.find((one) => one.id === id);
     return mark && isTaped(mark)
-      ? guarded('tape', 'grip', `${id}:${film.id}`, 'Tape', () => [gripReading(job, mark, film, surface, shop)])
+      ? guarded('tape', 'grip', `${id}:${film.id}`, 'Tape', () => [gripReading(job, mark, film, surface, shop, daysCut)])
       : [];
   });
 
 /** What is weeded on one piece of a set whose words differ: each row takes its own time, and pieces without a row none. */
-function weedingOfRows(rows: readonly LayerInspection[], count: number, kept: Weeding['kept']): Weeding {
-  const each = rows.map(({ film, pieces, edge }) => weedingOf(pieces, edge, film.kind, kept));
+function weedingOfRows(rows: readonly LayerInspection[], count: number, kept: Weeding['kept'], daysCut: number): Weeding {
+  const each = rows.map(({ film, pieces, edge }) => weedingOf(pieces, edge, film.kind, kept, daysCut));
   const mean = (of: (one: Weeding) => number) => each.reduce((sum, one) => sum + of(one), 0) / count;
   return {
     kept,

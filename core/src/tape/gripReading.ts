@@ -6,25 +6,30 @@ import { chooseTape, tapeOffers } from './chooseTape';
 import { gripWindow, type Transfer } from './grip';
 
 /** How the film of a mark meets its tape on a surface. */
-export const transferOf = (mark: Pick<Mark, 'technique'>, film: Film, surface: Surface): Transfer => ({
+export const transferOf = (mark: Pick<Mark, 'technique'>, film: Film, surface: Surface, daysCut = 0): Transfer => ({
   kind: film.kind,
   finish: film.finish,
   surface,
   sheet: TECHNIQUES[mark.technique].kept === 'surround',
-  daysCut: 0,
+  daysCut,
 });
 
 const newton = (n: number) => `${n.toFixed(1)} N`;
 
-/** Whether any tape in the shop carries the film over; nothing is lifted that should stay. */
+/**
+ * Whether any tape in the shop carries the film over; nothing is lifted that should stay.
+ *
+ * @param daysCut days since the film was cut: its liner holds harder
+ */
 export function gripReading(
   job: Job,
   mark: Mark,
   film: Film,
   surface: Surface,
   { tapes, films, paints }: Pick<Shop, 'tapes' | 'films' | 'paints'>,
+  daysCut = 0,
 ): Reading {
-  const transfer = transferOf(mark, film, surface);
+  const transfer = transferOf(mark, film, surface, daysCut);
   const window = gripWindow(transfer);
   const choice = chooseTape(tapes, window, film.finish, mark.tape);
   const base = {

@@ -45,11 +45,13 @@ export const asKept =
   (parts, sheets, options, budget) => {
     const wanted = new Set(parts.flatMap(({ copies }, part) => Array.from({ length: copies }, (_, copy) => `${part}/${copy}`)));
     const nested: Nested[] = [];
-    for (const { part, copy, turn, x, y } of kept.places) {
-      if (!wanted.delete(`${part}/${copy}`)) return otherwise(parts, sheets, options, budget);
+    // in the order in which they are cut: along the film
+    for (const { part, copy, turn, x, y } of kept.places.toSorted((a, b) => a.y - b.y || a.x - b.x)) {
+      // what must not be turned is not, whenever that was said of its film
+      if (!wanted.delete(`${part}/${copy}`) || (parts[part]!.fixed && turn !== 0)) return otherwise(parts, sheets, options, budget);
       const [cx, cy] = boxCentre(boxOf(parts[part]!.region));
       nested.push({ part, copy, sheet: 0, place: then(then(translation(-cx, -cy), QUARTER_TURNS[turn]!), translation(x, y)) });
     }
     if (wanted.size > 0 || sheets.length === 0) return otherwise(parts, sheets, options, budget);
-    return { nested: nested.toSorted((a, b) => a.place[5] - b.place[5] || a.place[4] - b.place[4]), tooLarge: [] };
+    return { nested, tooLarge: [] };
   };

@@ -1,6 +1,6 @@
 import { useEffect, useRef, useState } from 'react';
-import { nestedLength, partsKey, type FilmLayout, type NamedPart } from '@kolleta/core/cut';
-import { LAYOUT } from '@kolleta/core/facts';
+import { asLaid, nestedLength, partsKey, type FilmLayout, type NamedPart } from '@kolleta/core/cut';
+import { FILM_KINDS, LAYOUT } from '@kolleta/core/facts';
 import { removeAt, setAt, type KeptLayout } from '@kolleta/core/job';
 import { formatLength, type LengthSystem } from '@kolleta/core/units';
 import { editShop } from '../../storage/editShop';
@@ -25,11 +25,14 @@ const nestWorker = new WatchedWorker<NestWorker>(
 );
 
 /** What a layout is made of, as it was asked to be laid. */
-const partsIn = ({ outlines, parts }: FilmLayout): NamedPart[] =>
-  outlines.map((region, i): NamedPart => {
-    const own = parts.filter(({ outline }) => outline === i);
-    return { job: own[0]?.job ?? '', mark: own[0]?.mark ?? '', copies: own.length, region };
-  });
+const partsIn = ({ film, outlines, parts }: FilmLayout): readonly NamedPart[] =>
+  asLaid(
+    film,
+    outlines.map((region, i): NamedPart => {
+      const own = parts.filter(({ outline }) => outline === i);
+      return { job: own[0]?.job ?? '', mark: own[0]?.mark ?? '', copies: own.length, region };
+    }),
+  );
 
 /** Parts laid by their true outlines, for as long as the maker waits: the best so far is kept, and the plan is made with it. */
 export function NestCard({ layout, kept, system }: { layout: FilmLayout; kept: readonly KeptLayout[]; system: LengthSystem }) {
@@ -107,7 +110,7 @@ export function NestCard({ layout, kept, system }: { layout: FilmLayout; kept: r
           <p className="quiet mt-1 text-sm">
             {own
               ? 'It lies by its outlines now. Another search begins anew, and is kept where it is shorter still.'
-              : 'By the true outlines instead of boxes, turned by quarters, small parts in the holes of large ones. It looks for 20 s, or until you stop it.'}
+              : `By the true outlines instead of boxes, ${FILM_KINDS[layout.film.kind].directed ? 'none turned, for the film has a direction' : 'turned by quarters'}, small parts in the holes of large ones. It looks for 20 s, or until you stop it.`}
           </p>
         </>
       )}

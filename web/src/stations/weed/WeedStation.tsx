@@ -109,7 +109,12 @@ export function WeedStation({ job, plan, shop, edit, fix, mark, chooseMark }: St
             {weedWords(layer.weeding.kept, mark?.artwork.kind === 'text')}{' '}
             {layer.weeding.onCarrier ? 'Keep it flat on the cutting mat while you weed.' : 'Take it off the cutting mat first.'}
           </p>
-          <p className="quiet text-sm">Weed on the day of the cut: each day makes it a quarter longer.</p>
+          <p className="quiet text-sm">
+            {layer.daysCut >= 1 / 24
+              ? `Cut ${formatDuration(layer.daysCut * 24 * 60)} ago: the adhesive flows back into the cuts, and it takes ` +
+                `${Math.round(100 * WEEDING.staleADay * Math.min(layer.daysCut, WEEDING.staleDays))} % longer than at once.`
+              : 'Weed on the day of the cut: each day makes it a quarter longer.'}
+          </p>
         </div>
       ))}
       <Readings plan={plan} edit={edit} fix={fix} mark={mark} stations={['weed']} />
