@@ -6,9 +6,9 @@ const chromium = findChromium();
 
 export default defineConfig({
   testDir: '.',
-  // these end what hangs; they are far longer than a busy machine or a slowed browser needs
-  timeout: 300_000,
-  expect: { timeout: 60_000 },
+  // these end what hangs; they are far longer than a slowed browser needs, or a machine whose cores are lent to others for minutes
+  timeout: 1_200_000,
+  expect: { timeout: 240_000 },
   // two cores: one journey a core; those of one file go one after another
   workers: 2,
   forbidOnly: true,
