@@ -7,6 +7,7 @@ import {
   FILM_SURFACE,
   GRIP_LIMITS,
   GROUNDS,
+  isSandedFirst,
   STICK,
   type CoatId,
   type CoatSurface,
@@ -92,7 +93,7 @@ export const isClear = (piece: Pick<Piece, 'ground' | 'seeThrough'>): boolean =>
 
 /** Whether the bare piece is sanded before its coat: what is keyed holds paint as what is porous does. */
 const isKeyed = ({ ground, leftOut }: Pick<Piece, 'ground' | 'leftOut'>): boolean =>
-  ['metal', 'plastic'].includes(GROUNDS[ground].material) && !leftOut?.includes('sand');
+  isSandedFirst(ground, GROUNDS[ground].material) && !leftOut?.includes('sand');
 
 /** A sealer holds together what lies under it; on what is bare and slippery it is one more thing that comes off. */
 const sealedStrength = (under: number, own: number, sound: boolean): number => {

@@ -136,5 +136,8 @@ export const LABEL = {
 /** Haze is seen before what is darker than this, WCAG luminance. */
 export const HAZE = { white: 0.75 } as const;
 
-/** Bridges that hold the islands of a stencil, mm: usual width, and over the least stroke of the film; an island of so many mm² lies still by itself. */
+/**
+ * Bridges that hold the islands of a stencil, mm: usual width, and how far over the least stroke of the film; an island of so many mm² lies
+ * still by itself.
+ */
 export const BRIDGES = { width: 1.5, overLeast: 1.25, steady: 12 } as const;

@@ -82,6 +82,15 @@ const CLOTH: readonly MaterialId[] = ['cloth', 'mat'];
 const HARD: readonly MaterialId[] = ['glass', 'ceramic', 'metal', 'plastic'];
 const sanded = (key: string, sands: SandedFor): RecipeStep => ({ ...SAND, key, sands });
 
+/** Whether the usual recipe sands a bare ground of this kind before a coat comes on it. */
+export const isSandedFirst = (ground: GroundId, material: MaterialId): boolean => {
+  const row = RECIPES.find(
+    ({ part, when }) =>
+      part === 'bare' && !when.painted && (when.ground?.includes(ground) ?? true) && (when.material?.includes(material) ?? true),
+  );
+  return row?.steps.some(({ key }) => key === 'sand') ?? false;
+};
+
 /** How pieces are made ready for film. Of each part the first row that fits is used. */
 export const RECIPES: readonly RecipeRow[] = [
   // labels come off first of all; what got wet dries until the next day

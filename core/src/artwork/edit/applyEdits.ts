@@ -31,7 +31,10 @@ export const MOST_COPIES = 900;
 export const thickenedBy = (edits: readonly Edit[]): number =>
   edits.reduce((sum, edit) => sum + (edit.kind === 'thicken' ? edit.by : 0), 0);
 
-/** Whether edits change the size of a mark otherwise than by the same amount on every side. A bridge takes no more off it than the bow of an edge over its width. */
+/**
+ * Whether edits change the size of a mark otherwise than by the same amount on every side. A bridge takes no more off it than the bow of an
+ * edge over its width.
+ */
 export const reshapes = (edits: readonly Edit[]): boolean =>
   edits.some(({ kind }) => !['thicken', 'dropSmall', 'silhouette', 'oneOutline', 'bridges'].includes(kind));
 

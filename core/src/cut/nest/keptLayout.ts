@@ -16,7 +16,7 @@ export interface NamedPart extends NestPart {
   readonly mark: string;
 }
 
-/** What a layout was found for: the same parts at the same size, so many of each. A number of a hundred letters would do; a list is read more easily. */
+/** What a layout was found for: the same parts at the same size, so many of each. */
 export const partsKey = (parts: readonly NamedPart[]): string =>
   parts
     .map(({ job, mark, copies, region }) => {

@@ -17,13 +17,25 @@ interface Item {
 }
 
 /** How a placement is looked for. */
-const SEARCH = { random: 6, near: 12, kept: 2, least: 0.04 };
+const SEARCH = {
+  random: 6,
+  near: 12,
+  kept: 2,
+  /** How often a part near by stays as it is turned; and how far near by is, in its larger side, by turns. */
+  asTurned: 0.5,
+  reaches: [0.25, 1],
+  /** The first step downhill, in its larger side, and the last, mm. */
+  step: 0.1,
+  least: 0.04,
+} as const;
 /** Weights of pairs that go on overlapping, and of those that do not any more. */
 const WEIGH = { more: 1.2, most: 2, fade: 0.95 };
 /** How much shorter the strip is made at a time: a share, the first, the last, and how that changes. */
 const SHRINK = { first: 0.03, least: 0.001, after: 0.7 };
 /** How often two large parts change places when a strip is given up. */
 const SWAPPED = 0.1;
+/** Less than this share of the least overlap so far is progress. */
+const PROGRESS = 0.98;
 /** Rounds of separating without progress after which the strip is given up as too short. */
 const STUCK = 30;
 /** Smaller overlaps are smoothed over, as a share of the mean side of the parts. */
@@ -46,7 +58,7 @@ export class Separation {
   #shrink = SHRINK.first;
   #stuck = 0;
   #least = Infinity;
-  /** Order in which items were found to overlap, for the next round. */
+  /** The order in which items are looked at, another each round. */
   readonly #order: Int32Array;
 
   /**
@@ -156,14 +168,14 @@ export class Separation {
     }
     const size = Math.max(item.shape.maxX - item.shape.minX, item.shape.maxY - item.shape.minY);
     for (let k = 0; k < SEARCH.near && kept[0]!.cost > 0; k++) {
-      const shape = random() < 0.5 ? item.shape : any();
-      const reach = size * (k % 2 === 0 ? 0.25 : 1);
+      const shape = random() < SEARCH.asTurned ? item.shape : any();
+      const reach = size * SEARCH.reaches[k % 2]!;
       if (fits(shape)) look(shape, item.x + (random() - 0.5) * reach, item.y + (random() - 0.5) * reach);
     }
     let best = kept[0]!;
     for (const begun of kept) {
       let here = begun;
-      let step = size * 0.1;
+      let step = size * SEARCH.step;
       while (step > SEARCH.least && here.cost > 0) {
         let next = here;
         // along, across and both at once, in an order that changes
@@ -258,7 +270,7 @@ export class Separation {
       const more = WEIGH.more + (WEIGH.most - WEIGH.more) * (bad / worst);
       this.#weights[i * n + j] = this.#weights[j * n + i] = this.#weights[i * n + j]! * more;
     }
-    if (total < this.#least * 0.98) {
+    if (total < this.#least * PROGRESS) {
       this.#least = total;
       this.#stuck = 0;
     } else this.#stuck += 1;

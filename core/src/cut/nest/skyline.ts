@@ -1,10 +1,8 @@
-import { boxCentre, boxHeight, boxOf, boxWidth, IDENTITY, then, translation, type Transform } from '../../geometry';
+import { boxCentre, boxHeight, boxOf, boxWidth, then, translation } from '../../geometry';
+import { QUARTER_TURNS } from './keptLayout';
 import type { Nested, Nester } from './nester';
 import { packBoxes } from './packBoxes';
 import { sheetWidth } from './sheet';
-
-/** A quarter turn without rounding. */
-const QUARTER_TURN: Transform = [0, 1, -1, 0, 0, 0];
 
 /**
  * Lays the boxes of parts on the first sheet by the skyline method, which takes it for a roll's free end: as wide as it is, and as long as
@@ -26,7 +24,7 @@ export const skyline: Nester = (parts, [sheet], { gap, holdDown }) => {
     .map(({ id, x, y, width, height, turned }): Nested => {
       const [part, copy] = id.split('/').map(Number) as [number, number];
       const [cx, cy] = boxCentre(boxes[part]!);
-      const upright = then(translation(-cx, -cy), turned ? QUARTER_TURN : IDENTITY);
+      const upright = then(translation(-cx, -cy), QUARTER_TURNS[turned ? 1 : 0]!);
       return { part, copy, sheet: 0, place: then(upright, translation(holdDown + x + width / 2, holdDown + y + height / 2)) };
     });
   return { nested, tooLarge: [...new Set(packing.tooWide.map((id) => Number(id.split('/')[0])))] };

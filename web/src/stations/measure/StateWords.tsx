@@ -102,10 +102,11 @@ export function StateWords({ job, edit }: Pick<StationProps, 'job' | 'edit'>) {
         value={piece.painted?.coat ?? 'none'}
         options={OLD_COATS}
         onChange={(coat) =>
-          edit(
-            () => (coat === 'none' ? removeAt(['piece', 'painted']) : setAt(['piece', 'painted'], { coat: coat as CoatId })),
-            'Change what is on it',
-          )
+          edit((saved) => {
+            if (coat === 'none') return removeAt(['piece', 'painted']);
+            // another coat was put on when the one before was
+            return saved.piece.painted ? setAt(['piece', 'painted', 'coat'], coat) : setAt(['piece', 'painted'], { coat });
+          }, 'Change what is on it')
         }
       />
       {piece.painted && (
