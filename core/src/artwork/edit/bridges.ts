@@ -1,7 +1,10 @@
-import { boxCentre, boxOf, boxRegion, difference, intersection, type Box, type Region, type Ring } from '../../geometry';
+import { boxCentre, boxOf, boxRegion, difference, intersection, offset, type Box, type Region, type Ring } from '../../geometry';
 
 /** More insides than this are bridged by no device in time; the others stay loose. */
 const MOST_BRIDGED = 400;
+
+/** Taken beyond a strip on all sides, mm. */
+const HAIR = 0.01;
 
 type Side = 'up' | 'down' | 'left' | 'right';
 const SIDES: readonly Side[] = ['up', 'down', 'left', 'right'];
@@ -44,8 +47,10 @@ function bridge(region: Region, hole: Ring, width: number): Region | undefined {
   const found = SIDES.flatMap((side) => {
     const first = firstOf(intersection(region, barFrom(hole, around, side, width)), side);
     if (!first) return [];
-    const joined = difference(region, first.piece);
-    return holesIn(joined).length < before ? [{ side, ...first, joined }] : [];
+    // a hair more than the strip: on a curved edge it would else leave one behind
+    const piece = offset(first.piece, HAIR);
+    const joined = difference(region, piece);
+    return holesIn(joined).length < before ? [{ side, length: first.length, piece, joined }] : [];
   }).toSorted((a, b) => a.length - b.length);
   const [best] = found;
   if (!best) return undefined;

@@ -11,6 +11,7 @@ import {
   offset,
   regionArea,
   regionInside,
+  type Point,
   type Region,
 } from '../../geometry';
 import type { Change } from '../../job';
@@ -124,9 +125,21 @@ describe('what is wanted of a mark', () => {
     const ring = (x: number): Region => difference(box(x - 10, -10, x + 10, 10), box(x - 6, -6, x + 6, 6));
     // an inside over an inside, as in a B, and a ring within a ring
     const b = difference(box(-8, -12, 8, 12), [...box(-5, 1, 5, 9), ...box(-5, -9, 5, -1)]);
+    const circle = (r: number): Region => [
+      {
+        outer: Array.from({ length: 90 }, (_, i): Point => [
+          r * Math.cos((i * Math.PI) / 45 + 0.01),
+          r * Math.sin((i * Math.PI) / 45 + 0.01),
+        ]),
+        holes: [],
+      },
+    ];
+    const round = difference(circle(10), circle(6));
+    // on both sides, so that what hangs on them cannot turn
+    expect(applyEdits([{ film: 'white', region: round }], [{ id: 'b', kind: 'bridges', width: 1.5 }])[0]!.region).toHaveLength(2);
     const rings = [...difference(box(-20, -20, 20, 20), box(-16, -16, 16, 16)), ...ring(0)];
     fc.assert(
-      fc.property(fc.constantFrom(ring(0), b, rings, whole), fc.double({ min: 0.5, max: 3, noNaN: true }), (region, width) => {
+      fc.property(fc.constantFrom(ring(0), round, b, rings, whole), fc.double({ min: 0.5, max: 3, noNaN: true }), (region, width) => {
         const [found] = applyEdits([{ film: 'white', region }], [{ id: 'b', kind: 'bridges', width }]);
         const open = found!.region;
         expect(open.every((part) => part.holes.length === 0)).toBe(true);

@@ -22,7 +22,7 @@ import { CutAlong } from './CutAlong';
 import { CutAnswer } from './CutAnswer';
 import { CutterPanel } from './CutterPanel';
 import { layoutToCut, type LayoutToCut } from './layoutToCut';
-import { NestCard } from './NestCard';
+import { gainsByOutlines, NestCard } from './NestCard';
 import { layTogether, useTogether } from './useTogether';
 import { useCutter } from './useCutter';
 
@@ -248,7 +248,7 @@ export function CutStation({ job, plan, shop, edit, fix, mark }: StationProps) {
           )}
         </div>
       )}
-      {layout && !done && !run && layout.parts.length > 1 && layout.tooWide.length === 0 && (
+      {layout && !done && !run && layout.parts.length > 1 && layout.tooWide.length === 0 && gainsByOutlines(layout) && (
         <NestCard layout={layout} kept={shop.layouts ?? []} system={system} />
       )}
       {own && !done && ready.length > 0 && (

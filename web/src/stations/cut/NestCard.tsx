@@ -1,5 +1,6 @@
 import { useEffect, useRef, useState } from 'react';
 import { asLaid, nestedLength, partsKey, type FilmLayout, type NamedPart } from '@kolleta/core/cut';
+import { boxHeight, boxOf, boxWidth, regionArea } from '@kolleta/core/geometry';
 import { FILM_KINDS, LAYOUT } from '@kolleta/core/facts';
 import { removeAt, setAt, type KeptLayout } from '@kolleta/core/job';
 import { formatLength, type LengthSystem } from '@kolleta/core/units';
@@ -33,6 +34,16 @@ const partsIn = ({ film, outlines, parts }: FilmLayout): readonly NamedPart[] =>
       return { job: own[0]?.job ?? '', mark: own[0]?.mark ?? '', copies: own.length, region };
     }),
   );
+
+/** Of their boxes parts have to leave so much open that laying them by their outlines can be shorter. */
+const LEAST_OPEN = 0.05;
+
+/** Whether the parts of a layout are more than boxes: labels on plates all alike lie as tightly as can be. */
+export const gainsByOutlines = ({ outlines }: FilmLayout): boolean =>
+  outlines.some((region) => {
+    const box = boxOf(region);
+    return regionArea(region) < (1 - LEAST_OPEN) * boxWidth(box) * boxHeight(box);
+  });
 
 /** Parts laid by their true outlines, for as long as the maker waits: the best so far is kept, and the plan is made with it. */
 export function NestCard({ layout, kept, system }: { layout: FilmLayout; kept: readonly KeptLayout[]; system: LengthSystem }) {
