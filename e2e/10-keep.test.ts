@@ -1,11 +1,12 @@
 import { readFileSync } from 'node:fs';
-import { atOwn, drop, expect, openBench, openStation, test, textOf, type } from './workshop';
+import { atOwn, drop, expect, kept, openBench, openStation, test, textOf, type } from './workshop';
 
 test('edits are kept over a reload, and undo and redo go over the whole job', async ({ page }) => {
   await openStation(page, 'honour-board', 'measure');
   await type(page, 'Name of the job', 'Roll of honour');
   await type(page, 'Width', '640');
   await page.getByLabel('Ground', { exact: true }).selectOption('sealedWood');
+  await kept(page);
   await page.reload();
   await expect(page.getByLabel('Width', { exact: true })).toHaveValue('640 mm');
   await page.keyboard.press('Control+z');

@@ -70,6 +70,7 @@ test('a restore shows what would change, does it, and can be undone, over a relo
   await ask.getByRole('button', { name: 'Do it' }).click();
   await page.goto('/#/jobs');
   await expect(page.getByRole('heading', { name: 'Boat numbers', exact: true })).toBeVisible();
+  await kept(page);
   await page.reload();
   await page.goto('/#/workshop');
   await page.getByRole('button', { name: /^Bring back/ }).click();

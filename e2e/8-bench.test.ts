@@ -9,6 +9,7 @@ test('the now-step runs a timer that survives a reload; Done writes the log and 
   await now.getByRole('button', { name: 'Start' }).click();
   await expect(now).toContainText('NOW, RUNNING');
   await expect(now.getByRole('timer')).toContainText(/0[2-9]:[0-5]\d/);
+  await kept(page);
   await page.reload();
   await expect(now).toContainText('NOW, RUNNING');
   await expect(now.getByRole('timer')).toContainText(/0[1-8]:[0-5]\d/);
@@ -66,6 +67,7 @@ test('several timers run at once, each in its own time, and go on over a reload'
   const others = page.getByRole('region', { name: 'Also running' });
   await expect(others.getByRole('timer')).toHaveCount(1);
   await page.clock.runFor(30_000);
+  await kept(page);
   await page.reload();
   await expect(page.getByRole('region', { name: 'Now', exact: true }).getByRole('timer')).toContainText(/0[1-8]:\d\d/);
   await expect(others).toContainText('Boat numbers');

@@ -4,6 +4,7 @@ export * from './cutter';
 export * from './cutterHost';
 export * from './layout';
 export * from './layTogether';
+export * from './lostShapes';
 export * from './nest/checkNesting';
 export * from './nest/keptLayout';
 export * from './nest/nester';

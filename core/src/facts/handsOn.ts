@@ -17,6 +17,8 @@ export const HANDS_ON = {
   dryFit: 2,
   /** One part of a mark placed by itself. */
   byEye: 1.2,
+  /** Putting a lost part back, each. */
+  putBack: 2,
   mask: { start: 2, piece: 2, squareMetre: 6 },
   dab: { start: 2, piece: 1.2, squareMetre: 200 },
   pull: { start: 0.5, piece: 1, squareMetre: 12 },

@@ -17,6 +17,7 @@ export const STEP_KINDS = {
   tape: { station: 'tape', mayPause: true, needs: ['hands'] },
   clean: { station: 'prepare', mayPause: false, needs: ['hands'] },
   place: { station: 'place', mayPause: true, needs: ['hands'] },
+  putBack: { station: 'place', mayPause: true, needs: ['hands'] },
   trim: { station: 'place', mayPause: true, needs: ['hands'] },
   edge: { station: 'paint', mayPause: false, needs: ['hands'] },
   dab: { station: 'paint', mayPause: false, needs: ['hands'] },

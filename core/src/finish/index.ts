@@ -1,3 +1,4 @@
+export * from './againSteps';
 export * from './drying';
 export * from './filmSteps';
 export * from './finishReadings';

@@ -82,6 +82,8 @@ export interface LayerAbout {
   readonly film: string;
   readonly layered: boolean;
   readonly count: number;
+  /** What was lost of it and is cut again. */
+  readonly again?: true;
 }
 
 /** What is weeded on each piece. */
@@ -153,6 +155,8 @@ export type StepAbout =
       readonly hot?: true;
       /** A pen has written on it: it lies in the machine still. */
       readonly written?: true;
+      /** What was lost of these marks is cut again. */
+      readonly again?: readonly string[];
     }
   | { readonly kind: 'write'; readonly film: string }
   | { readonly kind: 'weed'; readonly layer: LayerAbout; readonly weeding: WeedingAbout }
@@ -179,6 +183,14 @@ export type StepAbout =
       /** With paper over all else. */
       readonly paper?: boolean;
       readonly snips?: SnipsAbout;
+    }
+  | {
+      /** What was lost of a mark that is on its piece already. */
+      readonly kind: 'putBack';
+      readonly mark: string;
+      readonly count: number;
+      readonly taped: boolean;
+      readonly hot: boolean;
     }
   | { readonly kind: 'trim'; readonly mark: string; readonly pieces: Pieces }
   | { readonly kind: 'edge'; readonly mark: string; readonly seal: EdgeSealId; readonly paint?: string }

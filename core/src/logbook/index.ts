@@ -1,4 +1,5 @@
 export * from './behind';
+export * from './cutAgain';
 export * from './record';
 export * from './noting';
 export * from './stepFacts';

@@ -1,4 +1,5 @@
 import { isTimed, kindOf, standing, type Id, type StockKindId, type JobId, type ReadingId, type WorkEvent } from '../job';
+import { counted } from '../units';
 import { wentAhead } from '../words';
 
 /** One line of the log: what was done, how long it was to take and took, and how it came out. */
@@ -11,7 +12,7 @@ export interface LogRecord {
   readonly actual: number;
   /** Whether that was measured or typed. */
   readonly timed: boolean;
-  readonly outcome: 'done' | 'wrong' | 'overridden' | 'counted';
+  readonly outcome: 'done' | 'wrong' | 'overridden' | 'counted' | 'lost';
   /** Stock that was counted: of what kind, what was thought to be there and what is. */
   readonly count?: { readonly stock: StockKindId; readonly was: number; readonly is: number };
   /** What went wrong. */
@@ -32,6 +33,13 @@ export function logOf(events: readonly WorkEvent[], job?: JobId): LogRecord[] {
         const { id, at, reason } = event;
         const title = wentAhead(kindOf({ id: event.reading as ReadingId }));
         return [{ event: id, at, job: event.job, title, planned: 0, actual: 0, timed: false, outcome: 'overridden', note: reason }];
+      }
+      if (event.kind === 'lost' && (job === undefined || event.job === job)) {
+        const { id, at, name, copies, shapes, what, note } = event;
+        const title = `Lost: ${shapes ? `${counted(shapes.length, 'shape')} of ` : ''}${name}${copies > 1 ? `, ${copies} copies` : ''}`;
+        return [
+          { event: id, at, job: event.job, title, planned: 0, actual: 0, timed: false, outcome: 'lost', what, ...(note ? { note } : {}) },
+        ];
       }
       if ((event.kind !== 'done' && event.kind !== 'wrong') || (job !== undefined && event.job !== job)) return [];
       const { id, at, title, planned, actual, note } = event;
@@ -60,7 +68,7 @@ export const logTotals = (records: readonly LogRecord[]): { planned: number; act
       planned: sum.planned + (r.timed ? r.planned : 0),
       actual: sum.actual + (r.timed ? r.actual : 0),
       timed: sum.timed + (r.timed ? 1 : 0),
-      wrong: sum.wrong + (r.outcome === 'wrong' ? 1 : 0),
+      wrong: sum.wrong + (r.outcome === 'wrong' || r.outcome === 'lost' ? 1 : 0),
     }),
     { planned: 0, actual: 0, timed: 0, wrong: 0 },
   );

@@ -6,6 +6,7 @@ import {
   asKept,
   cutOutline,
   layoutFilm,
+  lostShapes,
   outlineLines,
   partsKey,
   skyline,
@@ -16,23 +17,53 @@ import {
   type PenLine,
 } from '../cut';
 import { writesStrokes, type Film, type Id, type Job, type JobId, type KeptLayout, type Machine, type Mark } from '../job';
+import type { Loss, LostOf } from '../logbook';
 import { connectedStage } from './connected';
 import type { Memo } from './memo';
 import type { MarkPlan } from './planMark';
 
+/** What was cut and lost of a job's films so far. */
+export interface FilmSoFar {
+  /** Whole marks of a film that are cut already; nothing where the job was cut from it whole. */
+  readonly cut: (film: Id) => ReadonlyMap<Id, number>;
+  readonly lost: LostOf;
+}
+
+/** Parts that were lost, as they are cut again; `of` is the part as it was in the first layout. */
+export const lostParts = (all: readonly FilmPart[], losses: readonly Loss[], memo: Memo): (FilmPart & { readonly of: Id })[] =>
+  losses.flatMap(({ id, film, mark, copies, shapes }) => {
+    const whole = all.find((one) => one.film.id === film && one.part.mark === mark);
+    if (!whole) return [];
+    const { part } = whole;
+    // a label is written and cut out whole
+    if (part.pen || !shapes) return [{ of: mark, film: whole.film, part: { ...part, mark: againId(mark, id), copies } }];
+    const region = memo.stage('lost', { region: part.region, shapes }, ({ region: of, shapes: which }) => lostShapes(of, which));
+    return [{ of: mark, film: whole.film, part: { ...part, mark: againId(mark, id), copies, region } }];
+  });
+
+/** How lost parts of a mark are told from the mark in layouts. */
+const againId = (mark: Id, loss: Id): Id => `${mark}+${loss}`.slice(0, 100);
+
 /**
- * What the cutter still gets of each layer of a job.
- *
- * @param cut whole marks of a film that the cutter has cut already; where nothing would be left, the whole job is shown
+ * What the cutter still gets of each layer of a job: what is not cut yet, and what was lost.
+ * Where nothing would be left of a film, the whole job is shown.
  */
-function cutParts(job: Job, marks: readonly MarkPlan[], cut: CutSoFar, memo: Memo): FilmPart[] {
-  const all = everyPart(job, marks, memo);
-  const rest = all.map(({ film, part }) => ({
-    film,
-    part: { ...part, copies: Math.max(0, part.copies - (cut(film.id).get(part.mark) ?? 0)) },
-  }));
+function stillToCut(all: readonly FilmPart[], { cut, lost }: FilmSoFar, memo: Memo): FilmPart[] {
+  const open = lost.again.filter(({ done }) => !done);
+  const again = new Set(open.map(({ film }) => film));
+  const gone = (film: Id, mark: Id) =>
+    lost.along.reduce((sum, loss) => sum + (loss.film === film && loss.mark === mark && !loss.shapes ? loss.copies : 0), 0);
+  const rest = all.map(({ film, part }) => {
+    const left = part.copies - Math.max(0, (cut(film.id).get(part.mark) ?? 0) - gone(film.id, part.mark));
+    return { film, part: { ...part, copies: Math.max(0, left) } };
+  });
   const begun = new Set(rest.filter(({ part }) => part.copies > 0).map(({ film }) => film.id));
-  return all.flatMap((whole, i) => (begun.has(whole.film.id) ? (rest[i]!.part.copies > 0 ? [rest[i]!] : []) : [whole]));
+  const unlost = all.flatMap((whole, i) => {
+    if (again.has(whole.film.id)) return [];
+    return begun.has(whole.film.id) ? (rest[i]!.part.copies > 0 ? [rest[i]!] : []) : [whole];
+  });
+  const losses = [...lost.along.filter(({ shapes }) => shapes), ...open.flatMap((one) => one.losses)];
+  return losses.length === 0 ? unlost : [...unlost, ...lostParts(all, losses, memo)];
 }
 
 /** What the knife follows of a layer, around a middle. */
@@ -117,9 +148,6 @@ export function partsApart(job: JobId, { mark, cutFlat: flat, inspections, varia
 /** How one piece's own mark is told from the others in layouts and the log. */
 const variantId = (mark: Id, row: Id): Id => `${mark}~${row}`.slice(0, 100);
 
-/** Whole marks of a film that are cut already, by mark. */
-export type CutSoFar = (film: Id) => ReadonlyMap<Id, number>;
-
 function everyPart({ id: job, count }: Job, marks: readonly MarkPlan[], memo: Memo): FilmPart[] {
   return marks.flatMap(({ mark, cutFlat: flat, inspections, perPiece, variants }) => {
     const whole: CutOf = { job, mark, flat, inspections, copies: count * perPiece };
@@ -156,14 +184,18 @@ export const layoutStage = ({ film, parts, machines, kept }: LayoutInput): FilmL
 
 /** What a job asks of film. */
 export interface FilmWork {
+  /** Everything that is cut for it. */
+  readonly every: readonly FilmPart[];
   /** What the cutter still gets. */
   readonly parts: readonly FilmPart[];
-  /** Layouts of the job by itself, one a film. */
+  /** Layouts of that by itself, one a film. */
   readonly own: readonly FilmLayout[];
+  /** Layouts of the films as they are cut for the first time: another where something lost is cut again. */
+  readonly first: readonly FilmLayout[];
 }
 
 /** Parts laid out, one layout a film. */
-function layouts(parts: readonly FilmPart[], { machines, kept = [] }: LaidWith, memo: Memo): FilmLayout[] {
+export function layouts(parts: readonly FilmPart[], { machines, kept = [] }: LaidWith, memo: Memo): FilmLayout[] {
   const films = [...new Map(parts.map(({ film }) => [film.id, film])).values()];
   return films.map((film) => {
     const own = parts.filter((p) => p.film.id === film.id).map((p) => p.part);
@@ -175,9 +207,18 @@ function layouts(parts: readonly FilmPart[], { machines, kept = [] }: LaidWith, 
 }
 
 /** What a job still gets cut, and how it would be laid out by itself. */
-export function filmOf(job: Job, marks: readonly MarkPlan[], cut: CutSoFar, laid: LaidWith, memo: Memo): FilmWork {
-  const parts = cutParts(job, marks, cut, memo);
-  return { parts, own: layouts(parts, laid, memo) };
+export function filmOf(job: Job, marks: readonly MarkPlan[], soFar: FilmSoFar, laid: LaidWith, memo: Memo): FilmWork {
+  const every = everyPart(job, marks, memo);
+  const parts = stillToCut(every, soFar, memo);
+  const own = layouts(parts, laid, memo);
+  const again = new Set(soFar.lost.again.flatMap(({ film, done }) => (done ? [] : [film])));
+  if (again.size === 0) return { every, parts, own, first: own };
+  const films = every.filter(({ film }) => again.has(film.id));
+  const whole = new Map(layouts(films, laid, memo).map((layout) => [layout.film.id, layout]));
+  // what was lost of a part that there is no more leaves a film without a layout: it is shown whole
+  const named = new Set(own.map(({ film }) => film.id));
+  const bare = [...whole.values()].filter(({ film }) => !named.has(film.id));
+  return { every, parts, own: [...own, ...bare], first: [...own, ...bare].map((layout) => whole.get(layout.film.id) ?? layout) };
 }
 
 /** One layout a film, of all jobs that still have to be cut. */

@@ -2,11 +2,12 @@ import type { Faces } from '../artwork';
 import type { FilmLayout } from '../cut';
 import type { Recipe } from '../finish';
 import { asCounted, cutStepId, filmTaken, marksCut, type Id, type Job, type JobId, type Reading, type Shop, type WorkEvent } from '../job';
-import { stepFacts, withBehind } from '../logbook';
+import { lostOf, stepFacts, withBehind } from '../logbook';
 import { HORIZON_DAYS, solveSchedule, workingWindows, type JobSchedule, type Schedule, type Window } from '../schedule';
 import { formatLength, MINUTE_MS } from '../units';
 import { benchOf, type Bench } from './bench';
-import { filmOf, sharedLayouts, type CutSoFar } from './film';
+import { cutAgainOf } from './cutAgain';
+import { filmOf, sharedLayouts, type FilmPart, type FilmSoFar } from './film';
 import { jobReadings, withOverrides } from './jobReadings';
 import { Memo } from './memo';
 import { fitMarks } from './fitMarks';
@@ -24,6 +25,8 @@ export interface JobPlan {
   readonly layers: readonly LayerPlan[];
   /** This job's film by itself, one layout a film. */
   readonly layouts: readonly FilmLayout[];
+  /** Everything that is cut for it, whether it is cut already or not. */
+  readonly parts: readonly FilmPart[];
   readonly recipe: Recipe;
   readonly schedule: JobSchedule;
   readonly readings: readonly Reading[];
@@ -59,6 +62,7 @@ function asidePlan(job: Job, why: AsideReason): JobPlan {
     marks: [],
     layers: [],
     layouts: [],
+    parts: [],
     recipe: { steps: [], care: [] },
     schedule: { job: job.id, steps: [], care: [], broken: [] },
     readings: [
@@ -139,12 +143,11 @@ export function planWorkshop(
   const facts = stepFacts(events);
   const taken = filmTaken(events);
   const filmLeft = new Map(shop.films.map((film) => [film.id, Math.max(0, film.length - (taken.get(film.id) ?? 0))]));
-  const isCut = (job: JobId, film: Id) => facts.get(cutStepId(job, film))?.doneAt !== undefined;
+  const lost = lostOf(events, facts);
+  const wasCut = (job: JobId, film: Id) => facts.get(cutStepId(job, film))?.doneAt !== undefined;
+  const isCut = (job: JobId, film: Id) => wasCut(job, film) && !lost(job).again.some((one) => one.film === film && !one.done);
   const cut = marksCut(events);
-  const cutOf =
-    (job: JobId): CutSoFar =>
-    (film) =>
-      isCut(job, film) ? NONE_CUT : cut(job, film);
+  const soFar = (job: JobId): FilmSoFar => ({ cut: (film) => (wasCut(job, film) ? NONE_CUT : cut(job, film)), lost: lost(job) });
 
   // marks
   const begun = open.map((job) => ({ id: job.id, job }));
@@ -155,12 +158,13 @@ export function planWorkshop(
 
   // film
   const laid = { machines: shop.machines, kept: shop.layouts };
-  const filmed = each(fitted, ({ job, marks }) => ({ film: filmOf(job, marks, cutOf(job.id), laid, memo) }));
+  const filmed = each(fitted, ({ job, marks }) => ({ film: filmOf(job, marks, soFar(job.id), laid, memo) }));
 
   // steps
   const stepped = each(filmed, ({ job, marks, film }) => {
     const layers = planLayers(job, marks, shop, memo, (mark, film) => daysSinceCut(job.id, mark, film, facts, now));
-    return { layers, ...planRecipe(job, marks, layers, film.own, shop, memo) };
+    const planned = planRecipe(job, marks, layers, film.first, shop, memo);
+    return { layers, ...planned, recipe: cutAgainOf(job, planned.recipe, layers, film, laid, lost(job.id), facts, now, memo) };
   });
 
   // film and time of all of them together
@@ -203,7 +207,7 @@ export function planWorkshop(
     // of all its steps: a job that finds no room has work left too
     const known = withBehind(facts, recipe.steps);
     const handsLeft = recipe.steps.reduce((sum, step) => sum + (known.get(step.id)?.doneAt === undefined ? step.hands : 0), 0);
-    plans.set(id, { job: id, marks, layers, layouts: film.own, recipe, schedule: placed, readings, handsLeft });
+    plans.set(id, { job: id, marks, layers, layouts: film.own, parts: film.every, recipe, schedule: placed, readings, handsLeft });
   }
   for (const job of open) {
     const why = aside.why.get(job.id);

@@ -1,6 +1,6 @@
 import { TAPINGS } from '../facts';
 import type { SnipsAbout } from '../finish';
-import { capital, counted, inSentence, times } from '../units';
+import { capital, counted, inSentence, listed, times } from '../units';
 import { beforeCutWords } from './beforeCut';
 import { layerOf, type WordsOf } from './stepRow';
 import { weedWords } from './weedWords';
@@ -13,17 +13,20 @@ const snipped = ({ count, length }: SnipsAbout, say: (mm: number) => string): st
 export const FILM_WORDS: WordsOf<'cut' | 'write' | 'weed' | 'tape'> = {
   cut: {
     verb: () => 'Cut',
-    rest: ({ film }) => film,
+    rest: ({ film, again }) => (again ? `again what was lost of ${listed(again)}, ${inSentence(film)}` : film),
     short: () => 'cut',
-    text: ({ taken, first, before, hot, written }, say) =>
-      written
-        ? `Pen out, knife in, and the sheet is not moved. It takes ${say(taken)} of film. Only the film is cut through, so ` +
-          'that the labels stay on the liner.'
-        : `${beforeCutWords(before, say)}It takes ${say(taken)} of film. A small test cut ` +
-          `first${first ? ': a square with a circle inside lifts clean, and the liner stays whole' : ''}. ` +
-          (hot
-            ? 'Carrier side down, its dull side up, mirrored: the file is mirrored already, so let the machine not mirror it again.'
-            : 'Colour side up, smooth, no curl.'),
+    text: ({ taken, first, before, hot, written, again }, say) =>
+      again
+        ? `Only what was lost: it takes ${say(taken)} of film. With the settings of the first cut; a test cut only if the blade or the roll is ` +
+          `another. ${hot ? 'Carrier side down again, mirrored.' : 'Colour side up, smooth, no curl.'}`
+        : written
+          ? `Pen out, knife in, and the sheet is not moved. It takes ${say(taken)} of film. Only the film is cut through, so ` +
+            'that the labels stay on the liner.'
+          : `${beforeCutWords(before, say)}It takes ${say(taken)} of film. A small test cut ` +
+            `first${first ? ': a square with a circle inside lifts clean, and the liner stays whole' : ''}. ` +
+            (hot
+              ? 'Carrier side down, its dull side up, mirrored: the file is mirrored already, so let the machine not mirror it again.'
+              : 'Colour side up, smooth, no curl.'),
   },
   write: {
     verb: () => 'Write',

@@ -3,7 +3,7 @@ import { counted, inSentence, listed } from '../units';
 import { all, orderIn, ownText, type WordsOf } from './stepRow';
 
 /** Steps that bring a mark onto the piece and finish it by hand. */
-export const PLACE_WORDS: WordsOf<'place' | 'trim' | 'finish' | 'sealOver' | 'pack'> = {
+export const PLACE_WORDS: WordsOf<'place' | 'putBack' | 'trim' | 'finish' | 'sealOver' | 'pack'> = {
   place: {
     verb: ({ mask }) => (mask === undefined ? 'Place' : 'Lay'),
     rest: ({ pieces, mark, mask, technique }) =>
@@ -35,6 +35,17 @@ export const PLACE_WORDS: WordsOf<'place' | 'trim' | 'finish' | 'sealOver' | 'pa
       ]
         .filter(Boolean)
         .join(' '),
+  },
+  putBack: {
+    verb: () => 'Put back',
+    rest: ({ mark }) => `what was lost of ${mark}`,
+    short: () => 'put back',
+    text: ({ count, taped, hot }) =>
+      hot
+        ? `${count === 1 ? 'One part' : `${count} parts`}, each pressed on by itself over a sheet, with bare film around it covered. First press the place ` +
+          'flat and free of lint.'
+        : `${count === 1 ? 'One part' : `${count} parts`}: wipe the bare place and let it dry. ${taped ? 'Line it up on its tape' : 'Take it with tweezers by one edge and line it up'} ` +
+          'with what is there, the drawing beside it, press it down from the middle, and rub over its edges.',
   },
   trim: {
     verb: () => 'Trim',

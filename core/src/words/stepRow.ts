@@ -19,8 +19,10 @@ export type WordsOf<K extends StepKind> = { readonly [One in K]: Words<One> };
 export const all = ({ count, name, fixed }: Pieces): string => (count === 1 || fixed ? `the ${name}` : `the ${count} ${plural(name)}`);
 
 /** A layer of a mark: "6 × the petrol layer of prize". */
-export const layerOf = ({ mark, film, layered, count }: LayerAbout): string =>
-  `${count === 1 ? '' : `${count} × `}${layered ? `the ${inSentence(film)} layer of ${mark}` : mark}`;
+export const layerOf = ({ mark, film, layered, count, again }: LayerAbout): string =>
+  again
+    ? `what was lost of ${layered ? `the ${inSentence(film)} layer of ${mark}` : mark}`
+    : `${count === 1 ? '' : `${count} × `}${layered ? `the ${inSentence(film)} layer of ${mark}` : mark}`;
 
 /** What a step of the maker's own says to do, its first word as the verb. */
 export function orderIn(name: string): { verb: string; rest: string } {

@@ -5,6 +5,7 @@ import { DEMO_START, demoWorkshop } from '../../test/sampleJobs';
 import { COATS, STEP_KINDS, type CoatId } from '../facts';
 import type { WaitFor, WorkStep } from '../finish';
 import { numbersFrom } from '../geometry';
+import type { WorkEvent } from '../job';
 import { Memo, planWorkshop } from '../plan';
 import { stepText, stepTitle, stepWords } from './stepWords';
 import { careWords, PULL_WORDS, waitWords } from './waitWords';
@@ -30,6 +31,22 @@ beforeAll(() => {
   const some = Array.from({ length: 60 }, (_, i) => ({ ...randomJob(numbersFrom(i + 1), shop), id: `r${i}`, closed: false }));
   const plan = planWorkshop([...jobs, made, scraped, ...some], shop, [], DEMO_START, faces, memo, { effort: 'quick' });
   for (const { recipe } of plan.jobs.values()) steps.push(...recipe.steps);
+  // of some jobs everything is done, and then something of each film is lost
+  const lost = [...plan.jobs.values()]
+    .filter((_, i) => i % 4 === 0)
+    .flatMap(({ recipe, parts }): WorkEvent[] => [
+      ...recipe.steps.map(({ id, job }, i): WorkEvent => ({
+        ...{ id, at: DEMO_START + i, kind: 'done', job, step: id, title: id, planned: 1, actual: 1 },
+      })),
+      ...parts.map(({ film, part: { job, mark, name } }, i): WorkEvent => ({
+        ...{ id: `${job}${mark}${film.id}`, at: DEMO_START + 1000 + i, kind: 'lost', job, film: film.id, mark, name },
+        ...{ copies: 1 + (i % 2), what: 'A part was lost' },
+      })),
+    ]);
+  const jobsLost = new Set(lost.map((event) => ('job' in event ? event.job : '')));
+  const again = [...jobs, made, scraped, ...some].filter(({ id }) => jobsLost.has(id));
+  const after = planWorkshop(again, shop, lost, DEMO_START + 5000, faces, memo, { effort: 'quick' });
+  for (const { recipe } of after.jobs.values()) steps.push(...recipe.steps.filter(({ id }) => id.includes('/again:')));
 });
 
 describe('the words of steps', () => {

@@ -40,7 +40,13 @@ export function LogList({
         <li key={record.event} className="sheet px-4 py-2.5">
           <div className="flex flex-wrap items-baseline gap-x-3">
             <VerdictMark
-              verdict={record.outcome === 'done' || record.outcome === 'counted' ? 'fine' : record.outcome === 'wrong' ? 'stop' : 'watch'}
+              verdict={
+                record.outcome === 'done' || record.outcome === 'counted'
+                  ? 'fine'
+                  : record.outcome === 'wrong' || record.outcome === 'lost'
+                    ? 'stop'
+                    : 'watch'
+              }
               size={15}
             />
             <h3 className="min-w-0 flex-1 basis-56 text-[0.98rem] font-bold break-words">{record.title}</h3>
@@ -57,7 +63,7 @@ export function LogList({
           {record.outcome === 'overridden' && <p className="text-[0.9rem]">“{record.note}”</p>}
           {record.count && <p className="text-[0.9rem]">{countWords(record.count, shop)}</p>}
           <div
-            hidden={record.outcome === 'overridden' || record.count !== undefined}
+            hidden={record.outcome === 'overridden' || record.outcome === 'lost' || record.count !== undefined}
             className="mt-1 grid grid-cols-[4.4rem_minmax(0,1fr)_auto] items-center gap-x-2 text-[0.82rem]"
           >
             <span className="quiet">planned</span>

@@ -5,12 +5,14 @@ import { formatMoment, waitsOpen, type OpenWait, type PlacedStep } from '@kollet
 import { formatDuration, inSentence, MINUTE_MS } from '@kolleta/core/units';
 import { now } from '../storage/clock';
 import { NotKept, NotTheWriter } from '../storage/keeping';
-import { finishStep, reverseEvents, startStep, type Wrong } from '../storage/logEvent';
+import { finishStep, logLost, reverseEvents, startStep, type Wrong } from '../storage/logEvent';
 import { newId } from '../storage/newId';
 import { plainly } from '../storage/plainly';
 import { useWorkshop } from '../storage/useWorkshop';
 import { useTell } from '../ui/toasts';
 import { useSettling } from '../workers/settled';
+import { usePlan } from '../workers/usePlan';
+import { lostEvent, type Lost } from './LostPicker';
 import { WrongForm } from './WrongForm';
 
 /** What was pressed. Its id goes into the log, so that it counts once. */
@@ -23,6 +25,9 @@ interface Press {
 
 const QUIET = { large: 'border-white/70 bg-transparent text-white hover:bg-white/15', small: 'btn-ghost border-base-300' };
 const LOUD = { large: 'border-0 bg-white text-[#0e3f44] hover:bg-[#e7f1f1]', small: 'btn-primary' };
+
+/** Stations at which film that was cut can be lost. */
+const AFTER_CUT: ReadonlySet<string> = new Set(['weed', 'tape', 'place', 'paint', 'cure']);
 
 const upper = (text: string) => text.replace(/^./u, (c) => c.toUpperCase());
 
@@ -74,6 +79,7 @@ export function StepButtons({ placed, large = false }: { placed: PlacedStep; lar
   const tell = useTell();
   const { settled } = useSettling();
   const { zone } = useWorkshop().shop.hours;
+  const whole = usePlan();
   const dialog = useRef<HTMLDialogElement>(null);
   const [saying, setSaying] = useState(false);
   const [asking, setAsking] = useState<{ press: Press; waits: readonly OpenWait[] }>();
@@ -118,6 +124,12 @@ export function StepButtons({ placed, large = false }: { placed: PlacedStep; lar
       setBusy(false);
     }
   };
+  const tellLost = async (lost: Lost, what: string, note?: string) => {
+    const events = await logLost(step.job, lostEvent(whole?.jobs.get(step.job)?.parts ?? [], lost), what, note);
+    tell(`Logged: ${lost.name}. What was lost is in the plan again: Cut lays it out.`, {
+      action: { label: 'Undo', run: () => void reverseEvents(events) },
+    });
+  };
   /** The second click of a double click may fall on the next step's button. */
   const once = (what: Press['what']) => (event: MouseEvent) => {
     if (event.detail < 2) void press({ id: newId(), at: now(), what });
@@ -161,6 +173,13 @@ export function StepButtons({ placed, large = false }: { placed: PlacedStep; lar
           ) : (
             <WrongForm
               title={stepTitle(step)}
+              // before the cut there is no film to be lost
+              parts={AFTER_CUT.has(step.station) ? (whole?.jobs.get(step.job)?.parts ?? []) : []}
+              step={step.id}
+              onLost={(lost, what, note) => {
+                setSaying(false);
+                void tellLost(lost, what, note);
+              }}
               onCancel={() => setSaying(false)}
               onWrite={(wrong) => {
                 setSaying(false);

@@ -1,10 +1,28 @@
 import { useId, useState } from 'react';
 import { WRONGS } from '@kolleta/core/job';
+import type { JobPlan } from '@kolleta/core/plan';
 import type { Wrong } from '../storage/logEvent';
+import { firstLost, LostPicker, type Lost } from './LostPicker';
 
-/** What went wrong at a step, and what to do otherwise. */
-export function WrongForm({ title, onCancel, onWrite }: { title: string; onCancel: () => void; onWrite: (wrong: Wrong) => void }) {
+interface Props {
+  title: string;
+  /** What is cut for the job; of a step that comes before the cut, nothing. */
+  parts: JobPlan['parts'];
+  /** Which step it is about. */
+  step?: string;
+  onCancel: () => void;
+  onWrite: (wrong: Wrong) => void;
+  /** Film was lost, and the step goes on. */
+  onLost: (lost: Lost, what: string, note: string | undefined) => void;
+}
+
+/** What went wrong at a step, what film was lost with it, and what to do otherwise. */
+export function WrongForm({ title, parts, step, onCancel, onWrite, onLost }: Props) {
   const [what, setWhat] = useState(WRONGS[0]!);
+  const [gone, setGone] = useState<boolean>();
+  const [lost, setLost] = useState(() => firstLost(parts, step));
+  // what is lost is film, unless the maker says otherwise
+  const film = lost !== undefined && (gone ?? what === WRONGS[0]);
   const [again, setAgain] = useState(true);
   const [note, setNote] = useState('');
   const id = useId();
@@ -21,6 +39,15 @@ export function WrongForm({ title, onCancel, onWrite }: { title: string; onCance
           </label>
         ))}
       </fieldset>
+      {lost && (
+        <>
+          <label className="mt-2 flex min-h-9 items-center gap-2">
+            <input type="checkbox" className="checkbox checkbox-sm" checked={film} onChange={(event) => setGone(event.target.checked)} />{' '}
+            Film is lost with it, and has to be cut again
+          </label>
+          {film && <LostPicker parts={parts} lost={lost} onChange={setLost} />}
+        </>
+      )}
       <label className="mt-2 block text-sm font-bold" htmlFor={`${id}note`}>
         What to do otherwise next time
       </label>
@@ -32,10 +59,14 @@ export function WrongForm({ title, onCancel, onWrite }: { title: string; onCance
         value={note}
         onChange={(event) => setNote(event.target.value)}
       />
-      <label className="mt-2 flex min-h-9 items-center gap-2">
-        <input type="checkbox" className="checkbox checkbox-sm" checked={again} onChange={(event) => setAgain(event.target.checked)} /> It
-        has to be done again
-      </label>
+      {film ? (
+        <p className="quiet mt-2 text-sm">It joins the plan with its film, its minutes and its dates. This step goes on meanwhile.</p>
+      ) : (
+        <label className="mt-2 flex min-h-9 items-center gap-2">
+          <input type="checkbox" className="checkbox checkbox-sm" checked={again} onChange={(event) => setAgain(event.target.checked)} /> It
+          has to be done again
+        </label>
+      )}
       <div className="mt-3 flex justify-end gap-2">
         <button type="button" className="btn btn-ghost" onClick={onCancel}>
           Cancel
@@ -43,9 +74,11 @@ export function WrongForm({ title, onCancel, onWrite }: { title: string; onCance
         <button
           type="button"
           className="btn btn-primary"
-          onClick={() => onWrite({ what, again, ...(note.trim() ? { note: note.trim() } : {}) })}
+          onClick={() =>
+            film ? onLost(lost, what, note.trim() || undefined) : onWrite({ what, again, ...(note.trim() ? { note: note.trim() } : {}) })
+          }
         >
-          Write it into the log
+          {film ? 'Cut it again' : 'Write it into the log'}
         </button>
       </div>
     </div>

@@ -4,7 +4,7 @@ import { testStep } from '../../../core/test/steps';
 import type { FilmLayout } from '@kolleta/core/cut';
 import { beginRun, fileAnswer, noteFile, openFiles, openRun, settleRun } from './cutterRuns';
 import { db } from './db';
-import { finishStep } from './logEvent';
+import { finishStep, logLost } from './logEvent';
 
 const square = [
   {
@@ -102,4 +102,15 @@ it('cut well books all of it, untimed; cut partly what came out, and the film as
   expect(events.filter((e) => e.kind === 'done').map((e) => [e.step, e.planned, e.actual, e.timed])).toEqual([
     ['a/cut:white', 7, 7, false],
   ]);
+});
+it('what was lost of a job that was cut whole is booked as its own cut, and once', async () => {
+  await settleRun(await beginRun(layout), 6, 80, new Map());
+  await logLost('a', { film: 'white', mark: 'am', name: 'Mark', copies: 1 }, 'A part was lost');
+  const [lost] = (await log()).filter((event) => event.kind === 'lost');
+  const again = { ...layout, parts: layout.parts.slice(0, 1), taken: 30 } as unknown as FilmLayout;
+  const run = await beginRun(again);
+  for (let i = 0; i < 2; i++) await settleRun(run, 2, 20, new Map([['a', 2]]));
+  const events = await log();
+  expect(events.filter((e) => e.kind === 'done').map((e) => e.step)).toEqual(['a/cut:white', 'b/cut:white', `a/again:white:${lost!.id}`]);
+  expect(filmTaken(events).get('white')).toBeCloseTo(120, 1);
 });

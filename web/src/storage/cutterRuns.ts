@@ -1,7 +1,7 @@
 import { applyToPoint } from '@kolleta/core/geometry';
 import { cutResult, strokesPerPart, type FilmLayout } from '@kolleta/core/cut';
-import { cutStepId, type JobId, type WorkEvent } from '@kolleta/core/job';
-import { stepState } from '@kolleta/core/logbook';
+import type { JobId, WorkEvent } from '@kolleta/core/job';
+import { nextCutStep, stepFacts, stepState } from '@kolleta/core/logbook';
 import { MINUTE_MS } from '@kolleta/core/units';
 import { now } from './clock';
 import { db, type CutterRun } from './db';
@@ -82,8 +82,8 @@ export async function settleRun(run: CutterRun, strokes: number, used: number, p
   const results = cutResult(run, strokes, used);
   const at = now();
   const actual = Math.max(0.1, Math.round(((at - run.at) / MINUTE_MS) * 10) / 10);
-  const events = results.flatMap((result): WorkEvent[] => {
-    const step = cutStepId(result.job, run.film);
+  /** What is booked, by what is saved at that moment: of a job that was cut whole it is what was lost of it. */
+  const eventsOf = (result: (typeof results)[number], step: string): WorkEvent[] => {
     const common = { at, job: result.job, step };
     const written: WorkEvent[] = [];
     if (result.length > 0)
@@ -128,8 +128,14 @@ export async function settleRun(run: CutterRun, strokes: number, used: number, p
         note: `${result.marks.reduce((sum, m) => sum + m.copies, 0)} marks were cut whole`,
       });
     return written;
-  });
-  const counted = (saved: readonly WorkEvent[]) => events.filter((event) => !('step' in event) || !stepState(saved, event.step).done);
+  };
+  const counted = (saved: readonly WorkEvent[]) => {
+    const facts = stepFacts(saved);
+    return results.flatMap((result) => {
+      const step = nextCutStep(saved, facts, result.job, run.film);
+      return stepState(saved, step).done ? [] : eventsOf(result, step);
+    });
+  };
   const { result } = await keep(
     'What the cutter cut',
     () =>

@@ -61,6 +61,17 @@ export async function reverseEvents(events: readonly WorkEvent[]): Promise<void>
   });
 }
 
+/** Writes into the log that film was lost after it was cut. */
+export async function logLost(
+  job: string,
+  lost: Omit<Extract<WorkEvent, { kind: 'lost' }>, 'id' | 'at' | 'kind' | 'job' | 'what' | 'note'>,
+  what: string,
+  note?: string,
+): Promise<readonly WorkEvent[]> {
+  const event: WorkEvent = { id: newId(), at: now(), kind: 'lost', job, ...lost, what, ...(note ? { note } : {}) };
+  return addEvents(`Lost: ${lost.name}`, () => [event]);
+}
+
 /** Writes into the log that a stop was answered for. */
 export async function logOverride(job: string, reading: string, reason: string): Promise<void> {
   const event: WorkEvent = { id: newId(), at: now(), kind: 'overridden', job, reading, reason };

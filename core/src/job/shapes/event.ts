@@ -1,6 +1,6 @@
 import Type from 'typebox';
 import { STEP_KINDS, STOCK_KINDS } from '../../facts';
-import { id, instant, list, maybe, measure, name, number, oneBy, record, rowOf, text, whole, words, yes } from './shape';
+import { id, instant, list, maybe, measure, name, number, oneBy, place, record, rowOf, text, whole, words, yes } from './shape';
 
 const base = { id, at: instant };
 const step = text(400, 1);
@@ -57,6 +57,20 @@ export const event = oneBy(
       was: number(-1_000_000),
       is: number(0),
       reason: words,
+    }),
+    /** Film that was cut and lost: so many copies of a part as it lay in the layout, or only some of its shapes. */
+    record({
+      ...base,
+      kind: Type.Literal('lost'),
+      job: id,
+      film: id,
+      mark: id,
+      name,
+      copies: whole(1, 1000),
+      /** The middles of the boxes of the shapes that were lost, mm from the middle of the part; without it all of it was. */
+      shapes: maybe(list(record({ x: place, y: place }), 200, 1)),
+      what: words,
+      note: maybe(words),
     }),
     record({ ...base, kind: Type.Literal('overridden'), job: id, reading: name, reason: words }),
     record({ ...base, kind: Type.Literal('reversed'), event: id }),

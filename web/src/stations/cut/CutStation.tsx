@@ -72,7 +72,12 @@ export function CutStation({ job, plan, shop, edit, fix, mark }: StationProps) {
   );
   const pressed = own !== undefined && FILM_KINDS[own.film.kind].by === 'heat';
   const planned = useMemo(
-    () => new Map((whole?.schedule.steps ?? []).filter((s) => s.step.takes?.film === own?.film.id).map((s) => [s.step.job, s.step.hands])),
+    () =>
+      new Map(
+        (whole?.schedule.steps ?? [])
+          .filter((s) => s.step.takes?.film === own?.film.id && s.state !== 'done')
+          .map((s) => [s.step.job, s.step.hands]),
+      ),
     [whole, own],
   );
   const cutter = useCutter(planned);

@@ -18,7 +18,11 @@ export interface LayoutToCut {
   readonly left: number;
 }
 
-const isDone = (plan: JobPlan, film: Id): boolean => plan.schedule.steps.some((s) => s.state === 'done' && s.step.takes?.film === film);
+/** Whether a job has been cut from a film, and what was lost of it too. */
+const isDone = (plan: JobPlan, film: Id): boolean => {
+  const steps = plan.schedule.steps.filter((s) => s.step.takes?.film === film);
+  return steps.length > 0 && steps.every((s) => s.state === 'done');
+};
 
 /**
  * @param film the film that is looked at; without it the first of the job

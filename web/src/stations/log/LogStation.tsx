@@ -2,6 +2,7 @@ import { logOf, logTotals } from '@kolleta/core/logbook';
 import { formatDuration } from '@kolleta/core/units';
 import { useWorkshop } from '../../storage/useWorkshop';
 import { DrawingHead, StationLayout, type StationProps } from '../../frame/station';
+import { LostButton } from '../../frame/LostButton';
 import { LogList } from '../../frame/LogList';
 
 /** What happened to this job. */
@@ -32,7 +33,7 @@ export function LogStation({ job, plan, shop }: StationProps) {
           {totals.timed > 0
             ? `of work in ${totals.timed === 1 ? 'the step' : `the ${totals.timed} steps`} that ran with a timer; ${formatDuration(totals.planned)} were planned (×${(totals.actual / Math.max(0.1, totals.planned)).toFixed(2)}).`
             : 'No step has run with a timer yet: Start begins one.'}{' '}
-          {totals.wrong === 0 ? 'Nothing went wrong.' : totals.wrong === 1 ? 'One step went wrong.' : `${totals.wrong} steps went wrong.`}
+          {totals.wrong === 0 ? 'Nothing went wrong.' : totals.wrong === 1 ? 'One thing went wrong.' : `${totals.wrong} things went wrong.`}
         </p>
         <p className="quiet text-sm">
           {left === 0
@@ -40,6 +41,7 @@ export function LogStation({ job, plan, shop }: StationProps) {
             : `${left} steps and ${formatDuration(plan.handsLeft)} of work are left.`}
         </p>
       </div>
+      <LostButton plan={plan} />
     </StationLayout>
   );
 }

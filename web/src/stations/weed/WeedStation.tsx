@@ -7,6 +7,7 @@ import { weedWords } from '@kolleta/core/words';
 import { regionPath } from '../../drawing/regionPath';
 import { InMm, Scaled, useScale } from '../../drawing/Scaled';
 import { DrawingHead, MarkTabs, Readings, StationLayout, type StationProps } from '../../frame/station';
+import { LostButton } from '../../frame/LostButton';
 import { StepCards } from '../../frame/StepCards';
 
 function Waste({ plan, film }: { plan: MarkPlan; film: string }) {
@@ -117,6 +118,7 @@ export function WeedStation({ job, plan, shop, edit, fix, mark, chooseMark }: St
           </p>
         </div>
       ))}
+      <LostButton plan={plan} {...(mark ? { mark: mark.id } : {})} />
       <Readings plan={plan} edit={edit} fix={fix} mark={mark} stations={['weed']} />
       <StepCards plan={plan} shop={shop} stations={['weed']} />
     </StationLayout>
