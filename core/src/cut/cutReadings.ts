@@ -1,6 +1,7 @@
 import { FILM_KINDS, LAYOUT } from '../facts';
-import { formatLength, SAME_MM, type LengthSystem } from '../units';
+import { formatLength, type LengthSystem } from '../units';
 import { filmInstead, setAt, type Remedy, type Film, type Job, type Reading, type Shop } from '../job';
+import { layOnPiece } from './onPiece';
 import type { FilmLayout } from './layout';
 
 /** The change that cuts from one film whatever of a job was to be cut from another. */
@@ -72,14 +73,17 @@ export function cutReadings(
     });
   }
   // a sheet or an offcut beside the roll may hold it all
-  const beside = (film.pieces ?? []).find((piece) => piece.width >= own.width - SAME_MM && piece.length >= own.taken);
+  const beside =
+    has < own.taken
+      ? (film.pieces ?? []).find((piece) => layOnPiece([own], piece, own.machine ? [own.machine] : [], 1)?.rest === 0)
+      : undefined;
   if (has < own.taken && beside) {
     readings.push({
       ...base,
       verdict: 'watch',
       value: `${say(has)} left`,
       limit: `${say(own.taken)} needed`,
-      why: `The roll has not enough. Cut it from the ${beside.kind} of ${say(beside.width)} × ${say(beside.length)}, and take that off the stock.`,
+      why: `The roll has not enough. Cut it from the ${beside.kind} of ${say(beside.width)} × ${say(beside.length)}: it holds all of it.`,
       remedies: [],
     });
   } else if (has < own.taken) {

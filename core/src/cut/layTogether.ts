@@ -4,7 +4,7 @@ import { asKept, partsKey } from './nest/keptLayout';
 import { skyline } from './nest/skyline';
 
 /** The parts that a layout was made of. */
-const partsOf = ({ outlines, pens, parts }: FilmLayout): CutPart[] =>
+export const partsOf = ({ outlines, pens, parts }: FilmLayout): CutPart[] =>
   outlines.flatMap((region, i) => {
     const own = parts.filter(({ outline }) => outline === i);
     const [first] = own;

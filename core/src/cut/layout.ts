@@ -17,7 +17,7 @@ import { FILM_KINDS, LABEL, LAYOUT, TECHNIQUES } from '../facts';
 import { SAME_MM } from '../units';
 import type { Film, Id, JobId, Machine, Mark } from '../job';
 import { writtenLength, type PenLine } from './toolpath/penLines';
-import type { Nester, NestPart } from './nest/nester';
+import type { Nested, Nester, NestPart } from './nest/nester';
 import { freeEnd, type Sheet } from './nest/sheet';
 import { skyline } from './nest/skyline';
 
@@ -117,7 +117,7 @@ function travelBetween(parts: readonly LaidPart[], outlines: readonly Region[]):
 }
 
 /** How far along the film the parts reach, mm. */
-function reachOf(parts: readonly LaidPart[], outlines: readonly Region[]): number {
+function reachOf(parts: readonly Pick<LaidPart, 'outline' | 'place'>[], outlines: readonly Region[]): number {
   let reach = 0;
   for (const { outline, place } of parts)
     for (const { outer } of outlines[outline]!) for (const point of outer) reach = Math.max(reach, applyToPoint(place, point)[1]);
@@ -144,6 +144,27 @@ export function layoutFilm(film: Film, parts: readonly CutPart[], machines: read
   const sheet = freeEnd(film, width);
   const outlines = parts.map((part) => part.region);
   const { nested, tooLarge } = nester(asLaid(film, parts), [sheet], LAYOUT, BUDGET);
+  const laid = nested.map(({ place, part }) => ({ outline: part, place }));
+  return {
+    ...layoutOf(film, sheet, machine, parts, nested, { width, taken: nested.length === 0 ? 0 : reachOf(laid, outlines) + LAYOUT.holdDown }),
+    tooWide: [...new Set(tooLarge.map((part) => parts[part]!.name))],
+  };
+}
+
+/**
+ * A layout of parts that lie in their places on a sheet: what the knife and a pen go, and how long that takes.
+ *
+ * @param taken and width of the film under it, mm
+ */
+export function layoutOf(
+  film: Film,
+  sheet: Sheet,
+  machine: Machine | undefined,
+  parts: readonly CutPart[],
+  nested: readonly Nested[],
+  { width, taken }: { readonly width: number; readonly taken: number },
+): FilmLayout {
+  const outlines = parts.map((part) => part.region);
   const laid = nested.map(({ part, copy, place }): LaidPart => {
     const { job, mark } = parts[part]!;
     return { job, mark, copy, outline: part, place };
@@ -156,10 +177,8 @@ export function layoutFilm(film: Film, parts: readonly CutPart[], machines: read
   const minutes =
     laid.length === 0 || !machine ? 0 : machine.load + (knife / machine.knife + travel / machine.travel + written / LABEL.write) / 60;
   return {
-    ...{ film, sheet, machine, outlines, parts: laid, width, knife, travel, minutes },
+    ...{ film, sheet, machine, outlines, parts: laid, width, knife, travel, minutes, taken, tooWide: [] },
     ...(written > 0 ? { pens } : {}),
-    taken: laid.length === 0 ? 0 : reachOf(laid, outlines) + LAYOUT.holdDown,
-    tooWide: [...new Set(tooLarge.map((part) => parts[part]!.name))],
   };
 }
 

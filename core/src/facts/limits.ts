@@ -78,6 +78,10 @@ export const LAYOUT = {
   gap: 3,
   /** Where the machine holds the film down: at each side, and at both ends of what is taken. */
   holdDown: 10,
+  /** Kept free along the edges and holes of a sheet or an offcut, which its carrier holds. */
+  onCarrier: 3,
+  /** What is left is worth keeping from a box so large on each side. */
+  leastOffcut: 50,
   maskingBorder: 25,
   /** Another film is offered only where so much more than is needed is left of it. */
   reserve: 60,

@@ -11,5 +11,6 @@ export * from './patch';
 export * from './reading';
 export * from './readingKinds';
 export * from './shop';
+export * from './filmPieces';
 export * from './stockCounts';
 export * from './stockUses';

@@ -1,3 +1,4 @@
+import { piecesOf, piecesUsed } from './filmPieces';
 import { filmTaken, standing, type WorkEvent } from './event';
 import type { Id } from './ids';
 import type { Shop } from './shop';
@@ -16,13 +17,25 @@ export function countedBy(events: readonly WorkEvent[]): (stock: StockKindId, it
   return (stock, item) => moved.get(`${stock} ${item}`) ?? 0;
 }
 
+/** Films with the sheets and offcuts that there are of them now; those that have not changed stay as they are. */
+function withPieces(films: Shop['films'], events: readonly WorkEvent[]): Shop['films'] {
+  const used = piecesUsed(events);
+  if (used.size === 0 && !events.some((event) => event.kind === 'cut' && event.left)) return films;
+  return films.map((film) => {
+    const pieces = piecesOf(film, events, used);
+    return pieces.length === 0 && !film.pieces ? film : { ...film, pieces };
+  });
+}
+
 /** The shop with its tapes, paints and supplies as they were last counted; film is counted with what was cut (`filmLeftOf`). */
 export function asCounted(shop: Shop, events: readonly WorkEvent[]): Shop {
-  if (!events.some(({ kind }) => kind === 'counted')) return shop;
+  const films = withPieces(shop.films, events);
+  if (!events.some(({ kind }) => kind === 'counted')) return films === shop.films ? shop : { ...shop, films };
   const by = countedBy(events);
   const left = (amount: number, moved: number) => Math.max(0, amount + moved);
   return {
     ...shop,
+    films,
     tapes: shop.tapes.map((tape) => ({ ...tape, length: left(tape.length, by('tape', tape.id)) })),
     paints: shop.paints.map((paint) => ({ ...paint, volume: left(paint.volume, by('paint', paint.id)) })),
     ...(shop.supplies ? { supplies: shop.supplies.map((one) => ({ ...one, amount: left(one.amount, by('supply', one.id)) })) } : {}),

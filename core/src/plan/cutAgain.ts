@@ -12,7 +12,7 @@ import type { LayerPlan } from './steps';
 import type { Memo } from './memo';
 
 /** The mark that a part of a layout is of. */
-export const markOfPart = (job: Pick<Job, 'marks'>, part: Id): Mark | undefined =>
+const markOfPart = (job: Pick<Job, 'marks'>, part: Id): Mark | undefined =>
   job.marks.find(({ id }) => part === id || part.startsWith(`${id}~`));
 
 const hoursBetween = (from: number, to: number): number => Math.max(0, Math.floor((to - from) / 3_600_000));

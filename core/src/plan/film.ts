@@ -29,6 +29,8 @@ export interface FilmSoFar {
   readonly lost: LostOf;
 }
 
+const lostStage = ({ region, shapes }: { region: Region; shapes: NonNullable<Loss['shapes']> }): Region => lostShapes(region, shapes);
+
 /** Parts that were lost, as they are cut again; `of` is the part as it was in the first layout. */
 export const lostParts = (all: readonly FilmPart[], losses: readonly Loss[], memo: Memo): (FilmPart & { readonly of: Id })[] =>
   losses.flatMap(({ id, film, mark, copies, shapes }) => {
@@ -37,7 +39,7 @@ export const lostParts = (all: readonly FilmPart[], losses: readonly Loss[], mem
     const { part } = whole;
     // a label is written and cut out whole
     if (part.pen || !shapes) return [{ of: mark, film: whole.film, part: { ...part, mark: againId(mark, id), copies } }];
-    const region = memo.stage('lost', { region: part.region, shapes }, ({ region: of, shapes: which }) => lostShapes(of, which));
+    const region = memo.stage('lost', { region: part.region, shapes }, lostStage);
     return [{ of: mark, film: whole.film, part: { ...part, mark: againId(mark, id), copies, region } }];
   });
 

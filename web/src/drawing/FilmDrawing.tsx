@@ -44,7 +44,9 @@ function CutSoFar({ layout, progress }: { layout: FilmLayout; progress: NonNulla
 export const FilmDrawing = memo(function FilmDrawing({ layout, job, system, className, pad = [26, 78, 40, 20], progress }: Props) {
   const { film, width, taken } = layout;
   const { holdDown } = LAYOUT;
-  const more = Math.min(60, taken * 0.25 + 15);
+  // runs that were noted by an older Kolleta say nothing of a sheet
+  const onRoll = (layout.sheet?.from.kind ?? 'roll') === 'roll';
+  const more = onRoll ? Math.min(60, taken * 0.25 + 15) : 0;
   const sheet = { minX: 0, maxX: width, minY: 0, maxY: taken };
   return (
     <Scaled
@@ -60,12 +62,26 @@ export const FilmDrawing = memo(function FilmDrawing({ layout, job, system, clas
           <stop offset="1" stopColor={film.colour} />
         </linearGradient>
       </defs>
-      <MmRect box={{ ...sheet, minY: taken, maxY: taken + more }} fill="url(#roll)" />
-      <MmRect box={sheet} fill={film.colour} stroke="var(--color-base-content)" />
-      <MmRect box={{ ...sheet, maxX: holdDown }} fill="var(--color-base-content)" fillOpacity={0.09} />
-      <MmRect box={{ ...sheet, minX: width - holdDown }} fill="var(--color-base-content)" fillOpacity={0.09} />
-      <MmRect box={{ ...sheet, maxY: holdDown }} fill="var(--color-base-content)" fillOpacity={0.09} />
-      <MmRect box={{ ...sheet, minY: taken - holdDown }} fill="var(--color-base-content)" fillOpacity={0.09} />
+      {onRoll ? (
+        <>
+          <MmRect box={{ ...sheet, minY: taken, maxY: taken + more }} fill="url(#roll)" />
+          <MmRect box={sheet} fill={film.colour} stroke="var(--color-base-content)" />
+          <MmRect box={{ ...sheet, maxX: holdDown }} fill="var(--color-base-content)" fillOpacity={0.09} />
+          <MmRect box={{ ...sheet, minX: width - holdDown }} fill="var(--color-base-content)" fillOpacity={0.09} />
+          <MmRect box={{ ...sheet, maxY: holdDown }} fill="var(--color-base-content)" fillOpacity={0.09} />
+          <MmRect box={{ ...sheet, minY: taken - holdDown }} fill="var(--color-base-content)" fillOpacity={0.09} />
+        </>
+      ) : (
+        <InMm>
+          <path
+            d={regionPath(layout.sheet.outline)}
+            fill={film.colour}
+            fillRule="evenodd"
+            stroke="var(--color-base-content)"
+            vectorEffect="non-scaling-stroke"
+          />
+        </InMm>
+      )}
       <InMm>
         {layout.parts.map((part) => (
           <path

@@ -107,7 +107,7 @@ export function LostPicker({ parts, lost, onChange }: { parts: readonly Part[]; 
         {!tappable
           ? 'All of it is cut again.'
           : whole
-            ? 'All of it is lost. Tap the letters or dots, if it is only some.'
+            ? 'Drawn as it lies on the liner. All of it is lost; tap the letters or dots, if it is only some.'
             : `${picked.size} of ${part.region.length} shapes lost. Red is cut again.`}
       </p>
       {part.copies > 1 && (

@@ -1,5 +1,5 @@
 import { applyToPoint } from '@kolleta/core/geometry';
-import { cutResult, strokesPerPart, type FilmLayout } from '@kolleta/core/cut';
+import { cutResult, strokesPerPart, type FilmLayout, type Leftover } from '@kolleta/core/cut';
 import type { JobId, WorkEvent } from '@kolleta/core/job';
 import { nextCutStep, stepFacts, stepState } from '@kolleta/core/logbook';
 import { MINUTE_MS } from '@kolleta/core/units';
@@ -76,9 +76,17 @@ export const dropRun = (run: CutterRun): Promise<void> =>
  * logged by hand meanwhile is not counted again.
  *
  * @param planned minutes of each job's cutting step
+ * @param kept what is left of the film and kept as offcuts
  * @returns the events, so that they can be reversed together, and what was cut
  */
-export async function settleRun(run: CutterRun, strokes: number, used: number, planned: ReadonlyMap<JobId, number>) {
+export async function settleRun(
+  run: CutterRun,
+  strokes: number,
+  used: number,
+  planned: ReadonlyMap<JobId, number>,
+  kept: readonly Leftover[] = [],
+) {
+  const left = kept.map(({ width, length, outline }) => ({ id: newId(), width, length, outline }));
   const results = cutResult(run, strokes, used);
   const at = now();
   const actual = Math.max(0.1, Math.round(((at - run.at) / MINUTE_MS) * 10) / 10);
@@ -95,6 +103,8 @@ export async function settleRun(run: CutterRun, strokes: number, used: number, p
         length: Math.round(result.length * 100) / 100,
         area: Math.round(result.length * run.layout.width),
         from: run.layout.sheet?.from ?? { kind: 'roll' },
+        // of several jobs on one sheet the first has what is left
+        ...(left.length > 0 && result === results[0] ? { left } : {}),
         marks: result.marks.map((mark) => ({ ...mark })),
       });
     const title = `Cut ${run.layout.film.name}`;

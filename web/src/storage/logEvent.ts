@@ -1,6 +1,6 @@
 import type { WorkStep } from '@kolleta/core/finish';
 import { stepTitle } from '@kolleta/core/words';
-import type { WorkEvent } from '@kolleta/core/job';
+import type { Film, WorkEvent } from '@kolleta/core/job';
 import { noteFinish, noteStart, type Wrong } from '@kolleta/core/logbook';
 import { now } from './clock';
 import { db } from './db';
@@ -70,6 +70,12 @@ export async function logLost(
 ): Promise<readonly WorkEvent[]> {
   const event: WorkEvent = { id: newId(), at: now(), kind: 'lost', job, ...lost, what, ...(note ? { note } : {}) };
   return addEvents(`Lost: ${lost.name}`, () => [event]);
+}
+
+/** Writes into the log that an offcut is there no more. */
+export async function logPieceGone({ id: film, name }: Pick<Film, 'id' | 'name'>, piece: string): Promise<readonly WorkEvent[]> {
+  const event: WorkEvent = { id: newId(), at: now(), kind: 'pieceGone', film, piece, name };
+  return addEvents('Take an offcut away', () => [event]);
 }
 
 /** Writes into the log that a stop was answered for. */

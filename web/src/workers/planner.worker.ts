@@ -1,8 +1,17 @@
 import { expose } from 'comlink';
-import { CUT_FILES, layTogether, type CutFileId, type FilmLayout } from '@kolleta/core/cut';
+import {
+  CUT_FILES,
+  layOnPiece,
+  layTogether,
+  leftOf,
+  type CutFileId,
+  type FilmLayout,
+  type Leftover,
+  type OnPiece,
+} from '@kolleta/core/cut';
 import { ringsOf } from '@kolleta/core/geometry';
 import { inspectPlaces, overlapsOn, type InspectionMap } from '@kolleta/core/fit';
-import type { Film, Job, JobId, KeptLayout, Machine, Shape, Shop, Tape, WorkEvent } from '@kolleta/core/job';
+import type { Film, FilmPiece, Job, JobId, KeptLayout, Machine, Shape, Shop, Tape, WorkEvent } from '@kolleta/core/job';
 import { Memo, planWorkshop, type MarkPlan, type Plan } from '@kolleta/core/plan';
 import { tapePlan, type Lift, type TapeBudget, type TapePlan } from '@kolleta/core/tape';
 import { faces, needFace, needWholeFaces, wholeFaces } from './faceStore';
@@ -57,6 +66,14 @@ const planner = {
   /** Several jobs' layouts of one film as one. */
   layTogether(layouts: FilmLayout[], machines: Machine[], kept: readonly KeptLayout[] = []): FilmLayout {
     return layTogether(layouts, machines, kept);
+  },
+  /** What each of some sheets and offcuts would hold of layouts of one film. */
+  onPieces(layouts: FilmLayout[], pieces: FilmPiece[], machines: Machine[]): (OnPiece | undefined)[] {
+    return pieces.map((piece) => layOnPiece(layouts, piece, machines));
+  },
+  /** What is worth keeping of film that was cut. */
+  leftOf(layout: FilmLayout): Leftover[] {
+    return leftOf(layout);
   },
   /** Tape for many marks. */
   tape(lifts: Lift[], tapes: Tape[], budget: TapeBudget): TapePlan {

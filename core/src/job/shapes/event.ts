@@ -1,6 +1,7 @@
 import Type from 'typebox';
+import type { Region } from '../../geometry';
 import { STEP_KINDS, STOCK_KINDS } from '../../facts';
-import { id, instant, list, maybe, measure, name, number, oneBy, place, record, rowOf, text, whole, words, yes } from './shape';
+import { id, instant, list, maybe, measure, name, number, oneBy, over0, place, record, rowOf, text, whole, words, yes } from './shape';
 
 const base = { id, at: instant };
 const step = text(400, 1);
@@ -25,6 +26,14 @@ export const cutFrom = oneBy(
   'cutFrom',
 );
 
+const ring = list(Type.Unsafe<readonly [number, number]>({ type: 'array', minItems: 2, maxItems: 2, items: { type: 'number' } }), 2000, 3);
+
+/** An outline of film with holes, mm from the lower left corner of its box. */
+export const filmOutline = Type.Unsafe<Region>(list(record({ outer: ring, holes: list(ring, 200) }), 20, 1));
+
+/** What is left of film after a cut, kept as an offcut, mm. */
+export const leftover = record({ id, width: over0(100_000), length: over0(100_000), outline: filmOutline }, 'leftover');
+
 /** What happened. Events are only ever added; undoing one adds its reversal. */
 export const event = oneBy(
   'kind',
@@ -43,6 +52,8 @@ export const event = oneBy(
       /** What it was cut from, and mm² taken with the waste between the parts; entries of older files say neither, and were cut from the roll. */
       from: maybe(cutFrom),
       area: maybe(number(0)),
+      /** What is left of the film and kept. */
+      left: maybe(list(leftover, 20)),
       /** Whole marks that came off the cutter, where it told so. */
       marks: maybe(list(record({ mark: id, copies: whole(0) }), 200)),
     }),
@@ -72,6 +83,8 @@ export const event = oneBy(
       what: words,
       note: maybe(words),
     }),
+    /** A sheet or an offcut is there no more. */
+    record({ ...base, kind: Type.Literal('pieceGone'), film: id, piece: id, name }),
     record({ ...base, kind: Type.Literal('overridden'), job: id, reading: name, reason: words }),
     record({ ...base, kind: Type.Literal('reversed'), event: id }),
   ],

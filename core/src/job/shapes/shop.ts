@@ -1,6 +1,7 @@
 import Type from 'typebox';
 import { CARRIER_GRADES, FILM_KINDS, FINISH_GRIP, PRESSING, SUPPLY_KINDS, SUPPLY_UNITS, TAPE_KINDS } from '../../facts';
 import { drawnPart } from './artwork';
+import { filmOutline } from './event';
 import { job, ownStep } from './job';
 import { coat, coats, contact, ground, leftOut, shape } from './piece';
 import {
@@ -32,6 +33,8 @@ export const filmPiece = record(
     width: over0(100_000),
     length: over0(100_000),
     count: whole(1, 1000),
+    /** Where it is no upright box, mm from the lower left corner of its box. */
+    outline: maybe(filmOutline),
   },
   'filmPiece',
 );

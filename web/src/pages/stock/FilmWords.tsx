@@ -2,8 +2,10 @@ import { FILM_KINDS, FINISH_GRIP, USUAL_PIECES, type FilmFinish, type FilmKindId
 import { pressOf } from '@kolleta/core/finish';
 import { PressWords } from '../../frame/PressWords';
 import { removeAt, setAt, type Film, type FilmPiece, type Shop } from '@kolleta/core/job';
-import { plural } from '@kolleta/core/units';
+import { formatLength, plural } from '@kolleta/core/units';
 import { editShop } from '../../storage/editShop';
+import { logPieceGone } from '../../storage/logEvent';
+import { useWorkshop } from '../../storage/useWorkshop';
 import { newId } from '../../storage/newId';
 import { ColourWord } from '../../ui/ColourWord';
 import { Choice, CountWord, LengthWord, MoneyWord, Sentence, Switch, TextWord } from '../../ui/tokens';
@@ -57,38 +59,60 @@ function Pieces({ film, system }: { film: Film; system: Shop['lengths'] }) {
     const piece: FilmPiece = { id: newId(), kind, ...USUAL_PIECES[kind], count: 1 };
     void editShop(() => setAt([...at, piece.id], piece), `Add ${kind === 'sheet' ? 'sheets' : 'an offcut'}`);
   };
+  const { shop: stored } = useWorkshop();
+  const typed = new Map((stored.films.find(({ id }) => id === film.id)?.pieces ?? []).map((piece) => [piece.id, piece.count]));
+  /** How many of what was typed were cut up since. */
+  const usedOf = ({ id, count }: FilmPiece) => (typed.get(id) ?? count) - count;
   const set = (piece: FilmPiece, field: 'width' | 'length' | 'count', value: number) =>
     editShop(setAt([...at, piece.id, field], value), 'Change a sheet');
   return (
     <>
-      {(film.pieces ?? []).map((piece) => (
-        <Sentence key={piece.id}>
-          <CountWord label={`How many, ${piece.kind}`} value={piece.count} most={1000} onChange={(count) => set(piece, 'count', count)} />{' '}
-          {piece.count === 1 ? piece.kind : plural(piece.kind)} of{' '}
-          <LengthWord
-            label={`Width, ${piece.kind}`}
-            value={piece.width}
-            system={system}
-            least={1}
-            onChange={(mm) => set(piece, 'width', mm)}
-          />{' '}
-          ×{' '}
-          <LengthWord
-            label={`Length, ${piece.kind}`}
-            value={piece.length}
-            system={system}
-            least={1}
-            onChange={(mm) => set(piece, 'length', mm)}
-          />{' '}
-          <button
-            type="button"
-            className="btn btn-xs btn-ghost"
-            onClick={() => void editShop(removeAt([...at, piece.id]), 'Take a sheet away')}
-          >
-            Take away
-          </button>
-        </Sentence>
-      ))}
+      {(film.pieces ?? [])
+        .filter(({ id }) => !typed.has(id))
+        .map((piece) => (
+          <p key={piece.id} className="text-[0.95rem]">
+            An offcut of {formatLength(piece.width, system, { digits: 0 })} × {formatLength(piece.length, system, { digits: 0 })}, left over
+            from a cut.{' '}
+            <button type="button" className="btn btn-xs btn-ghost" onClick={() => void logPieceGone(film, piece.id)}>
+              Take away
+            </button>
+          </p>
+        ))}
+      {(film.pieces ?? [])
+        .filter(({ id }) => typed.has(id))
+        .map((piece) => (
+          <Sentence key={piece.id}>
+            <CountWord
+              label={`How many, ${piece.kind}`}
+              value={piece.count}
+              most={1000}
+              onChange={(count) => set(piece, 'count', count + usedOf(piece))}
+            />{' '}
+            {piece.count === 1 ? piece.kind : plural(piece.kind)} of{' '}
+            <LengthWord
+              label={`Width, ${piece.kind}`}
+              value={piece.width}
+              system={system}
+              least={1}
+              onChange={(mm) => set(piece, 'width', mm)}
+            />{' '}
+            ×{' '}
+            <LengthWord
+              label={`Length, ${piece.kind}`}
+              value={piece.length}
+              system={system}
+              least={1}
+              onChange={(mm) => set(piece, 'length', mm)}
+            />{' '}
+            <button
+              type="button"
+              className="btn btn-xs btn-ghost"
+              onClick={() => void editShop(removeAt([...at, piece.id]), 'Take a sheet away')}
+            >
+              Take away
+            </button>
+          </Sentence>
+        ))}
       <span className="flex flex-wrap gap-2">
         <button type="button" className="btn btn-xs btn-outline" onClick={() => add('sheet')}>
           Add sheets

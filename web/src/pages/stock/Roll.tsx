@@ -2,6 +2,7 @@ import { useId } from 'react';
 import { FILM_KINDS } from '@kolleta/core/facts';
 import { filmColours, type Film, type Shop } from '@kolleta/core/job';
 import { formatLength } from '@kolleta/core/units';
+import { regionPath } from '../../drawing/regionPath';
 import { StockAmount } from './StockAmount';
 
 /** Rolls are drawn with so many pixels a metre of film and a mm of width. */
@@ -77,7 +78,18 @@ export function Roll({ film, left, next, system }: { film: Film; left: number; n
               role="img"
               aria-label={`${piece.kind} ${formatLength(piece.width, system)} × ${formatLength(piece.length, system)}`}
             >
-              <rect width="100%" height="100%" fill={film.colour} stroke="var(--color-base-content)" />
+              {piece.outline ? (
+                <path
+                  d={regionPath(piece.outline)}
+                  transform={`scale(${PX_PER_MM} ${-PX_PER_MM}) translate(0 ${-piece.length})`}
+                  fill={film.colour}
+                  fillRule="evenodd"
+                  stroke="var(--color-base-content)"
+                  vectorEffect="non-scaling-stroke"
+                />
+              ) : (
+                <rect width="100%" height="100%" fill={film.colour} stroke="var(--color-base-content)" />
+              )}
             </svg>
             × {piece.count}
           </span>

@@ -23,7 +23,9 @@ import { CutAnswer } from './CutAnswer';
 import { CutterPanel } from './CutterPanel';
 import { layoutToCut, type LayoutToCut } from './layoutToCut';
 import { gainsByOutlines, NestCard } from './NestCard';
-import { layTogether, useTogether } from './useTogether';
+import { FromCard } from './FromCard';
+import { layFrom, pieceFrom, usePieces } from './usePieces';
+import { useTogether } from './useTogether';
 import { useCutter } from './useCutter';
 
 const CUT_FILE_IDS = Object.keys(CUT_FILES) as CutFileId[];
@@ -54,7 +56,13 @@ export function CutStation({ job, plan, shop, edit, fix, mark }: StationProps) {
   const { own, ready, chosen, done, held, left } = layoutToCut(whole, plan, film, along);
   const stopAt = plan.readings.find(holdsCut);
   const together = useTogether(chosen, shop);
-  const layout = together ?? own;
+  // of each film it is said by itself what it is cut from
+  const [from, setFrom] = useState<Readonly<Record<string, string>>>({});
+  const filmId = own?.film.id ?? '';
+  const offers = usePieces(chosen, shop, !done);
+  const piece = pieceFrom(offers, from[filmId]);
+  const onRoll = together ?? own;
+  const layout = piece?.layout ?? onRoll;
   const { fresh, settled } = useSettling();
   const [busy, setBusy] = useState(false);
   const marks = job.marks.filter((m) => plan.layers.some((l) => l.mark === m.id && l.film.id === own?.film.id));
@@ -82,6 +90,9 @@ export function CutStation({ job, plan, shop, edit, fix, mark }: StationProps) {
   );
   const cutter = useCutter(planned);
   const { run } = cutter.view;
+  const again = plan.schedule.steps.some(
+    ({ step: { about, takes }, state }) => about.kind === 'cut' && about.again && takes?.film === filmId && state !== 'done',
+  );
   /** Does something with the layout of the job as it is saved now, once everything typed is in it. */
   const withLayout = async (run: (layout: FilmLayout, left: number, title: string) => Promise<void>) => {
     setBusy(true);
@@ -92,7 +103,7 @@ export function CutStation({ job, plan, shop, edit, fix, mark }: StationProps) {
       const next = own && layoutToCut(now, own, film, along);
       if (!next?.own || !saved) tell('There is nothing to cut any more since your last change.', { tone: 'error' });
       else if (next.held.length > 0) tell('Since your last change something has to be fixed first. See below.', { tone: 'error' });
-      else await run(await layTogether(next.chosen, state.shop), next.left, `${saved.name} — ${next.own.film.name}`);
+      else await run(await layFrom(next.chosen, state.shop, from[next.own.film.id]), next.left, `${saved.name} — ${next.own.film.name}`);
     } catch (error) {
       tell(plainly(error), { tone: 'error' });
     } finally {
@@ -123,17 +134,17 @@ export function CutStation({ job, plan, shop, edit, fix, mark }: StationProps) {
   ) : layout ? (
     <>
       <DrawingHead
-        title={`${layout.film.name}, as it lies on the roll`}
+        title={`${layout.film.name}, as it lies on the ${piece ? piece.piece.kind : 'roll'}${again && !done ? ': what was lost' : ''}`}
         text={
           done
             ? 'This job has been cut from it.'
-            : `red is the knife · shaded is held down, ${formatLength(LAYOUT.holdDown, system)} each side${chosen.length > 1 ? ' · grey belongs to other jobs' : ''}`
+            : `red is the knife · ${piece ? `kept free at the edges, ${formatLength(LAYOUT.onCarrier, system)}` : `shaded is held down, ${formatLength(LAYOUT.holdDown, system)} each side`}${chosen.length > 1 ? ' · grey belongs to other jobs' : ''}`
         }
       />
       <FilmDrawing layout={layout} job={job.id} system={system} className="h-[24rem] flex-1 lg:h-auto" />
       <dl className="border-base-300 measure grid grid-cols-2 gap-x-4 border-t px-4 py-2.5 text-[0.86rem] sm:grid-cols-4">
         {[
-          ['film taken', formatLength(layout.taken, system)],
+          piece ? ['of the roll', 'nothing'] : ['film taken', formatLength(layout.taken, system)],
           ['knife down', formatWay(layout.knife, system)],
           ['knife up', formatWay(layout.travel, system)],
           ['with loading', formatDuration(layout.minutes)],
@@ -236,7 +247,9 @@ export function CutStation({ job, plan, shop, edit, fix, mark }: StationProps) {
               type="button"
               className="btn btn-ghost border-base-300"
               disabled={busy || held.length > 0 || done || run !== undefined || !layout.machine}
-              onClick={() => void withLayout((layout, left) => cutter.send(layout, left))}
+              onClick={() =>
+                void withLayout((layout, left) => cutter.send(layout, layout.sheet.from.kind === 'roll' ? left : layout.taken))
+              }
             >
               Rehearse it: cuts nothing
             </button>
@@ -253,7 +266,18 @@ export function CutStation({ job, plan, shop, edit, fix, mark }: StationProps) {
           )}
         </div>
       )}
-      {layout && !done && !run && layout.parts.length > 1 && layout.tooWide.length === 0 && gainsByOutlines(layout) && (
+      {onRoll && !done && !run && (
+        <FromCard
+          roll={onRoll}
+          left={left}
+          offers={offers}
+          chosen={piece?.piece.id}
+          currency={shop.currency}
+          system={system}
+          onChange={(id) => setFrom((known) => ({ ...known, [filmId]: id }))}
+        />
+      )}
+      {layout && !piece && !done && !run && layout.parts.length > 1 && layout.tooWide.length === 0 && gainsByOutlines(layout) && (
         <NestCard layout={layout} kept={shop.layouts ?? []} system={system} />
       )}
       {own && !done && ready.length > 0 && (

@@ -25,11 +25,11 @@ const isDone = (plan: JobPlan, film: Id): boolean => {
 };
 
 /**
- * @param film the film that is looked at; without it the first of the job
+ * @param film the film that is looked at; without it the first of the job that is not cut yet
  * @param along jobs that come along on the same sheet; one that is held back, or cut meanwhile, stays off it
  */
 export function layoutToCut(whole: Plan | undefined, plan: JobPlan, film: Id | undefined, along: ReadonlySet<JobId>): LayoutToCut {
-  const own = plan.layouts.find((l) => l.film.id === film) ?? plan.layouts[0];
+  const own = plan.layouts.find((l) => l.film.id === film) ?? plan.layouts.find((l) => !isDone(plan, l.film.id)) ?? plan.layouts[0];
   const held = plan.readings.filter(holdsCut);
   if (!own) return { ready: [], chosen: [], done: false, held, left: 0 };
   const done = isDone(plan, own.film.id);

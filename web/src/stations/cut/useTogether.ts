@@ -17,7 +17,7 @@ export const layTogether = (
 let lastNumber = 0;
 
 /** Lists of the same layouts are told from others by a number: layouts are too large for a key. */
-function useNumberOf(layouts: readonly FilmLayout[]): number {
+export function useNumberOf(layouts: readonly FilmLayout[]): number {
   const known = useRef<{ layouts: readonly FilmLayout[]; number: number }>({ layouts: [], number: 0 });
   const { layouts: before } = known.current;
   const same = before.length === layouts.length && before.every((one, i) => one === layouts[i]);

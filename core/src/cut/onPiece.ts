@@ -1,0 +1,131 @@
+import {
+  applyToRegion,
+  boxHeight,
+  boxOf,
+  boxRegion,
+  boxWidth,
+  difference,
+  offset,
+  regionArea,
+  simplifyRing,
+  translation,
+  type Region,
+} from '../geometry';
+import { LAYOUT } from '../facts';
+import type { Film, FilmPiece, Machine } from '../job';
+import { SAME_MM } from '../units';
+import { cellsOf, FreeCells } from './nest/cells';
+import { fillSheet } from './nest/fillSheet';
+import { asLaid, layoutOf, machineFor, type CutPart, type FilmLayout } from './layout';
+import { partsOf } from './layTogether';
+import type { Sheet } from './nest/sheet';
+
+/** A quarter turn, and back to the lower left corner. */
+const turned = (region: Region): Region => {
+  const box = boxOf(region);
+  return applyToRegion([0, 1, -1, 0, box.maxY, -box.minX], region);
+};
+
+/**
+ * A sheet or an offcut as it goes into a machine: on a carrier sheet where the machine has some, else by itself.
+ *
+ * @returns nothing where neither way round it goes in
+ */
+export function pieceSheet(film: Film, piece: FilmPiece, machine: Machine | undefined): Sheet | undefined {
+  const outline: Region = piece.outline ?? boxRegion({ minX: 0, minY: 0, maxX: piece.width, maxY: piece.length });
+  const beds = machine?.carriers?.length ? machine.carriers : machine ? [{ width: machine.width, length: machine.most }] : [];
+  const goes = (region: Region) => {
+    const box = boxOf(region);
+    return !machine || beds.some((bed) => boxWidth(box) <= bed.width + SAME_MM && boxHeight(box) <= bed.length + SAME_MM);
+  };
+  const lies = [outline, turned(outline)].find(goes);
+  return lies && { film, outline: lies, from: { kind: piece.kind, id: piece.id } };
+}
+
+/** What is laid on a piece, and how many marks find no room on it. */
+export interface OnPiece {
+  readonly layout: FilmLayout;
+  readonly rest: number;
+}
+
+/** So many orders are tried: the first answer is there at once. */
+const ROUNDS = 6;
+
+/**
+ * What was to be cut from the roll, laid on a sheet or an offcut instead: as much of it as finds room, by its true outlines.
+ *
+ * @param layouts of one film, as they would lie on the roll
+ * @returns nothing where the piece does not go into the machine
+ */
+export function layOnPiece(
+  layouts: readonly FilmLayout[],
+  piece: FilmPiece,
+  machines: readonly Machine[],
+  rounds = ROUNDS,
+): OnPiece | undefined {
+  const [first] = layouts;
+  if (!first) return undefined;
+  const machine = machineFor(first.film, machines);
+  const sheet = pieceSheet(first.film, piece, machine);
+  if (!sheet) return undefined;
+  const parts: CutPart[] = layouts.flatMap(partsOf);
+  const { nested } = fillSheet(asLaid(first.film, parts), sheet, { gap: LAYOUT.gap, holdDown: LAYOUT.onCarrier }, { rounds, seed: 1 });
+  const box = boxOf(sheet.outline);
+  const layout = layoutOf(first.film, sheet, machine, parts, nested, { width: boxWidth(box), taken: boxHeight(box) });
+  return { layout, rest: parts.reduce((sum, { copies }) => sum + copies, 0) - nested.length };
+}
+
+/** Cells in which the largest box of what is left is looked for, mm. */
+const LOOKED = 2;
+/** Outlines of what is left are simpler by so much, mm. */
+const SIMPLER = 0.5;
+
+/** The largest upright box in a region, mm. */
+export function largestBoxIn(region: Region): { readonly width: number; readonly length: number } {
+  const box = boxOf(region);
+  const cells = cellsOf(applyToRegion(translation(-box.minX, -box.minY), region), LOOKED);
+  const free = new FreeCells(Math.ceil(boxWidth(box) / LOOKED), Math.ceil(boxHeight(box) / LOOKED), cells);
+  const { columns, rows } = free.largestBox();
+  return { width: columns * LOOKED, length: rows * LOOKED };
+}
+
+/** Holes of an outline of film, and points of a ring, that a file takes. */
+const FILED = { holes: 200, points: 2000 } as const;
+const isFiled = (region: Region): boolean =>
+  region.every(
+    ({ outer, holes }) => holes.length <= FILED.holes && [outer, ...holes].every((ring) => ring.length >= 3 && ring.length <= FILED.points),
+  );
+
+/** What is left of the film of a layout, in pieces that are worth keeping. */
+export interface Leftover {
+  readonly width: number;
+  readonly length: number;
+  readonly outline: Region;
+  /** The largest upright box in it, mm. */
+  readonly box: { readonly width: number; readonly length: number };
+}
+
+/**
+ * What is left of the film that a layout takes once its parts are out, with their gap around them; true outlines with their holes.
+ *
+ * @returns pieces with a box of `LAYOUT.leastOffcut` in them, the largest first
+ */
+export function leftOf(layout: FilmLayout): Leftover[] {
+  const { sheet, width, taken } = layout;
+  const whole = sheet.from.kind === 'roll' ? boxRegion({ minX: 0, minY: 0, maxX: width, maxY: taken }) : sheet.outline;
+  const out = layout.parts.flatMap(({ outline, place }) => applyToRegion(place, offset(layout.outlines[outline]!, LAYOUT.gap)));
+  const rest = difference(whole, out);
+  return rest
+    .map((part): Leftover => {
+      const region: Region = [{ outer: simplifyRing(part.outer, SIMPLER), holes: part.holes.map((hole) => simplifyRing(hole, SIMPLER)) }];
+      const box = boxOf(region);
+      const whole = applyToRegion(translation(-box.minX, -box.minY), region);
+      const largest = largestBoxIn(whole);
+      // an outline with more holes than a file takes is kept as the largest box in it
+      const outline = isFiled(whole) ? whole : boxRegion({ minX: 0, minY: 0, maxX: largest.width, maxY: largest.length });
+      const size = boxOf(outline);
+      return { width: boxWidth(size), length: boxHeight(size), outline, box: largest };
+    })
+    .filter(({ box }) => Math.min(box.width, box.length) >= LAYOUT.leastOffcut)
+    .toSorted((a, b) => regionArea(b.outline) - regionArea(a.outline));
+}

@@ -1,0 +1,105 @@
+import type { FilmLayout } from '@kolleta/core/cut';
+import { boxHeight, boxOf, boxRegion, boxWidth } from '@kolleta/core/geometry';
+import type { FilmPiece } from '@kolleta/core/job';
+import { formatLength, formatMoney, type LengthSystem } from '@kolleta/core/units';
+import { regionPath } from '../../drawing/regionPath';
+import type { PieceOffer } from './usePieces';
+
+interface Props {
+  roll: FilmLayout;
+  /** mm of the roll that are left. */
+  left: number;
+  offers: readonly PieceOffer[];
+  /** The piece that is cut from; the roll where there is none. */
+  chosen: string | undefined;
+  currency: string;
+  system: LengthSystem;
+  onChange: (from: string) => void;
+}
+
+/** A piece to one scale with its sisters. */
+function PieceShape({ piece, colour, most }: { piece: FilmPiece; colour: string; most: number }) {
+  const region = piece.outline ?? boxRegion({ minX: 0, minY: 0, maxX: piece.width, maxY: piece.length });
+  const box = boxOf(region);
+  const k = 44 / most;
+  return (
+    <svg
+      width={Math.max(6, boxWidth(box) * k)}
+      height={Math.max(6, boxHeight(box) * k)}
+      viewBox={`${box.minX} ${-box.maxY} ${boxWidth(box)} ${boxHeight(box)}`}
+      aria-hidden="true"
+    >
+      <path
+        d={regionPath(region)}
+        transform="scale(1 -1)"
+        fill={colour}
+        fillRule="evenodd"
+        stroke="currentColor"
+        strokeWidth={1.2}
+        vectorEffect="non-scaling-stroke"
+      />
+    </svg>
+  );
+}
+
+/** What it is cut from: the roll, or sheets and offcuts of that film that lie beside it, with what finds room on each. */
+export function FromCard({ roll, left, offers, chosen, currency, system, onChange }: Props) {
+  if (offers.length === 0) return null;
+  const say = (mm: number) => formatLength(mm, system, { digits: 0 });
+  const most = Math.max(...offers.flatMap(({ piece }) => [piece.width, piece.length]));
+  const now = offers.find(({ piece }) => piece.id === chosen);
+  const all = roll.parts.length;
+  const price = Math.round((roll.taken * roll.film.width * roll.film.price) / 1e6);
+  return (
+    <div className="sheet px-4 py-3 text-[0.92rem]" role="group" aria-label="Cut from">
+      <p className="leading-snug">
+        {!now ? (
+          <>
+            From the roll, <strong className="measure">{say(roll.taken)}</strong> of {say(left)}
+            {price > 0 ? `, ${formatMoney(price, currency)}` : ''}.
+          </>
+        ) : now.rest === 0 ? (
+          <>
+            From the {now.piece.kind}, all of it: <strong className="measure">{say(roll.taken)}</strong> of roll
+            {price > 0 ? ` and ${formatMoney(price, currency)}` : ''} saved.
+          </>
+        ) : (
+          <>
+            From the {now.piece.kind}: {all - now.rest} of {all} marks find room. The{' '}
+            {now.rest === 1 ? 'other stays' : `other ${now.rest} stay`} in the layout, for the roll.
+          </>
+        )}
+        {now ? ' It goes through on a carrier sheet.' : ''}
+      </p>
+      <div className="mt-1.5 flex flex-wrap gap-1.5">
+        <button
+          type="button"
+          aria-pressed={!now}
+          className={`btn btn-sm h-auto min-h-11 ${now ? 'btn-ghost border-base-300' : 'btn-neutral'}`}
+          onClick={() => onChange('roll')}
+        >
+          Roll
+        </button>
+        {offers.map(({ piece, rest }) => (
+          <button
+            key={piece.id}
+            type="button"
+            aria-pressed={piece.id === now?.piece.id}
+            disabled={rest === all}
+            className={`btn btn-sm h-auto min-h-11 gap-2 py-1 text-left font-normal ${piece.id === now?.piece.id ? 'btn-neutral' : 'btn-ghost border-base-300'}`}
+            onClick={() => onChange(piece.id)}
+          >
+            <PieceShape piece={piece} colour={roll.film.colour} most={most} />
+            <span className="leading-tight">
+              {piece.kind} {say(piece.width)} × {say(piece.length)}
+              <br />
+              <span className="opacity-80">
+                {rest === 0 ? 'holds all of it' : rest === all ? 'holds none' : `holds ${all - rest} of ${all}`}
+              </span>
+            </span>
+          </button>
+        ))}
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,58 @@
+import { useQuery } from '@tanstack/react-query';
+import type { FilmLayout, OnPiece } from '@kolleta/core/cut';
+import type { FilmPiece, Shop } from '@kolleta/core/job';
+import { plannerWorker } from '../../workers/plannerClient';
+import { layTogether, useNumberOf } from './useTogether';
+
+/** A sheet or an offcut with what finds room on it. */
+export interface PieceOffer extends OnPiece {
+  readonly piece: FilmPiece;
+}
+
+/** So many pieces are looked at, the smallest first: an offcut is used up before a sheet is begun. */
+const MOST = 12;
+
+const area = ({ width, length }: FilmPiece) => width * length;
+
+/** Pieces of the film of some layouts, as they are looked at. */
+const piecesBeside = (layouts: readonly FilmLayout[]): FilmPiece[] =>
+  (layouts[0]?.film.pieces ?? [])
+    .toSorted((a, b) => Number(a.kind === 'sheet') - Number(b.kind === 'sheet') || area(a) - area(b))
+    .slice(0, MOST);
+
+const offersOf = async (
+  layouts: readonly FilmLayout[],
+  pieces: readonly FilmPiece[],
+  machines: Shop['machines'],
+): Promise<PieceOffer[]> => {
+  const found = await plannerWorker.call((planner) => planner.onPieces([...layouts], [...pieces], [...machines]));
+  return pieces.flatMap((piece, i) => (found[i] ? [{ ...found[i], piece }] : []));
+};
+
+/** What sheets and offcuts beside the roll would hold of some layouts; nothing while it is worked out. */
+export function usePieces(layouts: readonly FilmLayout[], { machines }: Pick<Shop, 'machines'>, on: boolean): readonly PieceOffer[] {
+  const number = useNumberOf(layouts);
+  const pieces = piecesBeside(layouts);
+  const { data } = useQuery({
+    queryKey: ['pieces', number],
+    queryFn: () => offersOf(layouts, pieces, machines),
+    enabled: on && pieces.length > 0,
+    staleTime: Infinity,
+    gcTime: 5_000,
+    retry: false,
+  });
+  return (on && pieces.length > 0 && data) || [];
+}
+
+/** The piece that is cut from: the chosen one, or before anything is chosen the first that holds everything. */
+export const pieceFrom = (offers: readonly PieceOffer[], from: string | undefined): PieceOffer | undefined =>
+  from === undefined
+    ? offers.find(({ rest }) => rest === 0)
+    : offers.find(({ piece, layout }) => piece.id === from && layout.parts.length > 0);
+
+/** What is cut as the workshop is saved now: from the piece that is cut from, else from the roll. */
+export async function layFrom(layouts: readonly FilmLayout[], shop: Shop, from: string | undefined): Promise<FilmLayout> {
+  const pieces = from === 'roll' ? [] : piecesBeside(layouts);
+  const piece = pieces.length > 0 ? pieceFrom(await offersOf(layouts, pieces, shop.machines), from) : undefined;
+  return piece ? piece.layout : layTogether(layouts, shop);
+}
