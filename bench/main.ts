@@ -10,6 +10,7 @@ import { HASTE } from './haste';
 import { importFigures } from './import';
 import { planFigures } from './plan';
 import { startFigures } from './start';
+import { cutOrderFigures } from './cutOrder';
 import { nestFigures } from './nest';
 import { tapeFigures } from './tape';
 import { traceFigures } from './trace';
@@ -20,6 +21,7 @@ const parts: [string, () => Figure[] | Promise<Figure[]>][] = [
   ['plan/', planFigures],
   ['tape/', tapeFigures],
   ['nest/', nestFigures],
+  ['order/', cutOrderFigures],
   ['import/', importFigures],
   ['fit/', fitFigures],
   ['fit/', roomFigures],

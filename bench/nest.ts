@@ -1,5 +1,5 @@
 import { drawMark, simpleShape } from '../core/src/artwork';
-import { checkNesting, nestedLength, Separation, skyline, freeEnd, type NestPart } from '../core/src/cut';
+import { checkNesting, fillSheet, nestedLength, Separation, skyline, freeEnd, type NestPart } from '../core/src/cut';
 import {
   applyToRegion,
   boxHeight,
@@ -9,6 +9,7 @@ import {
   flatten,
   IDENTITY,
   numbersFrom,
+  regionArea,
   regionOf,
   scaling,
   type Point,
@@ -70,6 +71,67 @@ function search(parts: readonly NestPart[], seconds: number, seed: number): { le
 const SECONDS = 5;
 const SETS = 10;
 
+/** An offcut with a round and a square hole. */
+const OFFCUT: Region = difference(
+  difference(
+    [
+      {
+        outer: [
+          [0, 0],
+          [240, 0],
+          [260, 60],
+          [230, 180],
+          [120, 200],
+          [0, 170],
+        ],
+        holes: [],
+      },
+    ],
+    [{ outer: circle(28).map(([x, y]): Point => [x + 70, y + 60]), holes: [] }],
+  ),
+  [
+    {
+      outer: [
+        [150, 90],
+        [200, 90],
+        [200, 140],
+        [150, 140],
+      ],
+      holes: [],
+    },
+  ],
+);
+const ON_OFFCUT = { gap: 2, holdDown: 3 };
+const OFFCUT_SECONDS = 8;
+
+/** How much of an offcut is filled by compact parts, more of them than find room, and how soon there is a first answer. */
+function offcutFigures(): Figure[] {
+  const film = demoShop().films[0]!;
+  const sheet = { film, outline: OFFCUT, from: { kind: 'offcut' as const, id: 'offcut' } };
+  const shapes = [shape('heart'), shape('star'), ring(30), leaf(60), [{ outer: circle(20), holes: [] }]] as Region[];
+  const random = numbersFrom(5);
+  const parts = Array.from({ length: 40 }, (_, i): NestPart => ({
+    region: sized(shapes[i % shapes.length]!, 16 + random() * 40),
+    copies: 2,
+  }));
+  const begun = performance.now();
+  let first = 0;
+  let filled = 0;
+  let seed = 0;
+  let faults = 0;
+  while (performance.now() - begun < OFFCUT_SECONDS * 1000) {
+    const found = fillSheet(parts, sheet, ON_OFFCUT, { rounds: first === 0 ? 1 : 4, seed: (seed += 1) });
+    first ||= performance.now() - begun;
+    faults += checkNesting({ nested: found.nested, tooLarge: parts.map((_, i) => i) }, parts, [sheet], ON_OFFCUT).length;
+    filled = Math.max(filled, (100 * found.area) / regionArea(OFFCUT));
+  }
+  return [
+    { ...atMost('nest/offcut-filled', filled, 100, '%'), goal: 'at least 70 %', holds: filled >= 70 },
+    atMost('nest/offcut-begun', first, 300, 'ms'),
+    atMost('nest/offcut-faults', faults, 0, 'faults'),
+  ];
+}
+
 /** Film of the true outlines against that of boxes, in the same run; and how soon there is a first answer. */
 export async function nestFigures(): Promise<Figure[]> {
   const faces = shippedFaces();
@@ -91,5 +153,6 @@ export async function nestFigures(): Promise<Figure[]> {
       0,
       'faults',
     ),
+    ...offcutFigures(),
   ];
 }

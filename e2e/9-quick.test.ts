@@ -33,7 +33,7 @@ test('by keyboard alone: a word, a piece, a size, and the cut file', async ({ pa
   await page.keyboard.press('Enter');
   const file = await download;
   expect(file.suggestedFilename()).toBe('galley.svg');
-  expect((await textOf(file)).match(/<path/g)).toHaveLength(1);
+  expect((await textOf(file)).match(/<g>/g)).toHaveLength(1);
   await page.keyboard.press('Tab');
   await page.keyboard.press('Enter');
   await expect(page).toHaveURL(/\/job\/\w+\/fit/);

@@ -16,6 +16,7 @@ import {
 import { FILM_KINDS, LABEL, LAYOUT, TECHNIQUES } from '../facts';
 import { SAME_MM } from '../units';
 import type { Film, Id, JobId, Machine, Mark } from '../job';
+import type { Entry } from './pathOrder';
 import { writtenLength, type PenLine } from './toolpath/penLines';
 import type { Nested, Nester, NestPart } from './nest/nester';
 import { freeEnd, type Sheet } from './nest/sheet';
@@ -42,6 +43,8 @@ export interface LaidPart {
   readonly outline: number;
   /** Takes the outline to its place, mm from the film's lower left corner. */
   readonly place: Transform;
+  /** In which order its rings are cut, and where each is begun; without it as they come. */
+  readonly cut?: readonly Entry[];
 }
 
 /** One film's layout. */

@@ -1,6 +1,8 @@
 import { expose } from 'comlink';
 import {
   CUT_FILES,
+  hpglCutFile,
+  inCutOrder,
   layOnPiece,
   layTogether,
   leftOf,
@@ -71,6 +73,10 @@ const planner = {
   onPieces(layouts: FilmLayout[], pieces: FilmPiece[], machines: Machine[]): (OnPiece | undefined)[] {
     return pieces.map((piece) => layOnPiece(layouts, piece, machines));
   },
+  /** A layout in the order in which the knife travels least. */
+  inCutOrder(layout: FilmLayout): FilmLayout {
+    return inCutOrder(layout);
+  },
   /** What is worth keeping of film that was cut. */
   leftOf(layout: FilmLayout): Leftover[] {
     return leftOf(layout);
@@ -80,8 +86,12 @@ const planner = {
     return tapePlan(lifts, tapes, budget);
   },
   /** A layout as a file for the knife. */
-  cutFile(kind: CutFileId, layout: FilmLayout, title: string): string {
-    return CUT_FILES[kind].write(layout, title, layout.machine);
+  async cutFile(kind: CutFileId, layout: FilmLayout, title: string): Promise<{ content: string | Uint8Array }> {
+    return { content: await CUT_FILES[kind].write(layout, title, layout.machine) };
+  },
+  /** A layout as what a cutter is sent. */
+  hpgl(layout: FilmLayout, machine: Machine): string {
+    return hpglCutFile(layout, machine);
   },
 };
 

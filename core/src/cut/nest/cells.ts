@@ -1,7 +1,7 @@
 import { boxOf, ringsOf, type Region } from '../../geometry';
 
 /** Cells in a row from `from` up to but not with `to`. */
-export interface Run {
+interface Run {
   readonly from: number;
   readonly to: number;
 }

@@ -1,6 +1,8 @@
 import type { Machine } from '../../job';
 import type { FilmLayout } from '../layout';
+import { dxfCutFile } from './dxfCutFile';
 import { hpglCutFile } from './hpglCutFile';
+import { pdfCutFile } from './pdfCutFile';
 import { svgCutFile } from './svgCutFile';
 
 /** A kind of file that a layout can be saved as. */
@@ -11,7 +13,7 @@ export interface CutFile {
   readonly mime: string;
   /** Written for one machine; a layout that has none cannot be saved so. */
   readonly forMachine: boolean;
-  readonly write: (layout: FilmLayout, title: string, machine: Machine | undefined) => string;
+  readonly write: (layout: FilmLayout, title: string, machine: Machine | undefined) => string | Promise<Uint8Array>;
 }
 
 /** Every kind of cut file. */
@@ -32,6 +34,20 @@ export const CUT_FILES = {
       if (!machine) throw new Error('an HPGL file is for a machine: got a layout without one');
       return hpglCutFile(layout, machine);
     },
+  },
+  dxf: {
+    name: 'As DXF',
+    extension: 'dxf',
+    mime: 'image/vnd.dxf',
+    forMachine: false,
+    write: (layout) => dxfCutFile(layout),
+  },
+  pdf: {
+    name: 'As PDF',
+    extension: 'pdf',
+    mime: 'application/pdf',
+    forMachine: false,
+    write: (layout, title) => pdfCutFile(layout, title),
   },
 } as const satisfies Record<string, CutFile>;
 

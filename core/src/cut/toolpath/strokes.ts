@@ -1,4 +1,4 @@
-import { applyToPoint, type Ring } from '../../geometry';
+import { applyToPoint, type Region, type Ring } from '../../geometry';
 import type { FilmLayout, LaidPart } from '../layout';
 import { moveLines, type PenLine } from './penLines';
 
@@ -10,10 +10,19 @@ export interface Stroke {
   readonly part: number;
 }
 
-const strokesOfPart = (layout: FilmLayout, part: LaidPart, index: number): Stroke[] =>
-  layout.outlines[part.outline]!.flatMap(({ outer, holes }) =>
-    [...holes, outer].map((ring) => ({ ring: ring.map((point) => applyToPoint(part.place, point)), part: index })),
-  );
+/** The rings of a part as they come: of each of its shapes the holes before the outline around them. */
+export const ringsToCut = (region: Region): Ring[] => region.flatMap(({ outer, holes }) => [...holes, outer]);
+
+const begunAt = (ring: Ring, start: number): Ring => (start === 0 ? ring : [...ring.slice(start), ...ring.slice(0, start)]);
+
+function strokesOfPart(layout: FilmLayout, { outline, place, cut }: LaidPart, index: number): Stroke[] {
+  const rings = ringsToCut(layout.outlines[outline]!);
+  const order = cut ?? rings.map((_, contour) => ({ contour, start: 0 }));
+  return order.map(({ contour, start }) => ({
+    ring: begunAt(rings[contour]!, start).map((point) => applyToPoint(place, point)),
+    part: index,
+  }));
+}
 
 /** Every outline of a layout in the order in which it is cut: part by part, what lies inside before what lies around it. */
 export const strokesOf = (layout: FilmLayout): Stroke[] => layout.parts.flatMap((part, i) => strokesOfPart(layout, part, i));

@@ -1,36 +1,33 @@
 import { LABEL } from '../../facts';
 import { xmlText } from '../../units';
-import { applyToRegion, type Region, type Ring } from '../../geometry';
+import type { Ring } from '../../geometry';
 import type { FilmLayout } from '../layout';
 import { moveLines, type PenLine } from './penLines';
+import { strokesOf } from './strokes';
 
 const at = (value: number) => value.toFixed(3).replace(/\.?0+$/, '');
 const ringData = (ring: Ring, height: number) => `M${ring.map(([x, y]) => `${at(x)} ${at(height - y)}`).join('L')}Z`;
-
-/** A region's outlines as SVG path data in mm, turned to SVG's y-down in a page of `height` mm. */
-const regionPathData = (region: Region, height: number): string =>
-  region
-    .flatMap((part) => [...part.holes, part.outer])
-    .map((ring) => ringData(ring, height))
-    .join('');
 
 const linePathData = (lines: readonly PenLine[], height: number): string =>
   lines.map(({ points, closed }) => `M${points.map(([x, y]) => `${at(x)} ${at(height - y)}`).join('L')}${closed ? 'Z' : ''}`).join('');
 
 /**
- * A layout as an SVG cut file: one user unit is one mm, the page is the film that is taken, every outline a closed path, inner
- * outlines before outer ones. Where something is written, what the pen writes stands in a group before the group of the knife.
+ * A layout as an SVG cut file: one user unit is one mm, the page is the film that is taken, every outline a closed path of its own in the order
+ * of the cut, those of a part in one group. Where something is written, what the pen writes stands in a group before the group of the knife.
  *
  * @param layout what lies on the film
  * @param title shown by programs that show titles
  */
 export function svgCutFile(layout: FilmLayout, title: string): string {
   const [width, height] = [at(layout.width), at(layout.taken)];
-  const paths = layout.parts.map(
-    (part) =>
-      `  <path d="${regionPathData(applyToRegion(part.place, layout.outlines[part.outline]!), layout.taken)}" fill="none" ` +
-      'stroke="#000" stroke-width="0.1"/>',
-  );
+  const strokes = strokesOf(layout);
+  const paths = layout.parts.flatMap((_, i) => [
+    '  <g>',
+    ...strokes.flatMap(({ ring, part }) =>
+      part === i ? [`   <path d="${ringData(ring, layout.taken)}" fill="none" stroke="#000" stroke-width="0.1"/>`] : [],
+    ),
+    '  </g>',
+  ]);
   const written = layout.parts.flatMap((part) => {
     const pen = layout.pens?.[part.outline];
     return pen

@@ -32,7 +32,7 @@ const ring = list(Type.Unsafe<readonly [number, number]>({ type: 'array', minIte
 export const filmOutline = Type.Unsafe<Region>(list(record({ outer: ring, holes: list(ring, 200) }), 20, 1));
 
 /** What is left of film after a cut, kept as an offcut, mm. */
-export const leftover = record({ id, width: over0(100_000), length: over0(100_000), outline: filmOutline }, 'leftover');
+const leftover = record({ id, width: over0(100_000), length: over0(100_000), outline: filmOutline }, 'leftover');
 
 /** What happened. Events are only ever added; undoing one adds its reversal. */
 export const event = oneBy(

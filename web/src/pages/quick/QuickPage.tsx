@@ -108,8 +108,8 @@ export function QuickPage() {
         tell('Since your last change something has to be fixed first.', { tone: 'error' });
         return;
       }
-      const text = await plannerWorker.call((planner) => planner.cutFile('svg', layout, now.name));
-      download(`${fileName(now.name)}.svg`, text, 'image/svg+xml');
+      const { content } = await plannerWorker.call((planner) => planner.cutFile('svg', layout, now.name));
+      download(`${fileName(now.name)}.svg`, content, 'image/svg+xml');
       noteFirstMark();
       tell(`The cut file is saved: ${formatLength(layout.width, system)} × ${formatLength(layout.taken, system)}, one unit is one mm.`);
     } catch (error) {

@@ -24,7 +24,7 @@ import { CutterPanel } from './CutterPanel';
 import { layoutToCut, type LayoutToCut } from './layoutToCut';
 import { gainsByOutlines, NestCard } from './NestCard';
 import { FromCard } from './FromCard';
-import { layFrom, pieceFrom, usePieces } from './usePieces';
+import { layFrom, pieceFrom, useCutOrder, usePieces } from './usePieces';
 import { useTogether } from './useTogether';
 import { useCutter } from './useCutter';
 
@@ -63,6 +63,7 @@ export function CutStation({ job, plan, shop, edit, fix, mark }: StationProps) {
   const piece = pieceFrom(offers, from[filmId]);
   const onRoll = together ?? own;
   const layout = piece?.layout ?? onRoll;
+  const ordered = useCutOrder(layout);
   const { fresh, settled } = useSettling();
   const [busy, setBusy] = useState(false);
   const marks = job.marks.filter((m) => plan.layers.some((l) => l.mark === m.id && l.film.id === own?.film.id));
@@ -113,7 +114,8 @@ export function CutStation({ job, plan, shop, edit, fix, mark }: StationProps) {
   const save = (kind: CutFileId) =>
     withLayout(async (layout, _, title) => {
       const { extension, mime, forMachine } = CUT_FILES[kind];
-      download(`${fileName(title)}.${extension}`, await plannerWorker.call((planner) => planner.cutFile(kind, layout, title)), mime);
+      const { content } = await plannerWorker.call((planner) => planner.cutFile(kind, layout, title));
+      download(`${fileName(title)}.${extension}`, content, mime);
       if (!done) await noteFile(layout);
       tell(
         forMachine && layout.machine
@@ -146,8 +148,8 @@ export function CutStation({ job, plan, shop, edit, fix, mark }: StationProps) {
         {[
           piece ? ['of the roll', 'nothing'] : ['film taken', formatLength(layout.taken, system)],
           ['knife down', formatWay(layout.knife, system)],
-          ['knife up', formatWay(layout.travel, system)],
-          ['with loading', formatDuration(layout.minutes)],
+          ['knife up', formatWay((ordered ?? layout).travel, system)],
+          ['with loading', formatDuration((ordered ?? layout).minutes)],
         ].map(([name, value]) => (
           <div key={name}>
             <dt className="quiet font-sans">{name}</dt>

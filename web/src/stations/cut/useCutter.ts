@@ -116,7 +116,7 @@ export function useCutter(planned: ReadonlyMap<JobId, number>) {
     setContact('asking');
     setReport(undefined);
     try {
-      const hpgl = await plannerWorker.call((planner) => planner.cutFile('hpgl', layout, layout.film.name));
+      const hpgl = await plannerWorker.call((planner) => planner.hpgl(layout, machine));
       const begun = await beginRun(layout);
       const refusals: (string | undefined)[] = [];
       for (const what of [

@@ -44,15 +44,30 @@ export function usePieces(layouts: readonly FilmLayout[], { machines }: Pick<Sho
   return (on && pieces.length > 0 && data) || [];
 }
 
+/** A layout in the order of the cut, once that is found; until then as it is. */
+export function useCutOrder(layout: FilmLayout | undefined): FilmLayout | undefined {
+  const number = useNumberOf(layout ? [layout] : []);
+  const { data } = useQuery({
+    queryKey: ['cut order', number],
+    queryFn: () => plannerWorker.call((planner) => planner.inCutOrder(layout!)),
+    enabled: layout !== undefined,
+    staleTime: Infinity,
+    gcTime: 5_000,
+    retry: false,
+  });
+  return data ?? layout;
+}
+
 /** The piece that is cut from: the chosen one, or before anything is chosen the first that holds everything. */
 export const pieceFrom = (offers: readonly PieceOffer[], from: string | undefined): PieceOffer | undefined =>
   from === undefined
     ? offers.find(({ rest }) => rest === 0)
     : offers.find(({ piece, layout }) => piece.id === from && layout.parts.length > 0);
 
-/** What is cut as the workshop is saved now: from the piece that is cut from, else from the roll. */
+/** What is cut as the workshop is saved now, in the order of the cut: from the piece that is cut from, else from the roll. */
 export async function layFrom(layouts: readonly FilmLayout[], shop: Shop, from: string | undefined): Promise<FilmLayout> {
   const pieces = from === 'roll' ? [] : piecesBeside(layouts);
   const piece = pieces.length > 0 ? pieceFrom(await offersOf(layouts, pieces, shop.machines), from) : undefined;
-  return piece ? piece.layout : layTogether(layouts, shop);
+  const layout = piece ? piece.layout : await layTogether(layouts, shop);
+  return plannerWorker.call((planner) => planner.inCutOrder(layout));
 }
