@@ -14,8 +14,13 @@ test('one layout a film, and an SVG cut file in mm that any reader takes', async
   const reader = await page.context().newPage();
   await reader.setContent(text.replace(/^<\?xml.*\?>/, ''));
   const boxes = await reader
-    .locator('path')
-    .evaluateAll((paths) => paths.map((p) => (p as SVGPathElement).getBBox()).map((b) => [b.width, b.height]));
+    .locator('g')
+    .evaluateAll((marks) => marks.map((g) => (g as SVGGElement).getBBox()).map((b) => [b.width, b.height]));
+  // one path an outline, each closed
+  for (const d of await reader.locator('path').evaluateAll((paths) => paths.map((path) => path.getAttribute('d')!))) {
+    expect(d.match(/M/g)).toHaveLength(1);
+    expect(d).toMatch(/Z$/);
+  }
   expect(boxes).toHaveLength(12);
   for (const [width, height] of boxes) {
     expect(Math.max(width!, height!)).toBeCloseTo(66, 0);
@@ -65,4 +70,46 @@ test('marks are laid out tighter by their outlines; what was found is kept, cut 
   expect(Number(/height="([\d.]+)mm"/.exec(text)![1])).toBeCloseTo(tight, 0);
   await card.getByRole('button', { name: 'Back to boxes' }).click();
   await expect.poll(async () => Number.parseFloat((await taken.textContent())!)).toBe(before);
+});
+
+test('a lost name is cut again from a sheet, with the force that a test cut found; what is left goes into stock, and all of it back', async ({
+  page,
+}) => {
+  await openStation(page, 'crew-flasks', 'weed');
+  await page.getByRole('button', { name: 'A part was lost…' }).click();
+  const dialog = page.getByRole('dialog', { name: 'What was lost' });
+  await dialog.getByLabel('Which film of which mark').selectOption({ index: 1 });
+  await dialog.getByRole('checkbox').nth(1).press(' ');
+  await expect(dialog).toContainText(/1 of \d+ shapes lost/);
+  await dialog.getByRole('button', { name: 'Cut it again' }).click();
+  await expect(page.getByRole('heading', { name: /^Weed what was lost of/ })).toBeVisible();
+  await page.getByRole('link', { name: /^Cut/ }).click();
+  await expect(page.getByText('as it lies on the sheet: what was lost')).toBeVisible();
+  const from = page.getByRole('group', { name: 'Cut from' });
+  await expect(from).toContainText('From the sheet, all of it');
+  await from.getByRole('button', { name: 'Roll' }).click();
+  await expect(from).toContainText('From the roll,');
+  await from.getByRole('button', { name: /^sheet 300 mm/ }).click();
+  // the ladder: too little, then right
+  const knife = page.getByRole('region', { name: 'Knife' });
+  await knife.getByRole('button', { name: 'Make a test cut' }).click();
+  await knife.getByLabel('Force of the test cut').fill('12');
+  await knife.getByLabel('Force of the test cut').press('Enter');
+  await knife.getByRole('button', { name: 'not through' }).click();
+  await expect(knife.getByLabel('Force of the test cut')).toHaveValue('16');
+  await knife.getByRole('button', { name: 'through, weeds clean' }).click();
+  await expect(knife).toContainText(/force 16, right on/);
+  await kept(page);
+  const download = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'As HPGL' }).click();
+  expect(await textOf(await download)).toContain('FS16;');
+  const answer = page.getByRole('region', { name: 'Was it cut?' });
+  await expect(answer).toContainText(/Keep what is left as an offcut/);
+  await answer.getByRole('button', { name: 'Well' }).click();
+  await expect(page.getByText('the sheet of Silver is used up, and what is left is kept in Stock')).toBeVisible();
+  await page.goto('/#/stock');
+  await expect(page.getByRole('img', { name: /^offcut/ })).toHaveCount(2);
+  await expect(page.getByLabel('Silver left')).toHaveValue('838 mm');
+  await page.getByRole('button', { name: 'Undo' }).last().click();
+  await expect(page.getByRole('img', { name: /^offcut/ })).toHaveCount(1);
 });

@@ -25,4 +25,5 @@ export * from './toolpath/pdfCutFile';
 export * from './toolpath/readHpgl';
 export * from './toolpath/strokes';
 export * from './toolpath/svgCutFile';
+export * from './testCuts';
 export * from './weeding';

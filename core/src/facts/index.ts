@@ -19,6 +19,7 @@ export * from './usualStock';
 export * from './usualWorkshop';
 export * from './features';
 export * from './seen';
+export * from './cutOutcomes';
 export * from './stepKinds';
 export * from './supplyKinds';
 export * from './supplyUses';

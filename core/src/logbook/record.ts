@@ -1,4 +1,5 @@
 import { isTimed, kindOf, standing, type Id, type StockKindId, type JobId, type ReadingId, type WorkEvent } from '../job';
+import { CUT_OUTCOMES } from '../facts';
 import { counted } from '../units';
 import { wentAhead } from '../words';
 
@@ -12,12 +13,20 @@ export interface LogRecord {
   readonly actual: number;
   /** Whether that was measured or typed. */
   readonly timed: boolean;
-  readonly outcome: 'done' | 'wrong' | 'overridden' | 'counted' | 'lost';
+  readonly outcome: 'done' | 'wrong' | 'overridden' | 'counted' | 'lost' | 'noted';
   /** Stock that was counted: of what kind, what was thought to be there and what is. */
   readonly count?: { readonly stock: StockKindId; readonly was: number; readonly is: number };
   /** What went wrong. */
   readonly what?: string;
   readonly note?: string;
+}
+
+/** What is said of what happened in the workshop beside the work. */
+function notedTitle(event: WorkEvent): string | undefined {
+  if (event.kind === 'testCut') return `Test cut of ${event.name}, force ${event.force}: ${CUT_OUTCOMES[event.outcome].name}`;
+  if (event.kind === 'bladeChanged') return `New blade in ${event.name}`;
+  if (event.kind === 'pieceGone') return `An offcut of ${event.name} is gone`;
+  return undefined;
 }
 
 /** The log of the workshop or of one job, newest first. Reversed entries are left out. */
@@ -34,6 +43,8 @@ export function logOf(events: readonly WorkEvent[], job?: JobId): LogRecord[] {
         const title = wentAhead(kindOf({ id: event.reading as ReadingId }));
         return [{ event: id, at, job: event.job, title, planned: 0, actual: 0, timed: false, outcome: 'overridden', note: reason }];
       }
+      const noted = job === undefined ? notedTitle(event) : undefined;
+      if (noted) return [{ event: event.id, at: event.at, job: '', title: noted, planned: 0, actual: 0, timed: false, outcome: 'noted' }];
       if (event.kind === 'lost' && (job === undefined || event.job === job)) {
         const { id, at, name, copies, shapes, what, note } = event;
         const title = `Lost: ${shapes ? `${counted(shapes.length, 'shape')} of ` : ''}${name}${copies > 1 ? `, ${copies} copies` : ''}`;

@@ -41,7 +41,7 @@ function CutSoFar({ layout, progress }: { layout: FilmLayout; progress: NonNulla
 }
 
 /** Film laid across, the length that is taken running up; the hold-down margins shaded. */
-export const FilmDrawing = memo(function FilmDrawing({ layout, job, system, className, pad = [26, 78, 40, 20], progress }: Props) {
+export const FilmDrawing = memo(function FilmDrawing({ layout, job, system, className, pad = [26, 92, 40, 20], progress }: Props) {
   const { film, width, taken } = layout;
   const { holdDown } = LAYOUT;
   // runs that were noted by an older Kolleta say nothing of a sheet

@@ -41,7 +41,7 @@ export function LogList({
           <div className="flex flex-wrap items-baseline gap-x-3">
             <VerdictMark
               verdict={
-                record.outcome === 'done' || record.outcome === 'counted'
+                record.outcome === 'done' || record.outcome === 'counted' || record.outcome === 'noted'
                   ? 'fine'
                   : record.outcome === 'wrong' || record.outcome === 'lost'
                     ? 'stop'
@@ -63,7 +63,7 @@ export function LogList({
           {record.outcome === 'overridden' && <p className="text-[0.9rem]">“{record.note}”</p>}
           {record.count && <p className="text-[0.9rem]">{countWords(record.count, shop)}</p>}
           <div
-            hidden={record.outcome === 'overridden' || record.outcome === 'lost' || record.count !== undefined}
+            hidden={!(record.outcome === 'done' || record.outcome === 'wrong')}
             className="mt-1 grid grid-cols-[4.4rem_minmax(0,1fr)_auto] items-center gap-x-2 text-[0.82rem]"
           >
             <span className="quiet">planned</span>

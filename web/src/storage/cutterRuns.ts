@@ -88,6 +88,9 @@ export async function settleRun(
 ) {
   const left = kept.map(({ width, length, outline }) => ({ id: newId(), width, length, outline }));
   const results = cutResult(run, strokes, used);
+  const all = run.parts.reduce((sum, part) => sum + part.strokes, 0);
+  /** mm that the knife went. */
+  const knife = all > 0 ? ((run.layout.knife ?? 0) * Math.min(strokes, all)) / all : 0;
   const at = now();
   const actual = Math.max(0.1, Math.round(((at - run.at) / MINUTE_MS) * 10) / 10);
   /** What is booked, by what is saved at that moment: of a job that was cut whole it is what was lost of it. */
@@ -103,6 +106,7 @@ export async function settleRun(
         length: Math.round(result.length * 100) / 100,
         area: Math.round(result.length * run.layout.width),
         from: run.layout.sheet?.from ?? { kind: 'roll' },
+        ...(run.layout.machine?.id ? { machine: run.layout.machine.id, knife: Math.round(knife / results.length) } : {}),
         // of several jobs on one sheet the first has what is left
         ...(left.length > 0 && result === results[0] ? { left } : {}),
         marks: result.marks.map((mark) => ({ ...mark })),

@@ -1,6 +1,6 @@
 import type { WorkStep } from '@kolleta/core/finish';
 import { stepTitle } from '@kolleta/core/words';
-import type { Film, WorkEvent } from '@kolleta/core/job';
+import type { Film, Machine, WorkEvent } from '@kolleta/core/job';
 import { noteFinish, noteStart, type Wrong } from '@kolleta/core/logbook';
 import { now } from './clock';
 import { db } from './db';
@@ -70,6 +70,18 @@ export async function logLost(
 ): Promise<readonly WorkEvent[]> {
   const event: WorkEvent = { id: newId(), at: now(), kind: 'lost', job, ...lost, what, ...(note ? { note } : {}) };
   return addEvents(`Lost: ${lost.name}`, () => [event]);
+}
+
+/** Writes a test cut into the log. */
+export async function logTestCut(made: Omit<Extract<WorkEvent, { kind: 'testCut' }>, 'id' | 'at' | 'kind'>): Promise<readonly WorkEvent[]> {
+  const event: WorkEvent = { id: newId(), at: now(), kind: 'testCut', ...made };
+  return addEvents(`Test cut: ${made.name}`, () => [event]);
+}
+
+/** Writes into the log that a machine has a new blade. */
+export async function logBlade({ id: machine, name }: Pick<Machine, 'id' | 'name'>): Promise<readonly WorkEvent[]> {
+  const event: WorkEvent = { id: newId(), at: now(), kind: 'bladeChanged', machine, name };
+  return addEvents('New blade', () => [event]);
 }
 
 /** Writes into the log that an offcut is there no more. */

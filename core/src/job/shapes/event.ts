@@ -1,6 +1,6 @@
 import Type from 'typebox';
 import type { Region } from '../../geometry';
-import { STEP_KINDS, STOCK_KINDS } from '../../facts';
+import { CUT_OUTCOMES, STEP_KINDS, STOCK_KINDS } from '../../facts';
 import { id, instant, list, maybe, measure, name, number, oneBy, over0, place, record, rowOf, text, whole, words, yes } from './shape';
 
 const base = { id, at: instant };
@@ -52,6 +52,9 @@ export const event = oneBy(
       /** What it was cut from, and mm² taken with the waste between the parts; entries of older files say neither, and were cut from the roll. */
       from: maybe(cutFrom),
       area: maybe(number(0)),
+      /** On which machine, and how far the knife went, mm. */
+      machine: maybe(id),
+      knife: maybe(number(0)),
       /** What is left of the film and kept. */
       left: maybe(list(leftover, 20)),
       /** Whole marks that came off the cutter, where it told so. */
@@ -83,6 +86,18 @@ export const event = oneBy(
       what: words,
       note: maybe(words),
     }),
+    /** A test cut: force in the machine's own units, speed in cm/s, and how it came out. */
+    record({
+      ...base,
+      kind: Type.Literal('testCut'),
+      film: id,
+      machine: id,
+      name,
+      force: number(0, 1000),
+      speed: maybe(over0(200)),
+      outcome: rowOf(CUT_OUTCOMES, 'cutOutcome'),
+    }),
+    record({ ...base, kind: Type.Literal('bladeChanged'), machine: id, name }),
     /** A sheet or an offcut is there no more. */
     record({ ...base, kind: Type.Literal('pieceGone'), film: id, piece: id, name }),
     record({ ...base, kind: Type.Literal('overridden'), job: id, reading: name, reason: words }),

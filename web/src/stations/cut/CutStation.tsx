@@ -1,7 +1,7 @@
-import { useMemo, useState } from 'react';
+import { useMemo, useRef, useState } from 'react';
 import { Link } from 'react-router';
 import { FILM_KINDS, KNIFE, LAYOUT } from '@kolleta/core/facts';
-import { beforeCutOf, CUT_FILES, cutMirrored, keptOf, type CutFileId, type FilmLayout } from '@kolleta/core/cut';
+import { asTested, beforeCutOf, CUT_FILES, cutMirrored, keptOf, type CutFileId, type FilmLayout } from '@kolleta/core/cut';
 import { beforeCutWords, mirrorWords, sheetWeedWords } from '@kolleta/core/words';
 import { holdsCut, readingTitle, type Job, type JobId } from '@kolleta/core/job';
 import type { JobPlan, Plan } from '@kolleta/core/plan';
@@ -22,6 +22,7 @@ import { CutAlong } from './CutAlong';
 import { CutAnswer } from './CutAnswer';
 import { CutterPanel } from './CutterPanel';
 import { layoutToCut, type LayoutToCut } from './layoutToCut';
+import { KnifeCard } from './KnifeCard';
 import { gainsByOutlines, NestCard } from './NestCard';
 import { FromCard } from './FromCard';
 import { layFrom, pieceFrom, useCutOrder, usePieces } from './usePieces';
@@ -53,7 +54,10 @@ export function CutStation({ job, plan, shop, edit, fix, mark }: StationProps) {
   const [film, setFilm] = useState<string>();
   const [along, setAlong] = useState<ReadonlySet<JobId>>(new Set());
   const system = shop.lengths;
-  const { own, ready, chosen, done, held, left } = layoutToCut(whole, plan, film, along);
+  // the film that is looked at stays when it is cut: the next one is the maker's to choose
+  const shown = useRef<string>(undefined);
+  const { own, ready, chosen, done, held, left } = layoutToCut(whole, plan, film ?? shown.current, along);
+  shown.current ??= own?.film.id;
   const stopAt = plan.readings.find(holdsCut);
   const together = useTogether(chosen, shop);
   // of each film it is said by itself what it is cut from
@@ -101,10 +105,15 @@ export function CutStation({ job, plan, shop, edit, fix, mark }: StationProps) {
       const { plan: now, state } = await settled();
       const own = now.jobs.get(job.id);
       const saved = state.jobs.find((j) => j.id === job.id);
-      const next = own && layoutToCut(now, own, film, along);
+      const next = own && layoutToCut(now, own, film ?? shown.current, along);
       if (!next?.own || !saved) tell('There is nothing to cut any more since your last change.', { tone: 'error' });
       else if (next.held.length > 0) tell('Since your last change something has to be fixed first. See below.', { tone: 'error' });
-      else await run(await layFrom(next.chosen, state.shop, from[next.own.film.id]), next.left, `${saved.name} — ${next.own.film.name}`);
+      else
+        await run(
+          asTested(await layFrom(next.chosen, state.shop, from[next.own.film.id]), state.events),
+          next.left,
+          `${saved.name} — ${next.own.film.name}`,
+        );
     } catch (error) {
       tell(plainly(error), { tone: 'error' });
     } finally {
@@ -268,6 +277,7 @@ export function CutStation({ job, plan, shop, edit, fix, mark }: StationProps) {
           )}
         </div>
       )}
+      {layout?.machine && !done && !run && <KnifeCard key={`${filmId} ${layout.machine.id}`} layout={layout} machine={layout.machine} />}
       {onRoll && !done && !run && (
         <FromCard
           roll={onRoll}
