@@ -26,4 +26,5 @@ export * from './toolpath/readHpgl';
 export * from './toolpath/strokes';
 export * from './toolpath/svgCutFile';
 export * from './testCuts';
+export * from './weedSpots';
 export * from './weeding';

@@ -23,6 +23,13 @@ export function copyJob(job: Job, id: JobId, name: string, at: number): Job {
   return { ...rest, id, name, overrides: [], createdAt: at, closed: false };
 }
 
+/** A job for pieces of another one that were spoiled: the same, so many of them, wanted when that is. */
+export const makeAgain = (job: Job, pieces: number, id: JobId, name: string, at: number): Job => ({
+  ...copyJob(job, id, name, at),
+  count: pieces,
+  ...(job.deadline === undefined ? {} : { deadline: job.deadline }),
+});
+
 /** Columns of a list that a mark takes words from, as in "{name}". */
 const columnsOf = (mark: Mark): string[] =>
   mark.artwork.kind === 'text'

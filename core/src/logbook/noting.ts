@@ -9,6 +9,8 @@ export interface Wrong {
   readonly what: string;
   /** It has to be done again. */
   readonly again: boolean;
+  /** Pieces that it cost. */
+  readonly spoiled?: number;
   readonly note?: string;
 }
 

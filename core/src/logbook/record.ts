@@ -65,7 +65,9 @@ export function logOf(events: readonly WorkEvent[], job?: JobId): LogRecord[] {
           timed: isTimed(event),
           outcome: event.kind,
           note,
-          ...(event.kind === 'wrong' ? { what: event.what } : {}),
+          ...(event.kind === 'wrong'
+            ? { what: event.spoiled ? `${event.what}, and it cost ${counted(event.spoiled, 'piece')}` : event.what }
+            : {}),
         },
       ];
     })

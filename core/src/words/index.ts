@@ -6,4 +6,5 @@ export * from './placingStages';
 export * from './sheetWords';
 export * from './stepWords';
 export * from './waitWords';
+export * from './weedStages';
 export * from './weedWords';

@@ -29,6 +29,9 @@ const LOUD = { large: 'border-0 bg-white text-[#0e3f44] hover:bg-[#e7f1f1]', sma
 /** Stations at which film that was cut can be lost. */
 const AFTER_CUT: ReadonlySet<string> = new Set(['weed', 'tape', 'place', 'paint', 'cure']);
 
+/** Stations at which a piece can be spoiled. */
+const WITH_PIECE: ReadonlySet<string> = new Set(['prepare', 'place', 'paint', 'cure']);
+
 const upper = (text: string) => text.replace(/^./u, (c) => c.toUpperCase());
 
 /** Asks whether a wait may be cut short. */
@@ -78,7 +81,8 @@ function WaitQuestion({
 export function StepButtons({ placed, large = false }: { placed: PlacedStep; large?: boolean }) {
   const tell = useTell();
   const { settled } = useSettling();
-  const { zone } = useWorkshop().shop.hours;
+  const { shop, jobs } = useWorkshop();
+  const { zone } = shop.hours;
   const whole = usePlan();
   const dialog = useRef<HTMLDialogElement>(null);
   const [saying, setSaying] = useState(false);
@@ -175,6 +179,7 @@ export function StepButtons({ placed, large = false }: { placed: PlacedStep; lar
               title={stepTitle(step)}
               // before the cut there is no film to be lost
               parts={AFTER_CUT.has(step.station) ? (whole?.jobs.get(step.job)?.parts ?? []) : []}
+              pieces={WITH_PIECE.has(step.station) ? (jobs.find(({ id }) => id === step.job)?.count ?? 0) : 0}
               step={step.id}
               onLost={(lost, what, note) => {
                 setSaying(false);

@@ -8,6 +8,8 @@ interface Props {
   title: string;
   /** What is cut for the job; of a step that comes before the cut, nothing. */
   parts: JobPlan['parts'];
+  /** So many pieces it can have cost; 0 where no piece is in hand yet. */
+  pieces: number;
   /** Which step it is about. */
   step?: string;
   onCancel: () => void;
@@ -17,7 +19,7 @@ interface Props {
 }
 
 /** What went wrong at a step, what film was lost with it, and what to do otherwise. */
-export function WrongForm({ title, parts, step, onCancel, onWrite, onLost }: Props) {
+export function WrongForm({ title, parts, pieces, step, onCancel, onWrite, onLost }: Props) {
   const [what, setWhat] = useState(WRONGS[0]!);
   const [gone, setGone] = useState<boolean>();
   const [lost, setLost] = useState(() => firstLost(parts, step));
@@ -25,6 +27,7 @@ export function WrongForm({ title, parts, step, onCancel, onWrite, onLost }: Pro
   const film = lost !== undefined && (gone ?? what === WRONGS[0]);
   const [again, setAgain] = useState(true);
   const [note, setNote] = useState('');
+  const [spoiled, setSpoiled] = useState(0);
   const id = useId();
   return (
     <div className="modal-box text-base-content text-left text-base">
@@ -59,6 +62,21 @@ export function WrongForm({ title, parts, step, onCancel, onWrite, onLost }: Pro
         value={note}
         onChange={(event) => setNote(event.target.value)}
       />
+      {!film && pieces > 0 && (
+        <label className="mt-2 flex min-h-9 items-center gap-2">
+          It cost{' '}
+          <input
+            type="number"
+            className="input input-sm w-20"
+            aria-label="Pieces that were spoiled"
+            min={0}
+            max={pieces}
+            value={spoiled}
+            onChange={(event) => setSpoiled(Math.min(pieces, Math.max(0, Math.round(Number(event.target.value) || 0))))}
+          />{' '}
+          of {pieces === 1 ? 'the one piece' : `the ${pieces} pieces`}
+        </label>
+      )}
       {film ? (
         <p className="quiet mt-2 text-sm">It joins the plan with its film, its minutes and its dates. This step goes on meanwhile.</p>
       ) : (
@@ -75,7 +93,9 @@ export function WrongForm({ title, parts, step, onCancel, onWrite, onLost }: Pro
           type="button"
           className="btn btn-primary"
           onClick={() =>
-            film ? onLost(lost, what, note.trim() || undefined) : onWrite({ what, again, ...(note.trim() ? { note: note.trim() } : {}) })
+            film
+              ? onLost(lost, what, note.trim() || undefined)
+              : onWrite({ what, again, ...(spoiled > 0 ? { spoiled } : {}), ...(note.trim() ? { note: note.trim() } : {}) })
           }
         >
           {film ? 'Cut it again' : 'Write it into the log'}

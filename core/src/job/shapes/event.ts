@@ -40,7 +40,7 @@ export const event = oneBy(
   [
     record({ ...base, kind: Type.Literal('started'), job: id, step, title }),
     record({ ...ended, kind: Type.Literal('done') }),
-    record({ ...ended, kind: Type.Literal('wrong'), what: words, again: yes }),
+    record({ ...ended, kind: Type.Literal('wrong'), what: words, again: yes, spoiled: maybe(whole(1, 1000)) }),
     record({
       ...base,
       kind: Type.Literal('cut'),

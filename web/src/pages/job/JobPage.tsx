@@ -1,11 +1,12 @@
 import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
-import { counted, formatDuration, inSentence } from '@kolleta/core/units';
+import { counted, formatDuration, inSentence, plural } from '@kolleta/core/units';
 import { formatMoment, formatPromise } from '@kolleta/core/schedule';
 import { holdsCut, readingTitle, removeAt, setAt, type StationId } from '@kolleta/core/job';
 import { download, fileName } from '../../storage/download';
 import { editJob } from '../../storage/editJob';
 import { now } from '../../storage/clock';
+import { spoiledOf } from '@kolleta/core/logbook';
 import { useWorkshop } from '../../storage/useWorkshop';
 import { useSettling } from '../../workers/settled';
 import { useTell } from '../../ui/toasts';
@@ -46,7 +47,7 @@ const VIEWS: Record<StationId, (props: StationProps & { station: StationId }) =>
 /** One job: its time, its stations, and the station that is worked at. */
 export function JobPage() {
   const { id = '', station = 'fit' } = useParams();
-  const { jobs, shop } = useWorkshop();
+  const { jobs, shop, events } = useWorkshop();
   const { fresh } = useSettling();
   const job = jobs.find((j) => j.id === id);
   const plan = useJobPlan(id);
@@ -99,8 +100,9 @@ export function JobPage() {
               onChange={(client) => edit(setAt(['client'], client), 'Name the client')}
             />{' '}
             · {job.count === 1 ? '' : `${job.count} × `}
-            {job.piece.name}, {counted(job.marks.length, 'mark')}
+            {job.count === 1 ? job.piece.name : plural(job.piece.name)}, {counted(job.marks.length, 'mark')}
             {job.count === 1 ? '' : ' each'}
+            {job && spoiledOf(events, job).spoiled > 0 ? ` · ${spoiledOf(events, job).spoiled} spoiled, still to make` : ''}
           </p>
         </div>
         <p className="ml-auto text-[0.95rem]">

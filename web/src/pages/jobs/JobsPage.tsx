@@ -3,7 +3,7 @@ import { Link, useNavigate } from 'react-router';
 import type { Blank } from '@kolleta/core/facts';
 import { stepTitle } from '@kolleta/core/words';
 import { formatMoment, formatPromise } from '@kolleta/core/schedule';
-import { inSentence, formatDuration, type Result } from '@kolleta/core/units';
+import { inSentence, formatDuration, plural, type Result } from '@kolleta/core/units';
 import { FrontView } from '../../drawing/FrontView';
 import { now } from '../../storage/clock';
 import { db } from '../../storage/db';
@@ -116,7 +116,7 @@ export function JobsPage() {
                       {job.client}
                       {job.client && ' · '}
                       {job.count === 1 ? '' : `${job.count} `}
-                      {job.piece.name}
+                      {job.count === 1 ? job.piece.name : plural(job.piece.name)}
                     </p>
                     {own?.aside && <p className="text-error mt-1.5 text-[0.95rem]">Set aside: it cannot be worked out.</p>}
                     {own?.schedule.unplaced !== undefined && (

@@ -4,7 +4,7 @@ import { bendAt, usableOf, wallBox, wallOf, paintedAround } from '@kolleta/core/
 import { handySizeBelow } from '@kolleta/core/fit';
 import type { Point } from '@kolleta/core/geometry';
 import { filmColours, setAt, type Film, type MarkSize, type Shop } from '@kolleta/core/job';
-import { inSentence, formatLength } from '@kolleta/core/units';
+import { inSentence, formatLength, plural } from '@kolleta/core/units';
 import { FrontView, inViewOrder } from '../../drawing/FrontView';
 import { Rulers } from '../../drawing/Rulers';
 import { Scaled, useScale } from '../../drawing/Scaled';
@@ -181,7 +181,8 @@ export function FitStation({ job, plan, shop, edit, fix, mark, chooseMark }: Sta
       {mark && chosen && (
         <div className="sheet px-4 py-3">
           <Sentence>
-            Put <strong>{mark.name}</strong> on {job.count === 1 ? 'the' : `each of ${job.count}`} {job.piece.name},{' '}
+            Put <strong>{mark.name}</strong> on {job.count === 1 ? 'the' : `each of ${job.count}`}{' '}
+            {job.count === 1 ? job.piece.name : plural(job.piece.name)},{' '}
             <SizeWords
               mark={mark}
               plan={chosen}

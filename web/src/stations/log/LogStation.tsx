@@ -2,6 +2,7 @@ import { logOf, logTotals } from '@kolleta/core/logbook';
 import { formatDuration } from '@kolleta/core/units';
 import { useWorkshop } from '../../storage/useWorkshop';
 import { DrawingHead, StationLayout, type StationProps } from '../../frame/station';
+import { SpoiledCard } from './SpoiledCard';
 import { LostButton } from '../../frame/LostButton';
 import { LogList } from '../../frame/LogList';
 
@@ -41,6 +42,7 @@ export function LogStation({ job, plan, shop }: StationProps) {
             : `${left} steps and ${formatDuration(plan.handsLeft)} of work are left.`}
         </p>
       </div>
+      <SpoiledCard job={job} />
       <LostButton plan={plan} />
     </StationLayout>
   );

@@ -1,14 +1,19 @@
-import { TECHNIQUES, WEEDING } from '@kolleta/core/facts';
+import { keptOf, weedSpots } from '@kolleta/core/cut';
+import { FILM_KINDS, TECHNIQUES, WEEDING } from '@kolleta/core/facts';
+import { luminance } from '@kolleta/core/fit';
 import { boxRegion, difference, growBox } from '@kolleta/core/geometry';
 import { useMemo } from 'react';
 import { counted, formatDuration } from '@kolleta/core/units';
-import type { MarkPlan } from '@kolleta/core/plan';
-import { weedWords } from '@kolleta/core/words';
+import type { LayerPlan, MarkPlan } from '@kolleta/core/plan';
+import { weedStages } from '@kolleta/core/words';
 import { regionPath } from '../../drawing/regionPath';
 import { InMm, Scaled, useScale } from '../../drawing/Scaled';
 import { DrawingHead, MarkTabs, Readings, StationLayout, type StationProps } from '../../frame/station';
 import { LostButton } from '../../frame/LostButton';
 import { StepCards } from '../../frame/StepCards';
+
+/** Film darker than this hides its cuts, by its luminance. */
+const DARK = 0.08;
 
 function Waste({ plan, film }: { plan: MarkPlan; film: string }) {
   const { x, y } = useScale();
@@ -18,7 +23,6 @@ function Waste({ plan, film }: { plan: MarkPlan; film: string }) {
   const around = useMemo(() => (layer ? difference(boxRegion(growBox(plan.fitted.box, 6)), layer.region) : []), [layer, plan.fitted.box]);
   if (!layer || !inspection) return null;
   const [off, stays] = surround ? [layer.region, around] : [around, layer.region];
-  const waste = surround ? inspection.pieces.shapes : inspection.pieces.counters;
   const [mx, my] = plan.fitted.at;
   return (
     <g>
@@ -43,19 +47,27 @@ function Waste({ plan, film }: { plan: MarkPlan; film: string }) {
           vectorEffect="non-scaling-stroke"
         />
       </InMm>
-      {waste
-        .filter((w) => w.area < WEEDING.smallFrom)
-        .map((w, i) => (
-          <circle
-            key={i}
-            cx={x(w.at[0] + mx)}
-            cy={y(w.at[1] + my)}
-            r={Math.max(9, Math.sqrt(w.area) * 2)}
-            fill="none"
-            stroke="var(--color-error)"
-            strokeWidth={2.2}
-          />
-        ))}
+      {weedSpots(inspection.pieces, keptOf(plan.mark, film)).map(({ number, comes, at, area }) => {
+        const [cx, cy, r] = [x(at[0] + mx), y(at[1] + my), Math.max(9, Math.sqrt(area) * 2)];
+        const colour = comes === 'out' ? 'var(--color-error)' : 'var(--color-accent)';
+        return (
+          <g key={number}>
+            <circle cx={cx} cy={cy} r={r} fill="none" stroke={colour} strokeWidth={2.2} />
+            <text
+              x={cx + r * 0.75 + 2}
+              y={cy - r * 0.75}
+              fontSize={12}
+              fontWeight={700}
+              fill={colour}
+              stroke="var(--color-base-100)"
+              strokeWidth={3}
+              paintOrder="stroke"
+            >
+              {number}
+            </text>
+          </g>
+        );
+      })}
     </g>
   );
 }
@@ -74,10 +86,21 @@ function ScaledPath({ d }: { d: string }) {
 export function WeedStation({ job, plan, shop, edit, fix, mark, chooseMark }: StationProps) {
   const fitted = plan.marks.find((m) => m.mark.id === mark?.id);
   const layers = plan.layers.filter((l) => l.mark === mark?.id);
+  /** How a layer of this mark is weeded. */
+  const stagesOf = ({ film, weeding, width }: LayerPlan): string[] => {
+    const pieces = fitted?.inspections.find((one) => one.film.id === film.id)?.pieces;
+    const spots = pieces ? weedSpots(pieces, weeding.kept) : [];
+    return weedStages({
+      ...{ kept: weeding.kept, letters: mark?.artwork.kind === 'text', onCarrier: weeding.onCarrier, width },
+      ...{ dark: luminance(film.colour) < DARK, hot: FILM_KINDS[film.kind].by === 'heat' },
+      smallOut: spots.filter(({ comes }) => comes === 'out').length,
+      smallStays: spots.filter(({ comes }) => comes === 'stays').length,
+    });
+  };
   const drawing =
     fitted && mark && layers.length > 0 ? (
       <>
-        <DrawingHead title="Hatched comes off, plain stays" text="ringed pieces are small: hook and tweezers, and count them" />
+        <DrawingHead title="Hatched comes off, plain stays" text="numbered is small: red comes out, amber stays and is held down" />
         <div className="flex flex-1 flex-col">
           {layers.map((layer) => (
             <Scaled
@@ -107,9 +130,12 @@ export function WeedStation({ job, plan, shop, edit, fix, mark, chooseMark }: St
             {job.count > 1 ? `${job.count} marks, ${formatDuration(layer.weeding.minutes)} each. ` : ''}
             Weed out {counted(layer.weeding.wastePieces, 'bit')} per mark
             {layer.weeding.smallPieces > 0 ? `, ${layer.weeding.smallPieces} of them tiny` : ''}.{' '}
-            {weedWords(layer.weeding.kept, mark?.artwork.kind === 'text')}{' '}
-            {layer.weeding.onCarrier ? 'Keep it flat on the cutting mat while you weed.' : 'Take it off the cutting mat first.'}
           </p>
+          <ol className="mt-1 list-decimal pl-5 text-[0.92rem] leading-snug">
+            {stagesOf(layer).map((stage) => (
+              <li key={stage}>{stage}</li>
+            ))}
+          </ol>
           <p className="quiet text-sm">
             {layer.daysCut >= 1 / 24
               ? `Cut ${formatDuration(layer.daysCut * 24 * 60)} ago: the adhesive flows back into the cuts, and it takes ` +
