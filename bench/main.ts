@@ -11,7 +11,7 @@ import { importFigures } from './import';
 import { planFigures } from './plan';
 import { startFigures } from './start';
 import { cutOrderFigures } from './cutOrder';
-import { nestFigures } from './nest';
+import { nestFigures, reliefFigures } from './nest';
 import { tapeFigures } from './tape';
 import { traceFigures } from './trace';
 
@@ -22,6 +22,7 @@ const parts: [string, () => Figure[] | Promise<Figure[]>][] = [
   ['tape/', tapeFigures],
   ['nest/', nestFigures],
   ['order/', cutOrderFigures],
+  ['relief/', reliefFigures],
   ['import/', importFigures],
   ['fit/', fitFigures],
   ['fit/', roomFigures],

@@ -1,5 +1,5 @@
 import { drawMark, simpleShape } from '../core/src/artwork';
-import { checkNesting, fillSheet, nestedLength, Separation, skyline, freeEnd, type NestPart } from '../core/src/cut';
+import { checkNesting, fillSheet, nestedLength, reliefCuts, Separation, skyline, freeEnd, type NestPart } from '../core/src/cut';
 import {
   applyToRegion,
   boxHeight,
@@ -66,6 +66,34 @@ function search(parts: readonly NestPart[], seconds: number, seed: number): { le
   while (performance.now() < until) separation.round();
   const nesting = { nested: separation.nested(), tooLarge: [] };
   return { length: nestedLength(nesting, parts), boxes, faults: checkNesting(nesting, parts, [sheet], OPTIONS).length };
+}
+
+/** Of strips so wide, how many are parted by a cut from side to side, where boxes lie three mm apart. */
+export function reliefFigures(): Figure[] {
+  const faces = shippedFaces();
+  const sets = Array.from({ length: SETS }, (_, i) => decalSet(i + 1, faces));
+  const film = demoShop().films[0]!;
+  const laid = sets.map((parts) => {
+    const { nested } = skyline(parts, [freeEnd(film, ROLL)], { gap: 3, holdDown: 10 }, { rounds: 1, seed: 1 });
+    return nested.map(({ part, place }) => applyToRegion(place, parts[part]!.region));
+  });
+  const share = (strip: number) => {
+    const found = laid.map((parts) => reliefCuts(parts, strip));
+    const whole = found.reduce((sum, one) => sum + one.whole, 0);
+    return (100 * whole) / found.reduce((sum, one) => sum + one.whole + one.bridged, 0);
+  };
+  const begun = performance.now();
+  const [wide, narrow] = [share(80), share(40)];
+  const each = (performance.now() - begun) / (2 * laid.length);
+  const atLeast = (name: string, value: number, least: number): Figure => ({
+    ...atMost(name, value, 100, '%'),
+    ...{ goal: `at least ${least} %`, holds: value >= least },
+  });
+  return [
+    atLeast('relief/strips-of-80', wide, 95),
+    atLeast('relief/strips-of-40', narrow, 65),
+    atMost('relief/a-layout', each, 2000, 'ms'),
+  ];
 }
 
 const SECONDS = 5;

@@ -58,6 +58,8 @@ export interface FilmLayout {
   /** What a pen writes on each of them, where anything is written. */
   readonly pens?: readonly (readonly PenLine[] | undefined)[];
   readonly parts: readonly LaidPart[];
+  /** Cuts that part the waste, which the knife makes last. */
+  readonly relief?: readonly PenLine[];
   /** Across the film, mm. */
   readonly width: number;
   /** Taken from the roll with the hold-down margins, mm. */

@@ -72,6 +72,9 @@ export const WEEDING = {
 /** The knife: goes over the start of an outline again, mm, so that its corner is cut through. */
 export const KNIFE = { overcut: 0.3, step: 0.025 } as const;
 
+/** Relief cuts, mm: how near to a mark they may come, how far the border lies around all, and how wide a strip of waste is at most to begin with. */
+export const RELIEF = { clearance: 1, border: 3, strip: 60, least: 20, most: 300 } as const;
+
 /** Laying out film, mm. */
 export const LAYOUT = {
   /** Between any two parts. */

@@ -98,6 +98,18 @@ export const FilmDrawing = memo(function FilmDrawing({ layout, job, system, clas
           />
         ))}
       </InMm>
+      {layout.relief && (
+        <InMm>
+          <path
+            d={linePath(layout.relief)}
+            fill="none"
+            stroke="var(--color-accent)"
+            strokeWidth={1.4}
+            strokeDasharray="6 3"
+            vectorEffect="non-scaling-stroke"
+          />
+        </InMm>
+      )}
       {layout.pens && (
         <InMm>
           {layout.parts.map((part) => (

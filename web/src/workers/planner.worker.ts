@@ -1,6 +1,8 @@
 import { expose } from 'comlink';
 import {
   CUT_FILES,
+  takesRelief,
+  withRelief,
   hpglCutFile,
   inCutOrder,
   layOnPiece,
@@ -73,9 +75,10 @@ const planner = {
   onPieces(layouts: FilmLayout[], pieces: FilmPiece[], machines: Machine[]): (OnPiece | undefined)[] {
     return pieces.map((piece) => layOnPiece(layouts, piece, machines));
   },
-  /** A layout in the order in which the knife travels least. */
-  inCutOrder(layout: FilmLayout): FilmLayout {
-    return inCutOrder(layout);
+  /** A layout in the order in which the knife travels least, with relief cuts where they are wanted, strips so many mm wide. */
+  asCut(layout: FilmLayout, strip?: number): FilmLayout {
+    const ordered = inCutOrder(layout);
+    return strip !== undefined && takesRelief(layout) ? withRelief(ordered, strip) : ordered;
   },
   /** What is worth keeping of film that was cut. */
   leftOf(layout: FilmLayout): Leftover[] {

@@ -3,7 +3,7 @@ import type { FilmLayout } from '../layout';
 import { penLinesOf, strokesOf } from './strokes';
 
 /** The layers of a file: what the knife cuts, and what a pen writes first. */
-const LAYERS = { knife: { name: 'KNIFE', colour: 1 }, pen: { name: 'PEN', colour: 5 } } as const;
+const LAYERS = { knife: { name: 'KNIFE', colour: 1 }, pen: { name: 'PEN', colour: 5 }, relief: { name: 'RELIEF', colour: 3 } } as const;
 
 /** Codes and values, each on a line of its own. */
 const pairs = (...values: readonly (string | number)[]): string => values.join('\r\n');
@@ -28,13 +28,15 @@ export function dxfCutFile(layout: FilmLayout): string {
     pairs(9, '$EXTMIN', 10, '0.0', 20, '0.0', 30, '0.0', 9, '$EXTMAX', 10, at(width), 20, at(taken), 30, '0.0', 0, 'ENDSEC'),
     pairs(0, 'SECTION', 2, 'TABLES'),
     pairs(0, 'TABLE', 2, 'LTYPE', 70, 1, 0, 'LTYPE', 2, 'CONTINUOUS', 70, 64, 3, 'Solid', 72, 65, 73, 0, 40, '0.0', 0, 'ENDTAB'),
-    pairs(0, 'TABLE', 2, 'LAYER', 70, 2),
+    pairs(0, 'TABLE', 2, 'LAYER', 70, 3),
     layerRow(LAYERS.knife),
     layerRow(LAYERS.pen),
+    layerRow(LAYERS.relief),
     pairs(0, 'ENDTAB', 0, 'ENDSEC'),
     pairs(0, 'SECTION', 2, 'ENTITIES'),
     ...penLinesOf(layout).map(({ points, closed }) => polyline(points, closed, LAYERS.pen.name)),
     ...strokesOf(layout).map(({ ring }) => polyline(ring, true, LAYERS.knife.name)),
+    ...(layout.relief ?? []).map(({ points, closed }) => polyline(points, closed, LAYERS.relief.name)),
     pairs(0, 'ENDSEC', 0, 'EOF', ''),
   ].join('\r\n');
 }

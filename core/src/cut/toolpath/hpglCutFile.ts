@@ -74,6 +74,7 @@ export function hpglCutFile(layout: FilmLayout, machine: Machine): string {
   if (machine.speed !== undefined) text.push(`VS${Math.round(machine.speed)};`);
   if (machine.force !== undefined) text.push(`FS${Math.round(machine.force)};`);
   for (const { ring } of strokesOf(layout)) draw(withOvercut(ring));
+  for (const { points, closed } of layout.relief ?? []) draw(closed ? [...points, points[0]!] : points);
   text.push('PU0,0;SP0;');
   return `${text.join('\n')}\n`;
 }

@@ -34,6 +34,7 @@ export async function pdfCutFile(layout: FilmLayout, title: string): Promise<Uin
     ...penLinesOf(layout).flatMap(({ points, closed }) => line(points, closed)),
     lib.setStrokingColor(lib.rgb(0, 0, 0)),
     ...strokesOf(layout).flatMap(({ ring }) => line(ring, true)),
+    ...(layout.relief ?? []).flatMap(({ points, closed }) => line(points, closed)),
     lib.popGraphicsState(),
   );
   return pdf.save();

@@ -28,6 +28,13 @@ export function svgCutFile(layout: FilmLayout, title: string): string {
     ),
     '  </g>',
   ]);
+  const relief = layout.relief
+    ? [
+        '  <g id="relief">',
+        `   <path d="${linePathData(layout.relief, layout.taken)}" fill="none" stroke="#000" stroke-width="0.1"/>`,
+        '  </g>',
+      ]
+    : [];
   const written = layout.parts.flatMap((part) => {
     const pen = layout.pens?.[part.outline];
     return pen
@@ -42,6 +49,7 @@ export function svgCutFile(layout: FilmLayout, title: string): string {
     `<svg xmlns="http://www.w3.org/2000/svg" width="${width}mm" height="${height}mm" viewBox="0 0 ${width} ${height}">`,
     `  <title>${xmlText(title)}</title>`,
     ...(written.length > 0 ? ['  <g id="pen">', ...written, '  </g>', '  <g id="knife">', ...paths, '  </g>'] : paths),
+    ...relief,
     '</svg>',
     '',
   ].join('\n');

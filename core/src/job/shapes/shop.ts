@@ -1,5 +1,5 @@
 import Type from 'typebox';
-import { CARRIER_GRADES, FILM_KINDS, FINISH_GRIP, PRESSING, SUPPLY_KINDS, SUPPLY_UNITS, TAPE_KINDS } from '../../facts';
+import { CARRIER_GRADES, FILM_KINDS, FINISH_GRIP, PRESSING, RELIEF, SUPPLY_KINDS, SUPPLY_UNITS, TAPE_KINDS } from '../../facts';
 import { drawnPart } from './artwork';
 import { filmOutline } from './event';
 import { job, ownStep } from './job';
@@ -253,6 +253,8 @@ export const shop = record(
     patterns: maybe(list(pattern, 500)),
     /** How pieces of a ground are always made ready: steps of the maker's own, and what is done otherwise than as usual. */
     habits: maybe(list(habit, 100)),
+    /** Relief cuts part the waste into strips so wide, mm; without it the surround comes away in one pull. */
+    relief: maybe(number(RELIEF.least, RELIEF.most)),
     /** Layouts that were kept, the newest last. */
     layouts: maybe(list(keptLayout, 60)),
   },

@@ -1,9 +1,9 @@
 import { useMemo, useRef, useState } from 'react';
 import { Link } from 'react-router';
-import { FILM_KINDS, KNIFE, LAYOUT } from '@kolleta/core/facts';
-import { asTested, beforeCutOf, CUT_FILES, cutMirrored, keptOf, type CutFileId, type FilmLayout } from '@kolleta/core/cut';
+import { FILM_KINDS, KNIFE, LAYOUT, RELIEF } from '@kolleta/core/facts';
+import { asTested, beforeCutOf, CUT_FILES, cutMirrored, keptOf, takesRelief, type CutFileId, type FilmLayout } from '@kolleta/core/cut';
 import { beforeCutWords, mirrorWords, sheetWeedWords } from '@kolleta/core/words';
-import { holdsCut, readingTitle, type Job, type JobId } from '@kolleta/core/job';
+import { holdsCut, readingTitle, removeAt, setAt, type Job, type JobId } from '@kolleta/core/job';
 import type { JobPlan, Plan } from '@kolleta/core/plan';
 import { formatDuration, formatLength, formatWay, inSentence } from '@kolleta/core/units';
 import { FilmDrawing } from '../../drawing/FilmDrawing';
@@ -18,6 +18,8 @@ import { DrawingHead, Readings, StationLayout, type StationProps } from '../../f
 import { StepCards } from '../../frame/StepCards';
 import { useWorkshop } from '../../storage/useWorkshop';
 import { noteFile } from '../../storage/cutterRuns';
+import { editShop } from '../../storage/editShop';
+import { LengthWord, Sentence, Switch } from '../../ui/tokens';
 import { CutAlong } from './CutAlong';
 import { CutAnswer } from './CutAnswer';
 import { CutterPanel } from './CutterPanel';
@@ -25,7 +27,7 @@ import { layoutToCut, type LayoutToCut } from './layoutToCut';
 import { KnifeCard } from './KnifeCard';
 import { gainsByOutlines, NestCard } from './NestCard';
 import { FromCard } from './FromCard';
-import { layFrom, pieceFrom, useCutOrder, usePieces } from './usePieces';
+import { layFrom, pieceFrom, useAsCut, usePieces } from './usePieces';
 import { useTogether } from './useTogether';
 import { useCutter } from './useCutter';
 
@@ -67,7 +69,7 @@ export function CutStation({ job, plan, shop, edit, fix, mark }: StationProps) {
   const piece = pieceFrom(offers, from[filmId]);
   const onRoll = together ?? own;
   const layout = piece?.layout ?? onRoll;
-  const ordered = useCutOrder(layout);
+  const ordered = useAsCut(layout, shop.relief);
   const { fresh, settled } = useSettling();
   const [busy, setBusy] = useState(false);
   const marks = job.marks.filter((m) => plan.layers.some((l) => l.mark === m.id && l.film.id === own?.film.id));
@@ -149,10 +151,10 @@ export function CutStation({ job, plan, shop, edit, fix, mark }: StationProps) {
         text={
           done
             ? 'This job has been cut from it.'
-            : `red is the knife · ${piece ? `kept free at the edges, ${formatLength(LAYOUT.onCarrier, system)}` : `shaded is held down, ${formatLength(LAYOUT.holdDown, system)} each side`}${chosen.length > 1 ? ' · grey belongs to other jobs' : ''}`
+            : `red is the knife${ordered?.relief ? ' · dashed parts the waste' : ''} · ${piece ? `kept free at the edges, ${formatLength(LAYOUT.onCarrier, system)}` : `shaded is held down, ${formatLength(LAYOUT.holdDown, system)} each side`}${chosen.length > 1 ? ' · grey belongs to other jobs' : ''}`
         }
       />
-      <FilmDrawing layout={layout} job={job.id} system={system} className="h-[24rem] flex-1 lg:h-auto" />
+      <FilmDrawing layout={ordered ?? layout} job={job.id} system={system} className="h-[24rem] flex-1 lg:h-auto" />
       <dl className="border-base-300 measure grid grid-cols-2 gap-x-4 border-t px-4 py-2.5 text-[0.86rem] sm:grid-cols-4">
         {[
           piece ? ['of the roll', 'nothing'] : ['film taken', formatLength(layout.taken, system)],
@@ -278,6 +280,37 @@ export function CutStation({ job, plan, shop, edit, fix, mark }: StationProps) {
         </div>
       )}
       {layout?.machine && !done && !run && <KnifeCard key={`${filmId} ${layout.machine.id}`} layout={layout} machine={layout.machine} />}
+      {layout && !done && !run && takesRelief(layout) && (
+        <div className="sheet px-4 py-2.5">
+          <Sentence>
+            For weeding{' '}
+            <Switch
+              label="Relief cuts"
+              on={shop.relief !== undefined}
+              yes="relief cuts part the waste"
+              no="the surround comes away in one pull"
+              onChange={(on) =>
+                editShop(on ? setAt(['relief'], RELIEF.strip) : removeAt(['relief']), on ? 'Relief cuts' : 'No relief cuts')
+              }
+            />
+            {shop.relief !== undefined && (
+              <>
+                {' '}
+                into strips of at most{' '}
+                <LengthWord
+                  label="Width of a strip"
+                  value={shop.relief}
+                  system={system}
+                  least={RELIEF.least}
+                  onChange={(mm) => editShop(setAt(['relief'], Math.min(RELIEF.most, mm)), 'Width of a strip')}
+                />
+                , never nearer than {formatLength(RELIEF.clearance, system)} to a mark
+              </>
+            )}
+            .
+          </Sentence>
+        </div>
+      )}
       {onRoll && !done && !run && (
         <FromCard
           roll={onRoll}

@@ -44,12 +44,12 @@ export function usePieces(layouts: readonly FilmLayout[], { machines }: Pick<Sho
   return (on && pieces.length > 0 && data) || [];
 }
 
-/** A layout in the order of the cut, once that is found; until then as it is. */
-export function useCutOrder(layout: FilmLayout | undefined): FilmLayout | undefined {
+/** A layout in the order of the cut with its relief cuts, once these are found; until then as it is. */
+export function useAsCut(layout: FilmLayout | undefined, strip: number | undefined): FilmLayout | undefined {
   const number = useNumberOf(layout ? [layout] : []);
   const { data } = useQuery({
-    queryKey: ['cut order', number],
-    queryFn: () => plannerWorker.call((planner) => planner.inCutOrder(layout!)),
+    queryKey: ['as cut', number, strip],
+    queryFn: () => plannerWorker.call((planner) => planner.asCut(layout!, strip)),
     enabled: layout !== undefined,
     staleTime: Infinity,
     gcTime: 5_000,
@@ -69,5 +69,5 @@ export async function layFrom(layouts: readonly FilmLayout[], shop: Shop, from: 
   const pieces = from === 'roll' ? [] : piecesBeside(layouts);
   const piece = pieces.length > 0 ? pieceFrom(await offersOf(layouts, pieces, shop.machines), from) : undefined;
   const layout = piece ? piece.layout : await layTogether(layouts, shop);
-  return plannerWorker.call((planner) => planner.inCutOrder(layout));
+  return plannerWorker.call((planner) => planner.asCut(layout, shop.relief));
 }
