@@ -9,7 +9,8 @@ import { FILE_VERSION } from './version';
  * What makes a file of a version one of the next, the first for version 1. Both only add: version 2 outlines, features, edits, lists, a shelf;
  * version 3 supplies, sheets and offcuts, carriers, presses, patterns of jobs, counts of stock, hours beside the week; version 4 reverse masks,
  * etched and heat-applied marks with their films, edges and tools, sealers, steps of one's own, what a job needs;
- * version 5 old coats and prints, what is primed or left out of the usual steps, bridges, strokes, ways of taping, kept layouts.
+ * version 5 old coats and prints, what is primed or left out of the usual steps, bridges, strokes, ways of taping, kept layouts,
+ * film that was lost, pieces that were spoiled, test cuts and blades, offcuts with their outlines, relief cuts.
  */
 const MIGRATIONS: readonly ((data: Record<string, unknown>) => Record<string, unknown>)[] = [
   (data) => data,
