@@ -1,5 +1,15 @@
 import { drawMark, simpleShape } from '../core/src/artwork';
-import { checkNesting, fillSheet, nestedLength, reliefCuts, Separation, skyline, freeEnd, type NestPart } from '../core/src/cut';
+import {
+  checkNesting,
+  fillSheet,
+  nestedLength,
+  reliefCuts,
+  Separation,
+  skyline,
+  startByOutlines,
+  freeEnd,
+  type NestPart,
+} from '../core/src/cut';
 import {
   applyToRegion,
   boxHeight,
@@ -56,16 +66,20 @@ function decalSet(seed: number, faces: ReturnType<typeof shippedFaces>): NestPar
   });
 }
 
-/** Rounds for so many seconds. */
+/** Rounds for so many seconds from both starts, as two workers look at once: each has the whole time of a core. */
 function search(parts: readonly NestPart[], seconds: number, seed: number): { length: number; boxes: number; faults: number } {
   const sheet = freeEnd(demoShop().films[0]!, ROLL);
-  const start = skyline(parts, [sheet], OPTIONS, { rounds: 1, seed });
-  const boxes = nestedLength(start, parts);
-  const until = performance.now() + seconds * 1000;
-  const separation = new Separation(parts, sheet, OPTIONS, start, seed);
-  while (performance.now() < until) separation.round();
-  const nesting = { nested: separation.nested(), tooLarge: [] };
-  return { length: nestedLength(nesting, parts), boxes, faults: checkNesting(nesting, parts, [sheet], OPTIONS).length };
+  const laid = skyline(parts, [sheet], OPTIONS, { rounds: 1, seed });
+  const boxes = nestedLength(laid, parts);
+  const found = (['boxes', 'outlines'] as const).map((from, i) => {
+    const until = performance.now() + seconds * 1000;
+    const start = from === 'boxes' ? laid : startByOutlines(parts, sheet, OPTIONS, { rounds: 24, seed }, laid);
+    const separation = new Separation(parts, sheet, OPTIONS, start, seed + i * 100);
+    while (performance.now() < until) separation.round();
+    const nesting = { nested: separation.nested(), tooLarge: [] };
+    return { length: nestedLength(nesting, parts), boxes, faults: checkNesting(nesting, parts, [sheet], OPTIONS).length };
+  });
+  return found.reduce((best, one) => (one.length < best.length ? one : best));
 }
 
 /** Of strips so wide, how many are parted by a cut from side to side, where boxes lie three mm apart. */

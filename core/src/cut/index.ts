@@ -8,6 +8,7 @@ export * from './lostShapes';
 export * from './nest/checkNesting';
 export * from './nest/fillSheet';
 export * from './nest/keptLayout';
+export * from './nest/nestedLength';
 export * from './nest/nester';
 export * from './nest/packBoxes';
 export * from './nest/sheet';

@@ -1,5 +1,15 @@
 import { expose } from 'comlink';
-import { checkNesting, nestedLength, placesOf, Separation, skyline, type NestOptions, type NestPart, type Sheet } from '@kolleta/core/cut';
+import {
+  checkNesting,
+  nestedLength,
+  placesOf,
+  Separation,
+  skyline,
+  startByOutlines,
+  type NestOptions,
+  type NestPart,
+  type Sheet,
+} from '@kolleta/core/cut';
 import type { KeptLayout } from '@kolleta/core/job';
 
 /** The best layout so far: how far along the film it reaches, mm, against that of the boxes. */
@@ -9,16 +19,20 @@ export interface NestReport {
   readonly rounds: number;
 }
 
+/** So many orders are tried for a start by outlines. */
+const STARTS = 24;
+
 let search:
   { separation: Separation; parts: readonly NestPart[]; sheet: Sheet; options: NestOptions; boxes: number; rounds: number } | undefined;
 
 const nester = {
-  /** Begins with the boxes of the parts. */
-  begin(parts: readonly NestPart[], sheet: Sheet, options: NestOptions, seed: number): NestReport {
-    const start = skyline(parts, [sheet], options, { rounds: 1, seed });
-    const boxes = nestedLength(start, parts);
+  /** Begins with the boxes of the parts, or with their outlines each laid at the lowest place: from there other layouts are found. */
+  begin(parts: readonly NestPart[], sheet: Sheet, options: NestOptions, seed: number, from: 'boxes' | 'outlines'): NestReport {
+    const laid = skyline(parts, [sheet], options, { rounds: 1, seed });
+    const boxes = nestedLength(laid, parts);
+    const start = from === 'boxes' ? laid : startByOutlines(parts, sheet, options, { rounds: STARTS, seed }, laid);
     search = { separation: new Separation(parts, sheet, options, start, seed), parts, sheet, options, boxes, rounds: 0 };
-    return { length: boxes, boxes, rounds: 0 };
+    return { length: nestedLength(start, parts), boxes, rounds: 0 };
   },
   /** Looks on for so long, ms. */
   run(ms: number): NestReport {

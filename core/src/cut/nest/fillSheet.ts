@@ -1,8 +1,21 @@
-import { applyToRegion, boxCentre, boxOf, numbersFrom, offset, regionArea, then, translation, type Transform } from '../../geometry';
+import {
+  applyToRegion,
+  boxCentre,
+  boxOf,
+  boxRegion,
+  numbersFrom,
+  offset,
+  regionArea,
+  then,
+  translation,
+  type Box,
+  type Transform,
+} from '../../geometry';
 import { cellsOf, FreeCells, type CellShape } from './cells';
 import { QUARTER_TURNS } from './keptLayout';
 import { grownOutline } from './nestShape';
-import type { Nested, NestBudget, NestOptions, NestPart } from './nester';
+import type { Nested, NestBudget, NestOptions, NestPart, Nesting } from './nester';
+import { nestedLength } from './nestedLength';
 import type { Sheet } from './sheet';
 
 /** Cells are no smaller than this, mm, and a sheet has no more of them. */
@@ -28,70 +41,89 @@ interface Turned {
 }
 
 /**
- * Lays parts on a sheet of any outline, with holes, until no more fit: each at the lowest place where it fits, by its true outline, also in
- * holes of others (bottom-left on cells; Dowsland, Vaid and Dowsland, 2002). Again and again in other orders, the best of which is kept: most
- * film used, then the largest box left free.
- *
- * @param sheet of bounded size; `options.holdDown` is kept free along its edges and its holes
- * @param fixed copies that lie where they are and are not moved
- * @param rounds of `budget`: orders that are tried; the first is by size
- * @param better told of each better layout; true from it ends the search
+ * Parts laid on a sheet of any outline, with holes, until no more fit: each at the lowest place where it fits, by its true outline, also in holes of
+ * others (bottom-left on cells; Dowsland, Vaid and Dowsland, 2002). Every round tries another order.
  */
-export function fillSheet(
-  parts: readonly NestPart[],
-  sheet: Sheet,
-  { gap, holdDown }: NestOptions,
-  { rounds, seed }: NestBudget,
-  fixed: readonly Nested[] = [],
-  better: (best: Filled, round: number) => boolean = () => false,
-): Filled {
-  const box = boxOf(sheet.outline);
-  const [width, height] = [box.maxX - box.minX, box.maxY - box.minY];
-  const cell = Math.max(CELL.least, Math.sqrt((width * height) / CELL.most));
-  const reach = REACH * cell;
-  const origin = translation(-box.minX, -box.minY);
-  // every part and every edge keeps half a gap for itself: two that share no cell are a whole gap apart
-  const edge = Math.max(0, holdDown - gap / 2) + reach;
-  const usable = cellsOf(applyToRegion(origin, offset(sheet.outline, -edge)), cell);
-  const [columns, rows] = [Math.ceil(width / cell), Math.ceil(height / cell)];
-  const areas = parts.map(({ region }) => regionArea(region));
-  const grown = parts.map(({ region }) => grownOutline(region, gap + 2 * reach));
-  const turned = parts.map(({ region, fixed: upright }, p): Turned[] => {
-    const [cx, cy] = boxCentre(boxOf(region));
-    return (upright ? QUARTER_TURNS.slice(0, 1) : QUARTER_TURNS).map((quarter) => {
-      const turn = then(translation(-cx, -cy), quarter);
-      return { turn, cells: cellsOf(applyToRegion(turn, grown[p]!), cell) };
+class SheetFill {
+  readonly #cell: number;
+  readonly #box: Box;
+  readonly #areas: readonly number[];
+  readonly #sizes: readonly number[];
+  readonly #turned: readonly (readonly Turned[])[];
+  readonly #items: readonly { readonly part: number; readonly copy: number }[];
+  readonly #room: () => FreeCells;
+
+  /**
+   * @param sheet of bounded size; `options.holdDown` is kept free along its edges and its holes
+   * @param fixed copies that lie where they are and are not moved
+   * @param least cells are no smaller than this, mm: larger ones are quicker, and lose that much room
+   */
+  constructor(
+    parts: readonly NestPart[],
+    sheet: Sheet,
+    { gap, holdDown }: NestOptions,
+    readonly seed: number,
+    readonly fixed: readonly Nested[] = [],
+    least: number = CELL.least,
+  ) {
+    const box = boxOf(sheet.outline);
+    const [width, height] = [box.maxX - box.minX, box.maxY - box.minY];
+    const cell = Math.max(least, Math.sqrt((width * height) / CELL.most));
+    const reach = REACH * cell;
+    const origin = translation(-box.minX, -box.minY);
+    // every part and every edge keeps half a gap for itself: two that share no cell are a whole gap apart
+    const edge = Math.max(0, holdDown - gap / 2) + reach;
+    const usable = cellsOf(applyToRegion(origin, offset(sheet.outline, -edge)), cell);
+    const [columns, rows] = [Math.ceil(width / cell), Math.ceil(height / cell)];
+    const grown = parts.map(({ region }) => grownOutline(region, gap + 2 * reach));
+    this.#cell = cell;
+    this.#box = box;
+    this.#areas = parts.map(({ region }) => regionArea(region));
+    this.#sizes = parts.map(({ region }) => {
+      const own = boxOf(region);
+      return Math.max(own.maxX - own.minX, own.maxY - own.minY) ** 2;
     });
-  });
-  const room = (): FreeCells => {
-    const free = new FreeCells(columns, rows, usable);
-    for (const { part, place } of fixed) free.take(cellsOf(applyToRegion(then(place, origin), grown[part]!), cell), 0, 0);
-    return free;
-  };
-  const given = new Set(fixed.map(({ part, copy }) => `${part}/${copy}`));
-  const items = parts.flatMap(({ copies }, part) =>
-    Array.from({ length: copies }, (_, copy) => ({ part, copy })).filter(({ copy }) => !given.has(`${part}/${copy}`)),
-  );
-  const fixedArea = fixed.reduce((sum, { part }) => sum + areas[part]!, 0);
-  let best: Filled = { nested: [], area: -1, free: 0 };
-  for (let round = 0; round < rounds; round++) {
-    const random = numbersFrom(seed * 7919 + round);
-    const sizes = items.map(({ part }) => {
-      const own = boxOf(parts[part]!.region);
-      const size = round % 2 === 0 ? areas[part]! : Math.max(own.maxX - own.minX, own.maxY - own.minY) ** 2;
+    this.#turned = parts.map(({ region, fixed: upright }, p): Turned[] => {
+      const [cx, cy] = boxCentre(boxOf(region));
+      return (upright ? QUARTER_TURNS.slice(0, 1) : QUARTER_TURNS).map((quarter) => {
+        const turn = then(translation(-cx, -cy), quarter);
+        return { turn, cells: cellsOf(applyToRegion(turn, grown[p]!), cell) };
+      });
+    });
+    this.#room = () => {
+      const free = new FreeCells(columns, rows, usable);
+      for (const { part, place } of fixed) free.take(cellsOf(applyToRegion(then(place, origin), grown[part]!), cell), 0, 0);
+      return free;
+    };
+    const given = new Set(fixed.map(({ part, copy }) => `${part}/${copy}`));
+    this.#items = parts.flatMap(({ copies }, part) =>
+      Array.from({ length: copies }, (_, copy) => ({ part, copy })).filter(({ copy }) => !given.has(`${part}/${copy}`)),
+    );
+  }
+
+  /** The largest first: by their area or their longer side in turn, the first two rounds just so, then shuffled. */
+  #order(round: number): number[] {
+    const random = numbersFrom(this.seed * 7919 + round);
+    const sizes = this.#items.map(({ part }) => {
+      const size = round % 2 === 0 ? this.#areas[part]! : this.#sizes[part]!;
       return size * (round < 2 ? 1 : Math.exp((random() - 0.5) * 2 * SHUFFLED));
     });
-    const order = items.map((_, i) => i).toSorted((a, b) => sizes[b]! - sizes[a]! || a - b);
-    const free = room();
-    const nested: Nested[] = [...fixed];
-    let area = fixedArea;
+    return this.#items.map((_, i) => i).toSorted((a, b) => sizes[b]! - sizes[a]! || a - b);
+  }
+
+  /** What finds room in the order of a round; the same round gives the same. */
+  round(round: number): Filled {
+    const [cell, box] = [this.#cell, this.#box];
+    const free = this.#room();
+    const nested: Nested[] = [...this.fixed];
+    let area = this.fixed.reduce((sum, { part }) => sum + this.#areas[part]!, 0);
     const full = new Set<number>();
-    for (const i of order) {
-      const { part, copy } = items[i]!;
+    for (const i of this.#order(round)) {
+      const { part, copy } = this.#items[i]!;
       // what found no room once finds none later
       if (full.has(part)) continue;
       let found: { at: Turned; column: number; row: number; top: number } | undefined;
-      for (const at of turned[part]!) {
+      for (const at of this.#turned[part]!) {
         const place = free.lowest(at.cells, found ? found.top - at.cells.rows.length - at.cells.low : Infinity);
         if (!place) continue;
         const top = place.row + at.cells.low + at.cells.rows.length;
@@ -102,16 +134,61 @@ export function fillSheet(
         continue;
       }
       free.take(found.at.cells, found.column, found.row);
-      area += areas[part]!;
+      area += this.#areas[part]!;
       const to = translation(found.column * cell + box.minX, found.row * cell + box.minY);
       nested.push({ part, copy, sheet: 0, place: then(found.at.turn, to) });
     }
     const left = free.largestBox();
-    const filled: Filled = { nested, area, free: left.columns * left.rows * cell * cell };
-    if (filled.area > best.area + 1e-6 || (filled.area > best.area - 1e-6 && filled.free > best.free)) {
-      best = filled;
-      if (better(best, round)) break;
-    }
+    return { nested, area, free: left.columns * left.rows * cell * cell };
+  }
+}
+
+/**
+ * The best of some rounds on a sheet or an offcut: most film used, then the largest box left free.
+ *
+ * @param fixed copies that lie where they are and are not moved
+ */
+export function fillSheet(
+  parts: readonly NestPart[],
+  sheet: Sheet,
+  options: NestOptions,
+  { rounds, seed }: NestBudget,
+  fixed: readonly Nested[] = [],
+): Filled {
+  const fill = new SheetFill(parts, sheet, options, seed, fixed);
+  let best: Filled = { nested: [], area: -1, free: 0 };
+  for (let round = 0; round < rounds; round++) {
+    const found = fill.round(round);
+    if (found.area > best.area + 1e-6 || (found.area > best.area - 1e-6 && found.free > best.free)) best = found;
   }
   return best;
+}
+
+/** Cells of a strip on which only a start is looked for, mm. */
+const COARSE = 1.2;
+
+/**
+ * Parts on a roll's free end by their outlines, as short as some rounds make it: what a search begins with.
+ *
+ * @param boxes the same parts laid by their boxes
+ * @returns the boxes, where nothing shorter was found
+ */
+export function startByOutlines(
+  parts: readonly NestPart[],
+  sheet: Sheet,
+  options: NestOptions,
+  { rounds, seed }: NestBudget,
+  boxes: Nesting,
+): Nesting {
+  let best = { length: nestedLength(boxes, parts), nesting: boxes };
+  const bounds = boxOf(sheet.outline);
+  const outline = boxRegion({ ...bounds, maxY: bounds.minY + best.length + options.holdDown });
+  const fill = new SheetFill(parts, { ...sheet, outline }, options, seed, [], COARSE);
+  const all = parts.reduce((sum, { copies }) => sum + copies, 0);
+  for (let round = 0; round < rounds; round++) {
+    const { nested } = fill.round(round);
+    const length = nestedLength({ nested }, parts);
+    if (nested.length === all && length < best.length) best = { length, nesting: { nested, tooLarge: [] } };
+  }
+  return best.nesting;
 }

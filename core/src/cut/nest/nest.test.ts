@@ -7,7 +7,9 @@ import type { Nester, NestPart, Nesting } from './nester';
 import { freeEnd, type Sheet } from './sheet';
 import { asKept, partsKey, placesOf, type NamedPart } from './keptLayout';
 import { grownOutline } from './nestShape';
-import { nestedLength, separate } from './separate';
+import { startByOutlines } from './fillSheet';
+import { nestedLength } from './nestedLength';
+import { separate } from './separate';
 import { skyline } from './skyline';
 
 const [film] = demoShop().films as [ReturnType<typeof demoShop>['films'][number]];
@@ -118,6 +120,29 @@ describe('the outline that is moved about', () => {
       }),
       { numRuns: 60 },
     );
+  });
+});
+
+describe('a start by outlines', () => {
+  it('is whole and without faults, no longer than the boxes, shorter where they stand open, and the same each time', () => {
+    const sheets = [freeEnd(film, 200)];
+    const stars: NestPart[] = [
+      { region: star(3, 30, 10), copies: 8 },
+      { region: star(5, 14, 6), copies: 6 },
+    ];
+    const plates: NestPart[] = [{ region: boxRegion({ minX: 0, minY: 0, maxX: 55, maxY: 30 }), copies: 9 }];
+    for (const [parts, open] of [
+      [stars, true],
+      [plates, false],
+    ] as const) {
+      const boxes = skyline(parts, sheets, OPTIONS, BUDGET);
+      const found = startByOutlines(parts, sheets[0]!, OPTIONS, { rounds: 6, seed: 4 }, boxes);
+      expect(checkNesting(found, parts, sheets, OPTIONS)).toEqual([]);
+      const [length, least] = [nestedLength(found, parts), nestedLength(boxes, parts)];
+      if (open) expect(length).toBeLessThan(least);
+      else expect(length).toBeLessThanOrEqual(least);
+      expect(startByOutlines(parts, sheets[0]!, OPTIONS, { rounds: 6, seed: 4 }, boxes)).toEqual(found);
+    }
   });
 });
 

@@ -1,4 +1,4 @@
-import { boxCentre, boxHeight, boxOf, boxWidth, numbersFrom, then, translation } from '../../geometry';
+import { boxCentre, boxOf, numbersFrom, then, translation } from '../../geometry';
 import { badness, overlap } from './collide';
 import { QUARTER_TURNS as TURNS } from './keptLayout';
 import { nestBody, type NestBody, type NestShape } from './nestShape';
@@ -300,12 +300,3 @@ export const separate: Nester = (parts, sheets, options, { rounds, seed }) => {
   for (let round = 0; round < rounds; round++) search.round();
   return search.length < Infinity ? { nested: search.nested(), tooLarge: start.tooLarge } : start;
 };
-
-/** How far along the film a nesting reaches, mm. */
-export const nestedLength = ({ nested }: Pick<Nesting, 'nested'>, parts: readonly NestPart[]): number =>
-  nested.reduce((most, { part, place }) => {
-    const box = boxOf(parts[part]!.region);
-    const [w, h] = [boxWidth(box) / 2, boxHeight(box) / 2];
-    const [, cy] = [0, place[1] * ((box.minX + box.maxX) / 2) + place[3] * ((box.minY + box.maxY) / 2) + place[5]];
-    return Math.max(most, cy + Math.abs(place[1]) * w + Math.abs(place[3]) * h);
-  }, 0);

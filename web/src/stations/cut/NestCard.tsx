@@ -19,10 +19,15 @@ const ENOUGH_MS = 20_000;
 /** Layouts of other parts of the same film that are kept beside this one. */
 const MOST_KEPT = 6;
 
-const nestWorker = new WatchedWorker<NestWorker>(
-  'The nester',
-  () => new Worker(new URL('../../workers/nest.worker.ts', import.meta.url), { type: 'module' }),
-  LIMIT_MS,
+/** Two look at once, each from another start and with chance of its own. */
+const STARTS = ['boxes', 'outlines'] as const;
+const nestWorkers = STARTS.map(
+  () =>
+    new WatchedWorker<NestWorker>(
+      'The nester',
+      () => new Worker(new URL('../../workers/nest.worker.ts', import.meta.url), { type: 'module' }),
+      LIMIT_MS,
+    ),
 );
 
 /** What a layout is made of, as it was asked to be laid. */
@@ -76,16 +81,26 @@ export function NestCard({ layout, kept, system }: { layout: FilmLayout; kept: r
   const look = async () => {
     stop.current = false;
     try {
-      const first = await nestWorker.call((nester) => nester.begin(parts, layout.sheet, LAYOUT, 1));
-      setReport(first);
       const until = performance.now() + ENOUGH_MS;
-      let last = first;
-      while (!stop.current && performance.now() < until) {
-        last = await nestWorker.call((nester) => nester.run(SLICE_MS));
-        setReport(last);
-      }
-      const places = await nestWorker.call((nester) => nester.best());
-      if (places && last.length < now - 0.5) await keep(places, now - last.length);
+      let best: NestReport | undefined;
+      const hear = (heard: NestReport) => {
+        if (!best || heard.length < best.length) best = heard;
+        setReport(best);
+      };
+      const found = await Promise.all(
+        STARTS.map(async (from, i) => {
+          const worker = nestWorkers[i]!;
+          let last = await worker.call((nester) => nester.begin(parts, layout.sheet, LAYOUT, i + 1, from));
+          hear(last);
+          while (!stop.current && performance.now() < until) {
+            last = await worker.call((nester) => nester.run(SLICE_MS));
+            hear(last);
+          }
+          return { length: last.length, places: await worker.call((nester) => nester.best()) };
+        }),
+      );
+      const [shortest] = found.filter(({ places }) => places).toSorted((one, other) => one.length - other.length);
+      if (shortest?.places && shortest.length < now - 0.5) await keep(shortest.places, now - shortest.length);
       else tell('No shorter layout was found in that time.');
     } catch (error) {
       if (!(error instanceof WorkerStopped) || !stop.current) tell(plainly(error), { tone: 'error' });
