@@ -1,5 +1,5 @@
 import { actions } from '../web/src/app/actions';
-import { expect, kept, openBench, openStation, test } from './workshop';
+import { expect, kept, openBench, openStation, secondsPass, test } from './workshop';
 
 test('somebody new makes a real mark of one word', async ({ page }) => {
   await openBench(page);
@@ -67,7 +67,7 @@ test('a clock set back while closed is asked about, and timers stand where they 
   await openBench(page);
   await page.getByRole('button', { name: 'Start' }).click();
   await expect(page.getByText('NOW, RUNNING')).toBeVisible();
-  await page.clock.runFor(21_000);
+  await secondsPass(page, 21);
   const timer = page.getByRole('timer').first();
   await expect(timer).toContainText(/08:[0-3]\d/);
   await page.goto('about:blank');
@@ -85,7 +85,7 @@ test('a clock put forward while closed, with a timer running, is asked about', a
   await openBench(page);
   await page.getByRole('button', { name: 'Start' }).click();
   await expect(page.getByText('NOW, RUNNING')).toBeVisible();
-  await page.clock.runFor(21_000);
+  await secondsPass(page, 21);
   await page.goto('about:blank');
   await page.clock.setSystemTime(new Date('2026-11-30T15:00:00Z'));
   await page.goto('/');

@@ -42,6 +42,17 @@ export const planned = async (page: Page): Promise<void> => {
   await expect(page.locator('[data-plan=fresh]')).toBeAttached();
 };
 
+/**
+ * Lets the page's clock run on so many seconds, by little and each time with its plan: a plan that is under way while minutes pass at once would be
+ * taken for one that hangs.
+ */
+export async function secondsPass(page: Page, seconds: number): Promise<void> {
+  for (let left = seconds; left > 0; left -= 5) {
+    await planned(page);
+    await page.clock.runFor(Math.min(5, left) * 1000);
+  }
+}
+
 /** Opens the Bench with the demo workshop and waits until it can be used. */
 export async function openBench(page: Page): Promise<void> {
   await page.goto('/');
