@@ -54,6 +54,7 @@ describe('how it is weeded', () => {
     onCarrier: false,
     dark: false,
     hot: false,
+    relief: false,
     width: 50,
     smallOut: 0,
     smallStays: 0,
@@ -63,6 +64,7 @@ describe('how it is weeded', () => {
     expect(text({})).not.toMatch(/below|strips|ringed|carrier/);
     expect(text({ dark: true })).toMatch(/Light from below/);
     expect(text({ width: 200 })).toMatch(/In 4 strips/);
+    expect(text({ width: 200, relief: true })).toMatch(/Relief cuts part the waste: pull strip by strip/);
     expect(text({ width: 200, kept: 'surround' })).not.toMatch(/strips/);
     expect(text({ smallOut: 1 })).toMatch(/the 1 small piece ringed in red, by number, and count it/);
     expect(text({ smallStays: 3 })).toMatch(/the 3 small parts ringed in amber while the film around them/);

@@ -13,6 +13,8 @@ export interface WeedingOf {
   readonly dark: boolean;
   /** Film that is pressed on lies on its own carrier, and is not peeled from it. */
   readonly hot: boolean;
+  /** Relief cuts part the waste. */
+  readonly relief: boolean;
   /** mm across. */
   readonly width: number;
   /** Numbered places: small pieces that come out, and small parts that stay. */
@@ -24,7 +26,7 @@ export interface WeedingOf {
 const STRIP = 60;
 
 /** How a layer is weeded, one thing after the other. */
-export function weedStages({ kept, letters, onCarrier, dark, hot, width, smallOut, smallStays }: WeedingOf): string[] {
+export function weedStages({ kept, letters, onCarrier, dark, hot, relief, width, smallOut, smallStays }: WeedingOf): string[] {
   const mask = kept === 'surround' || kept === 'maskShapes';
   const strips = Math.ceil(width / STRIP);
   const things = letters ? 'letters' : 'parts';
@@ -41,12 +43,14 @@ export function weedStages({ kept, letters, onCarrier, dark, hot, width, smallOu
     weedWords(kept, letters),
     ...(mask
       ? []
-      : strips > 1
-        ? [
-            `In ${strips} strips rather than one sheet: cut the waste between the ${things} and pull each strip back low and slowly, the ${things} beside ` +
-              'it pressed down with a finger.',
-          ]
-        : [`Pull low and slowly, the ${things} beside the pull pressed down with a finger.`]),
+      : relief
+        ? [`Relief cuts part the waste: pull strip by strip, low and slowly, the ${things} beside it pressed down with a finger.`]
+        : strips > 1
+          ? [
+              `In ${strips} strips rather than one sheet: cut the waste between the ${things} and pull each strip back low and slowly, the ${things} beside ` +
+                'it pressed down with a finger.',
+            ]
+          : [`Pull low and slowly, the ${things} beside the pull pressed down with a finger.`]),
     ...(smallStays > 0
       ? [
           `Hold down the ${counted(smallStays, 'small part')} ringed in amber while the film around ${smallStays === 1 ? 'it' : 'them'} goes.`,

@@ -93,6 +93,7 @@ export function WeedStation({ job, plan, shop, edit, fix, mark, chooseMark }: St
     return weedStages({
       ...{ kept: weeding.kept, letters: mark?.artwork.kind === 'text', onCarrier: weeding.onCarrier, width },
       ...{ dark: luminance(film.colour) < DARK, hot: FILM_KINDS[film.kind].by === 'heat' },
+      relief: shop.relief !== undefined,
       smallOut: spots.filter(({ comes }) => comes === 'out').length,
       smallStays: spots.filter(({ comes }) => comes === 'stays').length,
     });
