@@ -1,3 +1,4 @@
+import { boxHeight, boxOf, boxWidth } from '../geometry';
 import { FILM_KINDS, LAYOUT } from '../facts';
 import { formatLength, type LengthSystem } from '../units';
 import { filmInstead, setAt, type Remedy, type Film, type Job, type Reading, type Shop } from '../job';
@@ -6,6 +7,18 @@ import type { FilmLayout } from './layout';
 
 /** The change that cuts from one film whatever of a job was to be cut from another. */
 const useInstead = (job: Job, from: string, to: string): Remedy['patch'] => job.marks.flatMap((mark) => filmInstead(mark, from, to));
+
+/** Film that the widest of its parts takes by itself, laid across, mm: so much is kept to cut one again. */
+function againLength({ outlines, parts }: Pick<FilmLayout, 'outlines' | 'parts'>): number {
+  const sides = [...new Set(parts.map(({ outline }) => outline))].map((i) => {
+    const box = boxOf(outlines[i]!);
+    return Math.min(boxWidth(box), boxHeight(box));
+  });
+  return sides.length === 0 ? 0 : Math.max(...sides) + 2 * LAYOUT.holdDown;
+}
+
+/** Whether a sheet or an offcut beside the roll is so large both ways. */
+const hasSpare = ({ pieces = [] }: Film, side: number): boolean => pieces.some(({ width, length }) => Math.min(width, length) >= side);
 
 /**
  * What cutting one film for one job tells: whether the roll has enough, and whether the machine takes it.
@@ -111,6 +124,19 @@ export function cutReadings(
         patch: useInstead(job, film.id, f.id),
       })),
       advice: `Buy ${film.name}.`,
+    });
+  } else if (has - shared.taken < againLength(own) && !hasSpare(film, againLength(own))) {
+    readings.push({
+      ...base,
+      verdict: 'watch',
+      value: `${say(has - shared.taken)} left over`,
+      limit: `${say(againLength(own))} to cut one again`,
+      why: `Barely enough of ${film.name}: when a part is lost, what is left holds no other.`,
+      remedies: others(own.taken).map((f) => ({
+        label: `${f.name} — ${say(left(f.id))} left`,
+        patch: useInstead(job, film.id, f.id),
+      })),
+      advice: 'Have more of it at hand before you cut, or cut the most delicate mark first and weed it before the others.',
     });
   } else {
     readings.push({

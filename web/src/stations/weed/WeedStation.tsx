@@ -1,9 +1,10 @@
 import { keptOf, weedSpots } from '@kolleta/core/cut';
-import { FILM_KINDS, TECHNIQUES, WEEDING } from '@kolleta/core/facts';
+import { FILM_KINDS, TECHNIQUES, WAITS, WEEDING } from '@kolleta/core/facts';
 import { luminance } from '@kolleta/core/fit';
 import { boxRegion, difference, growBox } from '@kolleta/core/geometry';
 import { useMemo } from 'react';
-import { counted, formatDuration } from '@kolleta/core/units';
+import { formatMoment } from '@kolleta/core/schedule';
+import { counted, formatDuration, MINUTE_MS } from '@kolleta/core/units';
 import type { LayerPlan, MarkPlan } from '@kolleta/core/plan';
 import { weedStages } from '@kolleta/core/words';
 import { regionPath } from '../../drawing/regionPath';
@@ -98,6 +99,12 @@ export function WeedStation({ job, plan, shop, edit, fix, mark, chooseMark }: St
       smallStays: spots.filter(({ comes }) => comes === 'stays').length,
     });
   };
+  /** By when a layer is weeded: a day after its cut, as that was or is planned. */
+  const weedBy = ({ film, mark: of }: LayerPlan): string => {
+    const cut = plan.schedule.steps.find(({ step }) => step.takes?.film === film.id);
+    const weeded = plan.schedule.steps.some(({ step, state }) => step.id.endsWith(`/weed:${of}:${film.id}`) && state === 'done');
+    return cut && !weeded ? ` By ${formatMoment(cut.end + WAITS.weedWithin * MINUTE_MS, shop.hours.zone)}.` : '';
+  };
   const drawing =
     fitted && mark && layers.length > 0 ? (
       <>
@@ -142,6 +149,7 @@ export function WeedStation({ job, plan, shop, edit, fix, mark, chooseMark }: St
               ? `Cut ${formatDuration(layer.daysCut * 24 * 60)} ago: the adhesive flows back into the cuts, and it takes ` +
                 `${Math.round(100 * WEEDING.staleADay * Math.min(layer.daysCut, WEEDING.staleDays))} % longer than at once.`
               : 'Weed on the day of the cut: each day makes it a quarter longer.'}
+            {weedBy(layer)}
           </p>
         </div>
       ))}
