@@ -34,7 +34,11 @@ describe('what cutting tells', () => {
   it('barely enough is a watch: room is wanted to cut a part again, on the roll or beside it', () => {
     // the part takes 60 mm across the roll, and as much as is held down at both ends
     const taken = layout(part(80, 60)).taken;
-    expect(read(part(80, 60), taken + 79)[0]).toMatchObject({ verdict: 'watch', value: '79 mm left over', limit: '80 mm to cut one again' });
+    expect(read(part(80, 60), taken + 79)[0]).toMatchObject({
+      verdict: 'watch',
+      value: '79 mm left over',
+      limit: '80 mm to cut one again',
+    });
     expect(kinds(read(part(80, 60), taken + 80))).toEqual(['film fine']);
   });
   it('enough for this job but not for all is a watch', () => {
