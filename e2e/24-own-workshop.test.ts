@@ -252,6 +252,8 @@ test('four pictures go on four plates, and words are taken out of a shape of one
   await expect(reading(page, 'Drawings from the list')).toHaveAccessibleName(/fine/);
   await planned(page);
   await page.getByRole('link', { name: /^Cut/ }).click();
+  // what is still to be cut comes first: the white film was cut before
+  await page.getByRole('group', { name: 'Films' }).getByRole('button', { name: 'White gloss' }).click();
   const film = page.getByRole('group', { name: /^White gloss: 4 marks/ });
   await expect(film).toBeVisible();
   // words out of a drawn shape
