@@ -1,6 +1,7 @@
 import { applyToPoint, boxOf, pointInRing, type Point, type Ring } from '../geometry';
 import type { FilmLayout, LaidPart } from './layout';
-import { orderContours, travelOf, type Entry } from './pathOrder';
+import { orderContours, travelOf } from './pathOrder';
+import type { Entry } from './tour';
 import { ringsToCut, strokesOf } from './toolpath/strokes';
 
 /** So many points of a part stand for it where the order of parts is looked for. */

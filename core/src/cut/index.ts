@@ -15,7 +15,7 @@ export * from './nest/sheet';
 export * from './nest/separate';
 export * from './nest/skyline';
 export * from './onPiece';
-export * from './reliefCuts';
+export * from './relief/reliefCuts';
 export * from './toolpath/cutFiles';
 export * from './toolpath/dxfCutFile';
 export * from './toolpath/hpglCutFile';

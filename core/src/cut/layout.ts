@@ -16,7 +16,7 @@ import {
 import { FILM_KINDS, LABEL, LAYOUT, TECHNIQUES } from '../facts';
 import { SAME_MM } from '../units';
 import type { Film, Id, JobId, Machine, Mark } from '../job';
-import type { Entry } from './pathOrder';
+import type { Entry } from './tour';
 import { writtenLength, type PenLine } from './toolpath/penLines';
 import type { Nested, Nester, NestPart } from './nest/nester';
 import { freeEnd, type Sheet } from './nest/sheet';

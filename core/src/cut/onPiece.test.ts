@@ -27,6 +27,7 @@ import {
   layoutFilm,
   leftOf,
   pieceSheet,
+  withRelief,
   type CutPart,
   type NestPart,
   type Sheet,
@@ -168,6 +169,18 @@ describe('what is left of film', () => {
     expect(regionArea(difference(applyToRegion(again.layout.parts[0]!.place, again.layout.outlines[0]!), left!.outline))).toBeLessThan(
       0.01,
     );
+  });
+  it('ends at the border of relief cuts: what they have parted is no offcut', () => {
+    const one = layout(1);
+    const [before] = leftOf(one);
+    const relieved = withRelief(one, 60);
+    for (const { outline } of leftOf(relieved)) {
+      const border = relieved.relief!.find(({ closed }) => closed)!;
+      // each lies where it was: beside the border, never over it
+      const free = difference(box(one.width, one.taken), [{ outer: border.points, holes: [] }]);
+      expect(regionArea(outline)).toBeLessThanOrEqual(regionArea(free) + 1);
+    }
+    expect(regionArea(before!.outline)).toBeGreaterThan(leftOf(relieved).reduce((sum, { outline }) => sum + regionArea(outline), 0));
   });
   it('the largest box in it is found', () => {
     expect(largestBoxIn(difference(box(100, 60), box(40, 60)))).toEqual({ width: 60, length: 60 });

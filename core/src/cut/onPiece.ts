@@ -65,7 +65,9 @@ export function layOnPiece(
 ): OnPiece | undefined {
   const [first] = layouts;
   if (!first) return undefined;
-  const machine = machineFor(first.film, machines);
+  // a machine with a carrier for it comes first
+  const carrying = machines.find((one) => one.carriers?.length && pieceSheet(first.film, piece, one));
+  const machine = carrying ?? machineFor(first.film, machines);
   const sheet = pieceSheet(first.film, piece, machine);
   if (!sheet) return undefined;
   const parts: CutPart[] = layouts.flatMap(partsOf);
@@ -114,7 +116,9 @@ export function leftOf(layout: FilmLayout): Leftover[] {
   const { sheet, width, taken } = layout;
   const whole = sheet.from.kind === 'roll' ? boxRegion({ minX: 0, minY: 0, maxX: width, maxY: taken }) : sheet.outline;
   const out = layout.parts.flatMap(({ outline, place }) => applyToRegion(place, offset(layout.outlines[outline]!, LAYOUT.gap)));
-  const rest = difference(whole, out);
+  // what relief cuts have parted is no offcut any more: it ends at their border
+  const border = layout.relief?.find(({ closed }) => closed);
+  const rest = difference(border ? difference(whole, [{ outer: border.points, holes: [] }]) : whole, out);
   return rest
     .map((part): Leftover => {
       const region: Region = [{ outer: simplifyRing(part.outer, SIMPLER), holes: part.holes.map((hole) => simplifyRing(hole, SIMPLER)) }];

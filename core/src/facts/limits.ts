@@ -67,6 +67,8 @@ export const WEEDING = {
   staleADay: 0.25,
   staleDays: 7,
   onCarrier: 25,
+  /** Film darker than this hides its cuts, WCAG luminance. */
+  dark: 0.08,
 } as const;
 
 /** The knife: goes over the start of an outline again, mm, so that its corner is cut through. */

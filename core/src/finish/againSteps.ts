@@ -1,5 +1,5 @@
 import { HANDS_ON, STEP_KINDS, WAITS } from '../facts';
-import type { CutFrom, Id, Job, StepId } from '../job';
+import { cutStepId, stepIdOf, type CutFrom, type Id, type Job, type StepId } from '../job';
 import { minutesFor } from './recipeDraft';
 import type { BeforeCut, Lag, LayerAbout, Recipe, TapeAbout, WeedingAbout, WorkStep } from './workStep';
 
@@ -33,6 +33,9 @@ export interface AgainWork {
   readonly penned: boolean;
   readonly layers: readonly LostLayer[];
 }
+
+/** A step after one in which something is cut again: it is weeded, taped, put back. */
+export const againStepId = (cut: StepId, what: 'weed' | 'tape' | 'back', mark: Id): StepId => `${cut}:${what}:${mark}`;
 
 type NewStep = Pick<WorkStep, 'id' | 'about' | 'hands' | 'after' | 'cautions'> & Partial<Pick<WorkStep, 'takes'>>;
 
@@ -81,11 +84,11 @@ function withOne(job: Job, recipe: Recipe, work: AgainWork, begun: (step: StepId
   for (const layer of layers) {
     const key = `${layer.mark}:${film.id}`;
     const about: LayerAbout = { mark: layer.name, film: film.name, layered: layer.layered, count: layer.count, again: true };
-    const [weed, tape] = [`${job.id}/weed:${key}`, `${job.id}/tape:${key}`];
+    const [weed, tape] = [stepIdOf(job.id, `weed:${key}`), stepIdOf(job.id, `tape:${key}`)];
     let last: Lag = { step: work.step, least: 0, why: 'lifted' };
-    let at = `${job.id}/cut:${film.id}`;
+    let at = cutStepId(job.id, film.id);
     if (!work.penned) {
-      const id = `${work.step}:weed:${layer.mark}`;
+      const id = againStepId(work.step, 'weed', layer.mark);
       add({
         id,
         about: { kind: 'weed', layer: about, weeding: layer.weeding },
@@ -102,7 +105,7 @@ function withOne(job: Job, recipe: Recipe, work: AgainWork, begun: (step: StepId
       continue;
     }
     if (taped) {
-      const id = `${work.step}:tape:${layer.mark}`;
+      const id = againStepId(work.step, 'tape', layer.mark);
       add({
         id,
         about: { kind: 'tape', layer: about, ...(layer.tape ? { tape: layer.tape } : {}) },
@@ -115,7 +118,7 @@ function withOne(job: Job, recipe: Recipe, work: AgainWork, begun: (step: StepId
     }
     const placed = next(at).filter(({ id, station }) => begun(id) && (station === 'place' || station === 'paint'));
     if (placed.length > 0) {
-      const id = `${work.step}:back:${layer.mark}`;
+      const id = againStepId(work.step, 'back', layer.mark);
       add({
         id,
         about: { kind: 'putBack', mark: layer.name, count: layer.count, taped, hot: work.hot },

@@ -2,20 +2,19 @@ import { cutPieces } from '../artwork';
 import { FILM_KINDS, TECHNIQUES } from '../facts';
 import { boxHeight, boxOf, boxWidth, edgeLength } from '../geometry';
 import { beforeCutOf, keptOf, weedingOf, type CutPart } from '../cut';
-import { tapingOf, withAgain, type AgainWork, type LostLayer, type Recipe, type TapeAbout } from '../finish';
+import { againStepId, tapingOf, withAgain, type AgainWork, type LostLayer, type Recipe, type TapeAbout } from '../finish';
 import type { Film, Id, Job, Mark, StepId } from '../job';
 import type { CutAgain, LostOf } from '../logbook';
 import type { StepFact } from '../schedule';
 import { tapePieces } from '../tape';
 import { layouts, lostParts, type FilmWork, type LaidWith } from './film';
-import type { LayerPlan } from './steps';
 import type { Memo } from './memo';
+import { daysBetween } from './sinceCut';
+import type { LayerPlan } from './steps';
 
 /** The mark that a part of a layout is of. */
 const markOfPart = (job: Pick<Job, 'marks'>, part: Id): Mark | undefined =>
   job.marks.find(({ id }) => part === id || part.startsWith(`${id}~`));
-
-const hoursBetween = (from: number, to: number): number => Math.max(0, Math.floor((to - from) / 3_600_000));
 
 /** Tape for parts that were lost: the same as the mark's, so large as they are. */
 function tapeFor(layer: LayerPlan, mark: Mark, parts: readonly CutPart[], count: number): TapeAbout | undefined {
@@ -71,8 +70,8 @@ export function cutAgainOf(
     const marks = [...new Set(again.losses.map(({ mark }) => markOfPart(job, mark)))].filter((mark) => mark !== undefined);
     const own = marks.flatMap((mark): LostLayer[] => {
       const of = parts.filter(({ of: part }) => markOfPart(job, part) === mark).map(({ part }) => part);
-      const weededAt = facts.get(`${again.step}:weed:${mark.id}`)?.doneAt ?? now;
-      const days = cutAt === undefined ? 0 : hoursBetween(cutAt, weededAt) / 24;
+      const weededAt = facts.get(againStepId(again.step, 'weed', mark.id))?.doneAt ?? now;
+      const days = cutAt === undefined ? 0 : daysBetween(cutAt, weededAt);
       return of.length > 0 ? [lostLayer(mark, layout.film, layers, of, days)] : [];
     });
     if (own.length === 0) return [];

@@ -17,7 +17,7 @@ export const FILM_WORDS: WordsOf<'cut' | 'write' | 'weed' | 'tape'> = {
     short: () => 'cut',
     text: ({ taken, first, before, hot, written, again }, say) =>
       again
-        ? `Only what was lost: it takes ${say(taken)} of film. With the settings of the first cut; a test cut only if the blade or the roll is ` +
+        ? `Only what was lost${written ? ', the pen first, then pen out and knife in' : ''}: it takes ${say(taken)} of film. With the settings of the first cut; a test cut only if the blade or the roll is ` +
           `another. ${hot ? 'Carrier side down again, mirrored.' : 'Colour side up, smooth, no curl.'}`
         : written
           ? `Pen out, knife in, and the sheet is not moved. It takes ${say(taken)} of film. Only the film is cut through, so ` +

@@ -1,4 +1,5 @@
 import type { Kept } from '../cut';
+import { RELIEF } from '../facts';
 import { counted } from '../units';
 import { weedWords } from './weedWords';
 
@@ -22,13 +23,10 @@ export interface WeedingOf {
   readonly smallStays: number;
 }
 
-/** No strip of waste is wider than this by choice, mm. */
-const STRIP = 60;
-
 /** How a layer is weeded, one thing after the other. */
 export function weedStages({ kept, letters, onCarrier, dark, hot, relief, width, smallOut, smallStays }: WeedingOf): string[] {
   const mask = kept === 'surround' || kept === 'maskShapes';
-  const strips = Math.ceil(width / STRIP);
+  const strips = Math.ceil(width / RELIEF.strip);
   const things = letters ? 'letters' : 'parts';
   return [
     mask

@@ -21,8 +21,10 @@ const MOST_TAPPED = 200;
 
 /** What is lost to begin with: all of one copy of the part that a step is about, else of the first. */
 export function firstLost(parts: readonly Part[], step?: string): Lost | undefined {
-  const about = step && parts.find(({ part }) => step.includes(`:${part.mark}`));
-  const first = about ? about : parts[0];
+  // what a step is about stands in its id, part by part
+  const about = new Set(step?.split(/[/:]/));
+  const of = ({ part }: Part) => about.has(part.mark) || about.has(part.mark.split('~')[0]!);
+  const first = parts.find((part) => of(part) && about.has(part.film.id)) ?? parts.find(of) ?? parts[0];
   return first && { film: first.film.id, mark: first.part.mark, name: first.part.name, copies: 1, shapes: [] };
 }
 

@@ -36,6 +36,10 @@ function Picking({ told }: { told: (lost: Lost) => void }) {
 
 it('begins with all of the part that the step is about', () => {
   expect(firstLost(parts, 'j/weed:n~r1:red')).toMatchObject({ film: 'red', mark: 'n~r1', copies: 1, shapes: [] });
+  expect(firstLost(parts, 'j/place:n')).toMatchObject({ mark: 'n~r1' });
+  // a mark whose id begins like another's is another
+  const twins = ['crew-1', 'crew-10'].map((mark) => ({ ...parts[0]!, part: { ...parts[0]!.part, mark } }));
+  expect(firstLost(twins, 'j/weed:crew-10:white')).toMatchObject({ mark: 'crew-10' });
   expect(firstLost(parts)).toMatchObject({ film: 'white' });
   expect(firstLost([])).toBeUndefined();
   expect(lostEvent(parts, firstLost(parts)!)).not.toHaveProperty('shapes');

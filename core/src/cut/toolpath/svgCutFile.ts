@@ -31,7 +31,7 @@ export function svgCutFile(layout: FilmLayout, title: string): string {
   const relief = layout.relief
     ? [
         '  <g id="relief">',
-        `   <path d="${linePathData(layout.relief, layout.taken)}" fill="none" stroke="#000" stroke-width="0.1"/>`,
+        ...layout.relief.map((line) => `   <path d="${linePathData([line], layout.taken)}" fill="none" stroke="#000" stroke-width="0.1"/>`),
         '  </g>',
       ]
     : [];

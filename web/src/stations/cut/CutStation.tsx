@@ -1,11 +1,11 @@
 import { useMemo, useRef, useState } from 'react';
 import { Link } from 'react-router';
-import { FILM_KINDS, KNIFE, LAYOUT, RELIEF } from '@kolleta/core/facts';
+import { FILM_KINDS, KNIFE } from '@kolleta/core/facts';
 import { asTested, beforeCutOf, CUT_FILES, cutMirrored, keptOf, takesRelief, type CutFileId, type FilmLayout } from '@kolleta/core/cut';
 import { beforeCutWords, mirrorWords, sheetWeedWords } from '@kolleta/core/words';
-import { holdsCut, readingTitle, removeAt, setAt, type Job, type JobId } from '@kolleta/core/job';
+import { holdsCut, readingTitle, type Job, type JobId } from '@kolleta/core/job';
 import type { JobPlan, Plan } from '@kolleta/core/plan';
-import { formatDuration, formatLength, formatWay, inSentence } from '@kolleta/core/units';
+import { formatLength, inSentence } from '@kolleta/core/units';
 import { FilmDrawing } from '../../drawing/FilmDrawing';
 import { download, fileName } from '../../storage/download';
 import { useTell } from '../../ui/toasts';
@@ -18,8 +18,6 @@ import { DrawingHead, Readings, StationLayout, type StationProps } from '../../f
 import { StepCards } from '../../frame/StepCards';
 import { useWorkshop } from '../../storage/useWorkshop';
 import { noteFile } from '../../storage/cutterRuns';
-import { editShop } from '../../storage/editShop';
-import { LengthWord, Sentence, Switch } from '../../ui/tokens';
 import { CutAlong } from './CutAlong';
 import { CutAnswer } from './CutAnswer';
 import { CutterPanel } from './CutterPanel';
@@ -27,6 +25,8 @@ import { layoutToCut, type LayoutToCut } from './layoutToCut';
 import { KnifeCard } from './KnifeCard';
 import { gainsByOutlines, NestCard } from './NestCard';
 import { FromCard } from './FromCard';
+import { ReliefWords } from './ReliefWords';
+import { SheetDrawing } from './SheetDrawing';
 import { layFrom, pieceFrom, useAsCut, usePieces } from './usePieces';
 import { useTogether } from './useTogether';
 import { useCutter } from './useCutter';
@@ -57,9 +57,10 @@ export function CutStation({ job, plan, shop, edit, fix, mark }: StationProps) {
   const [along, setAlong] = useState<ReadonlySet<JobId>>(new Set());
   const system = shop.lengths;
   // the film that is looked at stays when it is cut: the next one is the maker's to choose
-  const shown = useRef<string>(undefined);
-  const { own, ready, chosen, done, held, left } = layoutToCut(whole, plan, film ?? shown.current, along);
-  shown.current ??= own?.film.id;
+  const first = useRef<{ job: JobId; film: string | undefined }>(undefined);
+  const shown = first.current?.job === job.id ? first.current.film : undefined;
+  const { own, ready, chosen, done, held, left } = layoutToCut(whole, plan, film ?? shown, along);
+  if (shown === undefined && own) first.current = { job: job.id, film: own.film.id };
   const stopAt = plan.readings.find(holdsCut);
   const together = useTogether(chosen, shop);
   // of each film it is said by itself what it is cut from
@@ -107,7 +108,7 @@ export function CutStation({ job, plan, shop, edit, fix, mark }: StationProps) {
       const { plan: now, state } = await settled();
       const own = now.jobs.get(job.id);
       const saved = state.jobs.find((j) => j.id === job.id);
-      const next = own && layoutToCut(now, own, film ?? shown.current, along);
+      const next = own && layoutToCut(now, own, film ?? shown, along);
       if (!next?.own || !saved) tell('There is nothing to cut any more since your last change.', { tone: 'error' });
       else if (next.held.length > 0) tell('Since your last change something has to be fixed first. See below.', { tone: 'error' });
       else
@@ -145,30 +146,7 @@ export function CutStation({ job, plan, shop, edit, fix, mark }: StationProps) {
       />
     </>
   ) : layout ? (
-    <>
-      <DrawingHead
-        title={`${layout.film.name}, as it lies on the ${piece ? piece.piece.kind : 'roll'}${again && !done ? ': what was lost' : ''}`}
-        text={
-          done
-            ? 'This job has been cut from it.'
-            : `red is the knife${ordered?.relief ? ' · dashed parts the waste' : ''} · ${piece ? `kept free at the edges, ${formatLength(LAYOUT.onCarrier, system)}` : `shaded is held down, ${formatLength(LAYOUT.holdDown, system)} each side`}${chosen.length > 1 ? ' · grey belongs to other jobs' : ''}`
-        }
-      />
-      <FilmDrawing layout={ordered ?? layout} job={job.id} system={system} className="h-[24rem] flex-1 lg:h-auto" />
-      <dl className="border-base-300 measure grid grid-cols-2 gap-x-4 border-t px-4 py-2.5 text-[0.86rem] sm:grid-cols-4">
-        {[
-          piece ? ['of the roll', 'nothing'] : ['film taken', formatLength(layout.taken, system)],
-          ['knife down', formatWay(layout.knife, system)],
-          ['knife up', formatWay((ordered ?? layout).travel, system)],
-          ['with loading', formatDuration((ordered ?? layout).minutes)],
-        ].map(([name, value]) => (
-          <div key={name}>
-            <dt className="quiet font-sans">{name}</dt>
-            <dd className="text-base font-semibold">{value}</dd>
-          </div>
-        ))}
-      </dl>
-    </>
+    <SheetDrawing layout={ordered ?? layout} job={job.id} done={done} again={again} shared={chosen.length > 1} system={system} />
   ) : (
     <p className="m-auto max-w-sm p-6 text-center">
       Nothing can be cut yet.{' '}
@@ -280,37 +258,7 @@ export function CutStation({ job, plan, shop, edit, fix, mark }: StationProps) {
         </div>
       )}
       {layout?.machine && !done && !run && <KnifeCard key={`${filmId} ${layout.machine.id}`} layout={layout} machine={layout.machine} />}
-      {layout && !done && !run && takesRelief(layout) && (
-        <div className="sheet px-4 py-2.5">
-          <Sentence>
-            For weeding{' '}
-            <Switch
-              label="Relief cuts"
-              on={shop.relief !== undefined}
-              yes="relief cuts part the waste"
-              no="the surround comes away in one pull"
-              onChange={(on) =>
-                editShop(on ? setAt(['relief'], RELIEF.strip) : removeAt(['relief']), on ? 'Relief cuts' : 'No relief cuts')
-              }
-            />
-            {shop.relief !== undefined && (
-              <>
-                {' '}
-                into strips of at most{' '}
-                <LengthWord
-                  label="Width of a strip"
-                  value={shop.relief}
-                  system={system}
-                  least={RELIEF.least}
-                  onChange={(mm) => editShop(setAt(['relief'], Math.min(RELIEF.most, mm)), 'Width of a strip')}
-                />
-                , never nearer than {formatLength(RELIEF.clearance, system)} to a mark
-              </>
-            )}
-            .
-          </Sentence>
-        </div>
-      )}
+      {layout && !done && !run && takesRelief(layout) && <ReliefWords strip={shop.relief} system={system} />}
       {onRoll && !done && !run && (
         <FromCard
           roll={onRoll}

@@ -69,7 +69,11 @@ export function FromCard({ roll, left, offers, chosen, currency, system, onChang
             {now.rest === 1 ? 'other stays' : `other ${now.rest} stay`} in the layout, for the roll.
           </>
         )}
-        {now ? ' It goes through on a carrier sheet.' : ''}
+        {!now
+          ? ''
+          : now.layout.machine?.carriers?.length
+            ? ' It goes through on a carrier sheet.'
+            : ` It wants a carrier sheet to go through on: none is noted for ${now.layout.machine?.name ?? 'the cutter'} in Workshop.`}
       </p>
       <div className="mt-1.5 flex flex-wrap gap-1.5">
         <button

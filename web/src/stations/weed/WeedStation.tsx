@@ -3,6 +3,7 @@ import { FILM_KINDS, TECHNIQUES, WAITS, WEEDING } from '@kolleta/core/facts';
 import { luminance } from '@kolleta/core/fit';
 import { boxRegion, difference, growBox } from '@kolleta/core/geometry';
 import { useMemo } from 'react';
+import { stepIdOf } from '@kolleta/core/job';
 import { formatMoment } from '@kolleta/core/schedule';
 import { counted, formatDuration, MINUTE_MS } from '@kolleta/core/units';
 import type { LayerPlan, MarkPlan } from '@kolleta/core/plan';
@@ -12,9 +13,6 @@ import { InMm, Scaled, useScale } from '../../drawing/Scaled';
 import { DrawingHead, MarkTabs, Readings, StationLayout, type StationProps } from '../../frame/station';
 import { LostButton } from '../../frame/LostButton';
 import { StepCards } from '../../frame/StepCards';
-
-/** Film darker than this hides its cuts, by its luminance. */
-const DARK = 0.08;
 
 function Waste({ plan, film }: { plan: MarkPlan; film: string }) {
   const { x, y } = useScale();
@@ -93,7 +91,7 @@ export function WeedStation({ job, plan, shop, edit, fix, mark, chooseMark }: St
     const spots = pieces ? weedSpots(pieces, weeding.kept) : [];
     return weedStages({
       ...{ kept: weeding.kept, letters: mark?.artwork.kind === 'text', onCarrier: weeding.onCarrier, width },
-      ...{ dark: luminance(film.colour) < DARK, hot: FILM_KINDS[film.kind].by === 'heat' },
+      ...{ dark: luminance(film.colour) < WEEDING.dark, hot: FILM_KINDS[film.kind].by === 'heat' },
       relief: shop.relief !== undefined,
       smallOut: spots.filter(({ comes }) => comes === 'out').length,
       smallStays: spots.filter(({ comes }) => comes === 'stays').length,
@@ -102,7 +100,7 @@ export function WeedStation({ job, plan, shop, edit, fix, mark, chooseMark }: St
   /** By when a layer is weeded: a day after its cut, as that was or is planned. */
   const weedBy = ({ film, mark: of }: LayerPlan): string => {
     const cut = plan.schedule.steps.find(({ step }) => step.takes?.film === film.id);
-    const weeded = plan.schedule.steps.some(({ step, state }) => step.id.endsWith(`/weed:${of}:${film.id}`) && state === 'done');
+    const weeded = plan.schedule.steps.some(({ step, state }) => step.id === stepIdOf(job.id, `weed:${of}:${film.id}`) && state === 'done');
     return cut && !weeded ? ` By ${formatMoment(cut.end + WAITS.weedWithin * MINUTE_MS, shop.hours.zone)}.` : '';
   };
   const drawing =

@@ -1,10 +1,10 @@
 import { beforeAll, describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
-import { shippedFaces } from '../../test/faces';
-import { demoShop, textMark } from '../../test/sampleJobs';
-import { drawMark } from '../artwork';
-import { applyToRegion, boxOf, boxRegion, ringsOf, scaling, translation, type Point, type Region } from '../geometry';
-import { dxfCutFile, hpglCutFile, layoutFilm, readHpgl, reliefCuts, svgCutFile, withRelief, type CutPart } from './index';
+import { shippedFaces } from '../../../test/faces';
+import { demoShop, textMark } from '../../../test/sampleJobs';
+import { drawMark } from '../../artwork';
+import { applyToRegion, boxOf, boxRegion, ringsOf, scaling, translation, type Point, type Region } from '../../geometry';
+import { dxfCutFile, hpglCutFile, layoutFilm, readHpgl, reliefCuts, svgCutFile, withRelief, type CutPart } from '../index';
 
 /** Distance between two straight pieces, mm. */
 function between(a: Point, b: Point, c: Point, d: Point): number {
