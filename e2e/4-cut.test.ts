@@ -1,4 +1,4 @@
-import { expect, kept, openStation, reading, test, textOf } from './workshop';
+import { expect, kept, openStation, planned, reading, test, textOf, type } from './workshop';
 
 test('one layout a film, and an SVG cut file in mm that any reader takes', async ({ page }) => {
   await openStation(page, 'regatta-prizes', 'cut');
@@ -112,4 +112,26 @@ test('a lost name is cut again from a sheet, with the force that a test cut foun
   await expect(page.getByLabel('Silver left')).toHaveValue('838 mm');
   await page.getByRole('button', { name: 'Undo' }).last().click();
   await expect(page.getByRole('img', { name: /^offcut/ })).toHaveCount(1);
+});
+
+test('an offcut that holds only some is cut from first; the others stay, for the roll', async ({ page }) => {
+  await openStation(page, 'regatta-prizes', 'cut');
+  await page.goto('/#/stock');
+  await page.getByRole('button', { name: 'Change' }).first().click();
+  await page.getByRole('button', { name: 'Add an offcut' }).first().click();
+  await type(page, 'Width, offcut', '120');
+  await type(page, 'Length, offcut', '90');
+  await planned(page);
+  await page.goto('/#/job/regatta-prizes/cut');
+  const from = page.getByRole('group', { name: 'Cut from' });
+  await expect(from).toContainText('From the roll,');
+  await from.getByRole('button', { name: /holds 2 of 12/ }).click();
+  await expect(from).toContainText('2 of 12 marks find room');
+  const download = page.waitForEvent('download');
+  await page.getByRole('button', { name: /Save the cut file/ }).click();
+  expect((await textOf(await download)).match(/<g>/g)).toHaveLength(2);
+  await page.getByRole('region', { name: 'Was it cut?' }).getByRole('button', { name: 'Well' }).click();
+  await expect(page.getByText('The marks that found no room are still to cut.')).toBeVisible();
+  await expect(page.getByText('Cut 10 marks on')).toBeVisible();
+  await expect(from).toHaveCount(0);
 });

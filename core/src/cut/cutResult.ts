@@ -7,6 +7,8 @@ export interface SentRun {
   readonly film: Id;
   /** mm that the layout takes. */
   readonly taken: number;
+  /** Jobs of which more is to be cut than was sent. */
+  readonly unfinished?: readonly JobId[] | undefined;
   readonly parts: readonly { readonly job: JobId; readonly mark: Id; readonly strokes: number }[];
 }
 
@@ -19,6 +21,8 @@ export interface JobCut {
   readonly length: number;
   /** Whether nothing of it is left to cut. */
   readonly whole: boolean;
+  /** Whether all of it that was sent was cut. */
+  readonly asSent: boolean;
 }
 
 /**
@@ -47,7 +51,8 @@ export function cutResult(sent: SentRun, strokes: number, used: number): JobCut[
       job,
       marks: marks.filter(({ copies }) => copies > 0),
       length: (gone * own.length) / cut.length,
-      whole: own.every((part) => part.whole),
+      whole: own.every((part) => part.whole) && !sent.unfinished?.includes(job),
+      asSent: own.every((part) => part.whole),
     };
   });
 }

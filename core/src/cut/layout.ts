@@ -70,6 +70,8 @@ export interface FilmLayout {
   readonly travel: number;
   readonly minutes: number;
   readonly tooWide: readonly string[];
+  /** Jobs of which some parts found no room on it, and are still to be cut afterwards. */
+  readonly unfinished?: readonly JobId[];
 }
 
 /** Whether the cut is mirrored: what is seen through the piece is put on its back, and what is pressed on lies face down. */

@@ -131,7 +131,8 @@ describe('a sheet or an offcut in the machine', () => {
     const parts: CutPart[] = [{ job: 'j', mark: 'm', name: 'Mark', copies: 5, region: box(60, 60) }];
     const roll = layoutFilm(film, parts, [machine]);
     const some = layOnPiece([roll], piece(140, 140), [machine])!;
-    expect([some.layout.parts.length, some.rest]).toEqual([4, 1]);
+    expect([some.layout.parts.length, some.rest, some.layout.unfinished]).toEqual([4, 1, ['j']]);
+    expect(layOnPiece([roll], piece(210, 140), [machine])!.layout.unfinished).toBeUndefined();
     expect(some.layout).toMatchObject({ width: 140, taken: 140, sheet: { from: { kind: 'offcut', id: 'p' } } });
     expect(some.layout.knife).toBeCloseTo(4 * 240, 6);
     expect(layOnPiece([roll], piece(40, 40), [machine])!.layout.parts).toEqual([]);

@@ -74,7 +74,10 @@ export function layOnPiece(
   const { nested } = fillSheet(asLaid(first.film, parts), sheet, { gap: LAYOUT.gap, holdDown: LAYOUT.onCarrier }, { rounds, seed: 1 });
   const box = boxOf(sheet.outline);
   const layout = layoutOf(first.film, sheet, machine, parts, nested, { width: boxWidth(box), taken: boxHeight(box) });
-  return { layout, rest: parts.reduce((sum, { copies }) => sum + copies, 0) - nested.length };
+  const laid = parts.map((_, p) => nested.filter(({ part }) => part === p).length);
+  const unfinished = [...new Set(parts.flatMap(({ job, copies }, p) => (laid[p]! < copies ? [job] : [])))];
+  const rest = parts.reduce((sum, { copies }, p) => sum + copies - laid[p]!, 0);
+  return { layout: unfinished.length > 0 ? { ...layout, unfinished } : layout, rest };
 }
 
 /** Cells in which the largest box of what is left is looked for, mm. */

@@ -85,6 +85,18 @@ describe('what was lost is cut again', () => {
     const back: WorkEvent = { id: 'back', at: DEMO_START + 41 * MINUTE, kind: 'reversed', event: second.id };
     expect(planOf(job, [...events, back]).plan.recipe).toEqual(mended.plan.recipe);
   });
+  it('of what is cut again a part may be cut first, from an offcut: the rest is what is still laid out', () => {
+    const { plan } = planOf(job, [cut()]);
+    const event = losing(plan, 20, [1], 5);
+    const id = planOf(job, [cut(), event]).plan.layouts[0]!.parts[0]!.mark;
+    const some: WorkEvent = {
+      ...{ id: 'some', at: DEMO_START + 25 * MINUTE, kind: 'cut', job: job.id, step: step(`again:${FILM}:lost20`), film: FILM, length: 0 },
+      ...{ from: { kind: 'offcut', id: 'o' }, marks: [{ mark: id, copies: 2 }] },
+    };
+    const after = planOf(job, [cut(), event, some]);
+    expect(after.plan.layouts[0]!.parts).toHaveLength(3);
+    expect(after.whole.layouts[0]!.parts).toHaveLength(3);
+  });
   it('before the film is cut whole it goes along with the rest', () => {
     const { plan } = planOf(job, []);
     const part: WorkEvent = {

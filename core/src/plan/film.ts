@@ -26,6 +26,8 @@ import type { MarkPlan } from './planMark';
 export interface FilmSoFar {
   /** Whole marks of a film that are cut already; nothing where the job was cut from it whole. */
   readonly cut: (film: Id) => ReadonlyMap<Id, number>;
+  /** Whole parts of a film that are cut already, what was lost and is cut again too. */
+  readonly ever: (film: Id) => ReadonlyMap<Id, number>;
   readonly lost: LostOf;
 }
 
@@ -50,9 +52,9 @@ const againId = (mark: Id, loss: Id): Id => `${mark}+${loss}`.slice(0, 100);
  * What the cutter still gets of each layer of a job: what is not cut yet, and what was lost.
  * Where nothing would be left of a film, the whole job is shown.
  */
-function stillToCut(all: readonly FilmPart[], { cut, lost }: FilmSoFar, memo: Memo): FilmPart[] {
+function stillToCut(all: readonly FilmPart[], { cut, ever, lost }: FilmSoFar, memo: Memo): FilmPart[] {
   const open = lost.again.filter(({ done }) => !done);
-  const again = new Set(open.map(({ film }) => film));
+  const recut = new Set(open.map(({ film }) => film));
   const gone = (film: Id, mark: Id) =>
     lost.along.reduce((sum, loss) => sum + (loss.film === film && loss.mark === mark && !loss.shapes ? loss.copies : 0), 0);
   const rest = all.map(({ film, part }) => {
@@ -61,11 +63,16 @@ function stillToCut(all: readonly FilmPart[], { cut, lost }: FilmSoFar, memo: Me
   });
   const begun = new Set(rest.filter(({ part }) => part.copies > 0).map(({ film }) => film.id));
   const unlost = all.flatMap((whole, i) => {
-    if (again.has(whole.film.id)) return [];
+    if (recut.has(whole.film.id)) return [];
     return begun.has(whole.film.id) ? (rest[i]!.part.copies > 0 ? [rest[i]!] : []) : [whole];
   });
   const losses = [...lost.along.filter(({ shapes }) => shapes), ...open.flatMap((one) => one.losses)];
-  return losses.length === 0 ? unlost : [...unlost, ...lostParts(all, losses, memo)];
+  if (losses.length === 0) return unlost;
+  const again = lostParts(all, losses, memo).flatMap((one) => {
+    const copies = one.part.copies - (ever(one.film.id).get(one.part.mark) ?? 0);
+    return copies > 0 ? [{ ...one, part: { ...one.part, copies } }] : [];
+  });
+  return [...unlost, ...again];
 }
 
 /** What the knife follows of a layer, around a middle. */

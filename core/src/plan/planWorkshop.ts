@@ -147,7 +147,11 @@ export function planWorkshop(
   const wasCut = (job: JobId, film: Id) => facts.get(cutStepId(job, film))?.doneAt !== undefined;
   const isCut = (job: JobId, film: Id) => wasCut(job, film) && !lost(job).again.some((one) => one.film === film && !one.done);
   const cut = marksCut(events);
-  const soFar = (job: JobId): FilmSoFar => ({ cut: (film) => (wasCut(job, film) ? NONE_CUT : cut(job, film)), lost: lost(job) });
+  const soFar = (job: JobId): FilmSoFar => ({
+    ever: (film) => cut(job, film),
+    cut: (film) => (wasCut(job, film) ? NONE_CUT : cut(job, film)),
+    lost: lost(job),
+  });
 
   // marks
   const begun = open.map((job) => ({ id: job.id, job }));

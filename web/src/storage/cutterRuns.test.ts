@@ -114,3 +114,17 @@ it('what was lost of a job that was cut whole is booked as its own cut, and once
   expect(events.filter((e) => e.kind === 'done').map((e) => e.step)).toEqual(['a/cut:white', 'b/cut:white', `a/again:white:${lost!.id}`]);
   expect(filmTaken(events).get('white')).toBeCloseTo(120, 1);
 });
+it('a job of which only a part found room on an offcut is not done: its marks are cut, nothing went wrong, and the rest stays', async () => {
+  const some = {
+    ...layout,
+    parts: layout.parts.slice(0, 1),
+    unfinished: ['a'],
+    sheet: { from: { kind: 'offcut', id: 'o' } },
+  } as unknown as FilmLayout;
+  const run = await beginRun(some);
+  await settleRun(run, 2, 20, new Map());
+  const events = await log();
+  expect(events.map(({ kind }) => kind)).toEqual(['cut']);
+  expect(marksCut(events)('a', 'white').get('am')).toBe(1);
+  expect(filmTaken(events).get('white') ?? 0).toBe(0);
+});

@@ -23,6 +23,7 @@ function runOf(layout: FilmLayout): CutterRun {
     at: now(),
     film: layout.film.id,
     taken: layout.taken,
+    ...(layout.unfinished ? { unfinished: layout.unfinished } : {}),
     parts: layout.parts.map(({ job, mark }, i) => ({ job, mark, strokes: strokes[i]! })),
     layout,
     strokes: 0,
@@ -127,7 +128,8 @@ export async function settleRun(
         work: 'cut',
         timed,
       });
-    else if (result.length > 0)
+    // what was sent was cut, and the rest follows: nothing went wrong
+    else if (result.length > 0 && !result.asSent)
       written.push({
         id: `${run.run}-${result.job}-wrong`,
         kind: 'wrong',

@@ -55,7 +55,7 @@ export function CutAnswer({ job, film, planned, system }: Props) {
       setPartly(false);
       tell(
         whole === all
-          ? `Cut: ${onRoll ? `${formatLength(run.taken, system)} of ${run.layout.film.name} are off the roll` : `the ${from} of ${run.layout.film.name} is used up`}${keeping && left.length > 0 ? ', and what is left is kept in Stock' : ''}.`
+          ? `Cut: ${onRoll ? `${formatLength(run.taken, system)} of ${run.layout.film.name} are off the roll` : `the ${from} of ${run.layout.film.name} is used up`}${keeping && left.length > 0 ? ', and what is left is kept in Stock' : ''}.${run.unfinished ? ' The marks that found no room are still to cut.' : ''}`
           : whole === 0
             ? `None of it came out${used > 0 ? ', and the film is gone' : ''}. All of it stays in the layout.`
             : `${whole} of ${all} marks are cut. The others stay in the layout.`,

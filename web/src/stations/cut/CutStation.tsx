@@ -66,7 +66,7 @@ export function CutStation({ job, plan, shop, edit, fix, mark }: StationProps) {
   // of each film it is said by itself what it is cut from
   const [from, setFrom] = useState<Readonly<Record<string, string>>>({});
   const filmId = own?.film.id ?? '';
-  const offers = usePieces(chosen, shop, !done);
+  const { offers, tooLarge } = usePieces(chosen, shop, !done);
   const piece = pieceFrom(offers, from[filmId]);
   const onRoll = together ?? own;
   const layout = piece?.layout ?? onRoll;
@@ -264,6 +264,7 @@ export function CutStation({ job, plan, shop, edit, fix, mark }: StationProps) {
           roll={onRoll}
           left={left}
           offers={offers}
+          tooLarge={tooLarge}
           chosen={piece?.piece.id}
           currency={shop.currency}
           system={system}

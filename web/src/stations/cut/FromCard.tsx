@@ -1,7 +1,7 @@
 import type { FilmLayout } from '@kolleta/core/cut';
 import { boxHeight, boxOf, boxRegion, boxWidth } from '@kolleta/core/geometry';
 import type { FilmPiece } from '@kolleta/core/job';
-import { formatLength, formatMoney, type LengthSystem } from '@kolleta/core/units';
+import { formatLength, formatMoney, listed, type LengthSystem } from '@kolleta/core/units';
 import { regionPath } from '../../drawing/regionPath';
 import type { PieceOffer } from './usePieces';
 
@@ -10,6 +10,8 @@ interface Props {
   /** mm of the roll that are left. */
   left: number;
   offers: readonly PieceOffer[];
+  /** Pieces that do not go into the machine. */
+  tooLarge: readonly FilmPiece[];
   /** The piece that is cut from; the roll where there is none. */
   chosen: string | undefined;
   currency: string;
@@ -43,10 +45,10 @@ function PieceShape({ piece, colour, most }: { piece: FilmPiece; colour: string;
 }
 
 /** What it is cut from: the roll, or sheets and offcuts of that film that lie beside it, with what finds room on each. */
-export function FromCard({ roll, left, offers, chosen, currency, system, onChange }: Props) {
-  if (offers.length === 0) return null;
+export function FromCard({ roll, left, offers, tooLarge, chosen, currency, system, onChange }: Props) {
+  if (offers.length + tooLarge.length === 0) return null;
   const say = (mm: number) => formatLength(mm, system, { digits: 0 });
-  const most = Math.max(...offers.flatMap(({ piece }) => [piece.width, piece.length]));
+  const most = Math.max(...[...offers.map(({ piece }) => piece), ...tooLarge].flatMap(({ width, length }) => [width, length]));
   const now = offers.find(({ piece }) => piece.id === chosen);
   const all = roll.parts.length;
   const price = Math.round((roll.taken * roll.film.width * roll.film.price) / 1e6);
@@ -104,6 +106,13 @@ export function FromCard({ roll, left, offers, chosen, currency, system, onChang
           </button>
         ))}
       </div>
+      {tooLarge.length > 0 && (
+        <p className="quiet mt-1.5">
+          {listed(tooLarge.map(({ kind, width, length }) => `The ${kind} of ${say(width)} × ${say(length)}`))}{' '}
+          {tooLarge.length === 1 ? 'goes' : 'go'} into no cutter or carrier as{' '}
+          {tooLarge.length === 1 ? 'it is: cut it' : 'they are: cut them'} down first, and change the size in Stock.
+        </p>
+      )}
     </div>
   );
 }

@@ -20,17 +20,24 @@ const piecesBeside = (layouts: readonly FilmLayout[]): FilmPiece[] =>
     .toSorted((a, b) => Number(a.kind === 'sheet') - Number(b.kind === 'sheet') || area(a) - area(b))
     .slice(0, MOST);
 
-const offersOf = async (
-  layouts: readonly FilmLayout[],
-  pieces: readonly FilmPiece[],
-  machines: Shop['machines'],
-): Promise<PieceOffer[]> => {
+/** What pieces would hold, and those that do not go into a machine. */
+interface PieceOffers {
+  readonly offers: readonly PieceOffer[];
+  readonly tooLarge: readonly FilmPiece[];
+}
+
+const NO_OFFERS: PieceOffers = { offers: [], tooLarge: [] };
+
+const offersOf = async (layouts: readonly FilmLayout[], pieces: readonly FilmPiece[], machines: Shop['machines']): Promise<PieceOffers> => {
   const found = await plannerWorker.call((planner) => planner.onPieces([...layouts], [...pieces], [...machines]));
-  return pieces.flatMap((piece, i) => (found[i] ? [{ ...found[i], piece }] : []));
+  return {
+    offers: pieces.flatMap((piece, i) => (found[i] ? [{ ...found[i], piece }] : [])),
+    tooLarge: pieces.filter((_, i) => !found[i]),
+  };
 };
 
 /** What sheets and offcuts beside the roll would hold of some layouts; nothing while it is worked out. */
-export function usePieces(layouts: readonly FilmLayout[], { machines }: Pick<Shop, 'machines'>, on: boolean): readonly PieceOffer[] {
+export function usePieces(layouts: readonly FilmLayout[], { machines }: Pick<Shop, 'machines'>, on: boolean): PieceOffers {
   const number = useNumberOf(layouts);
   const pieces = piecesBeside(layouts);
   const { data } = useQuery({
@@ -41,7 +48,7 @@ export function usePieces(layouts: readonly FilmLayout[], { machines }: Pick<Sho
     gcTime: 5_000,
     retry: false,
   });
-  return (on && pieces.length > 0 && data) || [];
+  return (on && pieces.length > 0 && data) || NO_OFFERS;
 }
 
 /** A layout in the order of the cut with its relief cuts, once these are found; until then as it is. */
@@ -67,7 +74,7 @@ export const pieceFrom = (offers: readonly PieceOffer[], from: string | undefine
 /** What is cut as the workshop is saved now, in the order of the cut: from the piece that is cut from, else from the roll. */
 export async function layFrom(layouts: readonly FilmLayout[], shop: Shop, from: string | undefined): Promise<FilmLayout> {
   const pieces = from === 'roll' ? [] : piecesBeside(layouts);
-  const piece = pieces.length > 0 ? pieceFrom(await offersOf(layouts, pieces, shop.machines), from) : undefined;
+  const piece = pieces.length > 0 ? pieceFrom((await offersOf(layouts, pieces, shop.machines)).offers, from) : undefined;
   const layout = piece ? piece.layout : await layTogether(layouts, shop);
   return plannerWorker.call((planner) => planner.asCut(layout, shop.relief));
 }
