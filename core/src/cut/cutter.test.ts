@@ -201,7 +201,15 @@ describe('what became of a run', () => {
   });
   it('takes nothing from the roll when the knife never went down', () => {
     expect(cutResult({ run: 'r', film: 'f', taken: 100, parts: [{ job: 'a', mark: 'm', strokes: 2 }] }, 0, 0)).toEqual([
-      { job: 'a', marks: [], length: 0, whole: false },
+      { job: 'a', marks: [], length: 0, whole: false, asSent: false },
+    ]);
+  });
+  it('a job of which not all was sent is not cut whole, also where all that was sent was cut', () => {
+    const parts = ['a', 'b'].map((job) => ({ job, mark: 'm', strokes: 2 }));
+    const found = cutResult({ run: 'r', film: 'f', taken: 100, unfinished: ['a'], parts }, 4, 90);
+    expect(found.map(({ job, whole, asSent }) => [job, whole, asSent])).toEqual([
+      ['a', false, true],
+      ['b', true, true],
     ]);
   });
 });
