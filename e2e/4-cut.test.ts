@@ -72,6 +72,51 @@ test('marks are laid out tighter by their outlines; what was found is kept, cut 
   await expect.poll(async () => Number.parseFloat((await taken.textContent())!)).toBe(before);
 });
 
+test('parts are laid by hand: dragged, moved and turned by keys; they stay while the others are laid tighter round them', async ({
+  page,
+}) => {
+  await openStation(page, 'bailer-buckets', 'cut');
+  const parts = page.getByRole('button', { name: /Arrow keys move it/ });
+  await expect(parts).toHaveCount(24);
+  // one at the beginning of the film, so that it is in nobody's way
+  const low = await parts.evaluateAll((all) => all.map((one) => one.getBoundingClientRect().top));
+  const part = parts.nth(low.indexOf(Math.max(...low)));
+  const name = /^[^.]*?, \d+ of 24/.exec((await part.getAttribute('aria-label'))!)![0];
+  const own = page.getByRole('button', { name: new RegExp(`^${name}[,.] `) });
+  const placeOf = async () =>
+    /matrix\((.*)\)/
+      .exec((await own.getAttribute('transform'))!)![1]!
+      .split(' ')
+      .map(Number);
+  const box = (await part.boundingBox())!;
+  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(box.x + box.width / 2 + 20, box.y + box.height / 2 - 12, { steps: 5 });
+  await page.mouse.up();
+  await expect(own).toHaveAccessibleName(/stays where it lies/);
+  await expect(own).toHaveAttribute('aria-busy', 'false');
+  // quick keys lose nothing
+  await own.focus();
+  for (let i = 0; i < 4; i++) await page.keyboard.press('t');
+  await expect(own).toHaveAttribute('aria-busy', 'false');
+  await planned(page);
+  expect((await placeOf())[1]).toBeCloseTo(Math.sin(Math.PI / 3), 6);
+  const laid = await placeOf();
+  const card = page.getByRole('region', { name: 'Lay it out tighter' });
+  await expect(card).toContainText('round the part that you laid yourself');
+  await card.getByLabel('How parts may be turned').selectOption('freely');
+  await card.getByRole('button', { name: 'Lay it out tighter' }).click();
+  await expect.poll(async () => Number(await card.getByRole('progressbar').getAttribute('value')), { timeout: 30_000 }).toBeGreaterThan(2);
+  await card.getByRole('button', { name: 'Stop and keep the best' }).click();
+  await expect(page.getByText(/^Kept: .* less film than before\./)).toBeVisible();
+  await planned(page);
+  (await placeOf()).forEach((n, i) => expect(n).toBeCloseTo(laid[i]!, 6));
+  // a part in its way that stays is not pushed
+  await own.press('k');
+  await expect(own).toHaveAccessibleName(/K keeps it here/);
+  await expect(card.getByRole('button', { name: /^Let / })).toHaveCount(0);
+});
+
 test('a lost name is cut again from a sheet, with the force that a test cut found; what is left goes into stock, and all of it back', async ({
   page,
 }) => {

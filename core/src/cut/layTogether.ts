@@ -1,6 +1,6 @@
 import type { KeptLayout, Machine } from '../job';
-import { layoutFilm, type CutPart, type FilmLayout } from './layout';
-import { asKept, partsKey } from './nest/keptLayout';
+import { gapOf, layoutFilm, type CutPart, type FilmLayout } from './layout';
+import { asKept, keptFor, partsKey } from './nest/keptLayout';
 import { skyline } from './nest/skyline';
 
 /** The parts that a layout was made of. */
@@ -23,10 +23,9 @@ export function layTogether(layouts: readonly FilmLayout[], machines: readonly M
   const [first] = layouts;
   if (!first || layouts.length === 1) return first!;
   const parts = layouts.flatMap(partsOf);
-  const own = kept.filter(({ film }) => film === first.film.id);
-  const key = own.length > 0 ? partsKey(parts) : '';
-  const found = own.findLast((one) => one.parts === key);
-  return layoutFilm(first.film, parts, machines, found ? asKept(found, skyline) : skyline);
+  const gap = gapOf(first);
+  const found = kept.some(({ film }) => film === first.film.id) ? keptFor(kept, first.film.id, partsKey(parts), gap) : undefined;
+  return layoutFilm(first.film, parts, machines, found ? asKept(found, skyline) : skyline, gap);
 }
 
 /** What laying several together saves of film against each by itself, mm. */

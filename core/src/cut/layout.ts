@@ -62,6 +62,8 @@ export interface FilmLayout {
   readonly relief?: readonly PenLine[];
   /** Across the film, mm. */
   readonly width: number;
+  /** Between any two parts, mm; the usual gap where it does not say. */
+  readonly gap?: number;
   /** Taken from the roll with the hold-down margins, mm. */
   readonly taken: number;
   /** Knife down, mm. */
@@ -123,6 +125,9 @@ function travelBetween(parts: readonly LaidPart[], outlines: readonly Region[]):
   return sum;
 }
 
+/** The gap that a layout keeps between any two parts, mm. */
+export const gapOf = ({ gap }: Pick<FilmLayout, 'gap'>): number => gap ?? LAYOUT.gap;
+
 /** How far along the film the parts reach, mm. */
 function reachOf(parts: readonly Pick<LaidPart, 'outline' | 'place'>[], outlines: readonly Region[]): number {
   let reach = 0;
@@ -143,18 +148,26 @@ export const asLaid = <P extends NestPart>({ kind }: Pick<Film, 'kind'>, parts: 
  *
  * @param parts of all jobs that share the film
  * @param nester the way of laying them
+ * @param gap between any two parts, mm
  * @returns one layout as short as the nester finds; film taken includes a hold-down margin at each end, knife minutes the loading
  */
-export function layoutFilm(film: Film, parts: readonly CutPart[], machines: readonly Machine[], nester: Nester = skyline): FilmLayout {
+export function layoutFilm(
+  film: Film,
+  parts: readonly CutPart[],
+  machines: readonly Machine[],
+  nester: Nester = skyline,
+  gap: number = LAYOUT.gap,
+): FilmLayout {
   const machine = machineFor(film, machines);
   const width = Math.min(film.width, machine?.width ?? film.width);
   const sheet = freeEnd(film, width);
   const outlines = parts.map((part) => part.region);
-  const { nested, tooLarge } = nester(asLaid(film, parts), [sheet], LAYOUT, BUDGET);
+  const { nested, tooLarge } = nester(asLaid(film, parts), [sheet], { gap, holdDown: LAYOUT.holdDown }, BUDGET);
   const laid = nested.map(({ place, part }) => ({ outline: part, place }));
   return {
     ...layoutOf(film, sheet, machine, parts, nested, { width, taken: nested.length === 0 ? 0 : reachOf(laid, outlines) + LAYOUT.holdDown }),
     tooWide: [...new Set(tooLarge.map((part) => parts[part]!.name))],
+    ...(gap === LAYOUT.gap ? {} : { gap }),
   };
 }
 

@@ -16,7 +16,7 @@ import type { Film, FilmPiece, Machine } from '../job';
 import { SAME_MM } from '../units';
 import { cellsOf, FreeCells } from './nest/cells';
 import { fillSheet } from './nest/fillSheet';
-import { asLaid, layoutOf, machineFor, type CutPart, type FilmLayout } from './layout';
+import { asLaid, gapOf, layoutOf, machineFor, type CutPart, type FilmLayout } from './layout';
 import { partsOf } from './layTogether';
 import type { Sheet } from './nest/sheet';
 
@@ -71,13 +71,14 @@ export function layOnPiece(
   const sheet = pieceSheet(first.film, piece, machine);
   if (!sheet) return undefined;
   const parts: CutPart[] = layouts.flatMap(partsOf);
-  const { nested } = fillSheet(asLaid(first.film, parts), sheet, { gap: LAYOUT.gap, holdDown: LAYOUT.onCarrier }, { rounds, seed: 1 });
+  const { nested } = fillSheet(asLaid(first.film, parts), sheet, { gap: gapOf(first), holdDown: LAYOUT.onCarrier }, { rounds, seed: 1 });
   const box = boxOf(sheet.outline);
   const layout = layoutOf(first.film, sheet, machine, parts, nested, { width: boxWidth(box), taken: boxHeight(box) });
   const laid = parts.map((_, p) => nested.filter(({ part }) => part === p).length);
   const unfinished = [...new Set(parts.flatMap(({ job, copies }, p) => (laid[p]! < copies ? [job] : [])))];
   const rest = parts.reduce((sum, { copies }, p) => sum + copies - laid[p]!, 0);
-  return { layout: unfinished.length > 0 ? { ...layout, unfinished } : layout, rest };
+  const kept = first.gap === undefined ? layout : { ...layout, gap: first.gap };
+  return { layout: unfinished.length > 0 ? { ...kept, unfinished } : kept, rest };
 }
 
 /** Cells in which the largest box of what is left is looked for, mm. */
@@ -118,7 +119,7 @@ export interface Leftover {
 export function leftOf(layout: FilmLayout): Leftover[] {
   const { sheet, width, taken } = layout;
   const whole = sheet.from.kind === 'roll' ? boxRegion({ minX: 0, minY: 0, maxX: width, maxY: taken }) : sheet.outline;
-  const out = layout.parts.flatMap(({ outline, place }) => applyToRegion(place, offset(layout.outlines[outline]!, LAYOUT.gap)));
+  const out = layout.parts.flatMap(({ outline, place }) => applyToRegion(place, offset(layout.outlines[outline]!, gapOf(layout))));
   // what relief cuts have parted is no offcut any more: it ends at their border
   const border = layout.relief?.find(({ closed }) => closed);
   const rest = difference(border ? difference(whole, [{ outer: border.points, holes: [] }]) : whole, out);

@@ -72,15 +72,16 @@ export const WEEDING = {
 } as const;
 
 /** The knife: goes over the start of an outline again, mm, so that its corner is cut through. */
-export const KNIFE = { overcut: 0.3, step: 0.025 } as const;
+export const KNIFE = { overcut: 0.3, step: 0.025, mostOffset: 2 } as const;
 
 /** Relief cuts, mm: how near to a mark they may come, how far the border lies around all, and how wide a strip of waste is at most to begin with. */
 export const RELIEF = { clearance: 1, border: 3, strip: 60, least: 20, most: 300 } as const;
 
 /** Laying out film, mm. */
 export const LAYOUT = {
-  /** Between any two parts. */
+  /** Between any two parts, to begin with; and at most. */
   gap: 3,
+  mostGap: 50,
   /** Where the machine holds the film down: at each side, and at both ends of what is taken. */
   holdDown: 10,
   /** Kept free along the edges and holes of a sheet or an offcut, which its carrier holds. */

@@ -10,9 +10,11 @@ import { FILE_VERSION } from './version';
  * version 3 supplies, sheets and offcuts, carriers, presses, patterns of jobs, counts of stock, hours beside the week; version 4 reverse masks,
  * etched and heat-applied marks with their films, edges and tools, sealers, steps of one's own, what a job needs;
  * version 5 old coats and prints, what is primed or left out of the usual steps, bridges, strokes, ways of taping, kept layouts,
- * film that was lost, pieces that were spoiled, test cuts and blades, offcuts with their outlines, relief cuts.
+ * film that was lost, pieces that were spoiled, test cuts and blades, offcuts with their outlines, relief cuts; version 6 layouts laid by hand, the gap
+ * between parts, blades that trail, carrier sheets that were used and renewed, film whose liner was cut.
  */
 const MIGRATIONS: readonly ((data: Record<string, unknown>) => Record<string, unknown>)[] = [
+  (data) => data,
   (data) => data,
   (data) => data,
   (data) => data,

@@ -1,2 +1,2 @@
 /** The version of the files that this Kolleta writes. */
-export const FILE_VERSION = 5;
+export const FILE_VERSION = 6;

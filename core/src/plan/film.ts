@@ -1,9 +1,10 @@
 import type { Layer } from '../artwork';
 import { applyToRegion, boxAround, boxCentre, boxHeight, boxOf, boxWidth, translation, type Point, type Region } from '../geometry';
-import { TECHNIQUES } from '../facts';
+import { LAYOUT, TECHNIQUES } from '../facts';
 import type { LayerInspection } from '../fit';
 import {
   asKept,
+  keptFor,
   cutOutline,
   layoutFilm,
   lostShapes,
@@ -179,6 +180,8 @@ function everyPart({ id: job, count }: Job, marks: readonly MarkPlan[], memo: Me
 export interface LaidWith {
   readonly machines: readonly Machine[];
   readonly kept?: readonly KeptLayout[] | undefined;
+  /** Between any two parts, mm; the usual gap where the workshop has no other. */
+  readonly gap?: number | undefined;
 }
 
 interface LayoutInput {
@@ -186,10 +189,11 @@ interface LayoutInput {
   readonly parts: readonly CutPart[];
   readonly machines: readonly Machine[];
   readonly kept?: KeptLayout | undefined;
+  readonly gap?: number | undefined;
 }
 /** Parts laid out on a film: as was kept for just these parts, else by their boxes. */
-export const layoutStage = ({ film, parts, machines, kept }: LayoutInput): FilmLayout =>
-  layoutFilm(film, parts, machines, kept ? asKept(kept, skyline) : skyline);
+export const layoutStage = ({ film, parts, machines, kept, gap }: LayoutInput): FilmLayout =>
+  layoutFilm(film, parts, machines, kept ? asKept(kept, skyline) : skyline, gap);
 
 /** What a job asks of film. */
 export interface FilmWork {
@@ -204,14 +208,14 @@ export interface FilmWork {
 }
 
 /** Parts laid out, one layout a film. */
-export function layouts(parts: readonly FilmPart[], { machines, kept = [] }: LaidWith, memo: Memo): FilmLayout[] {
+export function layouts(parts: readonly FilmPart[], { machines, kept = [], gap }: LaidWith, memo: Memo): FilmLayout[] {
   const films = [...new Map(parts.map(({ film }) => [film.id, film])).values()];
   return films.map((film) => {
     const own = parts.filter((p) => p.film.id === film.id).map((p) => p.part);
     const here = kept.filter((one) => one.film === film.id);
     const key = here.length > 0 ? memo.stage('parts key', own, partsKey) : '';
-    const found = here.findLast((one) => one.parts === key);
-    return memo.stage('layout', { film, parts: own, machines, ...(found ? { kept: found } : {}) }, layoutStage);
+    const found = keptFor(here, film.id, key, gap ?? LAYOUT.gap);
+    return memo.stage('layout', { film, parts: own, machines, gap, ...(found ? { kept: found } : {}) }, layoutStage);
   });
 }
 

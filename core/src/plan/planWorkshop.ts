@@ -161,7 +161,7 @@ export function planWorkshop(
   });
 
   // film
-  const laid = { machines: shop.machines, kept: shop.layouts };
+  const laid = { machines: shop.machines, kept: shop.layouts, gap: shop.gap };
   const filmed = each(fitted, ({ job, marks }) => ({ film: filmOf(job, marks, soFar(job.id), laid, memo) }));
 
   // steps

@@ -1,4 +1,4 @@
-import { memo, useMemo } from 'react';
+import { memo, useMemo, type ReactNode } from 'react';
 import { strokesOf, type FilmLayout } from '@kolleta/core/cut';
 import { LABEL, LAYOUT } from '@kolleta/core/facts';
 import type { Point } from '@kolleta/core/geometry';
@@ -17,6 +17,8 @@ interface Props {
   pad?: [number, number, number, number];
   /** What the knife has done: outlines cut whole, and where it is, mm. */
   progress?: { readonly strokes: number; readonly knife: Point };
+  /** Drawn over the parts. */
+  children?: ReactNode;
 }
 
 /** Outlines that are cut, and the knife. */
@@ -41,7 +43,15 @@ function CutSoFar({ layout, progress }: { layout: FilmLayout; progress: NonNulla
 }
 
 /** Film laid across, the length that is taken running up; the hold-down margins shaded. */
-export const FilmDrawing = memo(function FilmDrawing({ layout, job, system, className, pad = [26, 92, 40, 20], progress }: Props) {
+export const FilmDrawing = memo(function FilmDrawing({
+  layout,
+  job,
+  system,
+  className,
+  pad = [26, 92, 40, 20],
+  progress,
+  children,
+}: Props) {
   const { film, width, taken } = layout;
   const { holdDown } = LAYOUT;
   // runs that were noted by an older Kolleta say nothing of a sheet
@@ -126,6 +136,7 @@ export const FilmDrawing = memo(function FilmDrawing({ layout, job, system, clas
         </InMm>
       )}
       {progress && <CutSoFar layout={layout} progress={progress} />}
+      {children}
       <Dimension from={[0, 0]} to={[width, 0]} beside={12} system={system} />
       <Dimension from={[width, 0]} to={[width, taken]} beside={12} system={system} />
     </Scaled>

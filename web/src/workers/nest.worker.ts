@@ -1,14 +1,21 @@
 import { expose } from 'comlink';
 import {
   checkNesting,
+  copyKey,
+  layByHand,
   nestedLength,
   placesOf,
   Separation,
   skyline,
   startByOutlines,
+  TURNS,
+  type HandLaid,
+  type HandMove,
+  type Nested,
   type NestOptions,
   type NestPart,
   type Sheet,
+  type Turning,
 } from '@kolleta/core/cut';
 import type { KeptLayout } from '@kolleta/core/job';
 
@@ -19,19 +26,34 @@ export interface NestReport {
   readonly rounds: number;
 }
 
+/** What is looked for a shorter layout of. */
+export interface NestSearch {
+  readonly parts: readonly NestPart[];
+  readonly sheet: Sheet;
+  readonly options: NestOptions;
+  /** How they lie now. */
+  readonly now: readonly Nested[];
+  /** Copies that stay where they lie, as `copyKey` calls them. */
+  readonly locked: readonly string[];
+  readonly turning: Turning;
+}
+
 /** So many orders are tried for a start by outlines. */
 const STARTS = 24;
 
-let search:
-  { separation: Separation; parts: readonly NestPart[]; sheet: Sheet; options: NestOptions; boxes: number; rounds: number } | undefined;
+let search: (NestSearch & { separation: Separation; boxes: number; before: number; rounds: number }) | undefined;
 
 const nester = {
-  /** Begins with the boxes of the parts, or with their outlines each laid at the lowest place: from there other layouts are found. */
-  begin(parts: readonly NestPart[], sheet: Sheet, options: NestOptions, seed: number, from: 'boxes' | 'outlines'): NestReport {
-    const laid = skyline(parts, [sheet], options, { rounds: 1, seed });
-    const boxes = nestedLength(laid, parts);
-    const start = from === 'boxes' ? laid : startByOutlines(parts, sheet, options, { rounds: STARTS, seed }, laid);
-    search = { separation: new Separation(parts, sheet, options, start, seed), parts, sheet, options, boxes, rounds: 0 };
+  /** Begins with the layout as it is, or with the outlines each laid at the lowest place: from there other layouts are found. */
+  begin(asked: NestSearch, seed: number, from: 'asItIs' | 'outlines'): NestReport {
+    const { parts, sheet, options, now, turning } = asked;
+    const locked = new Set(asked.locked);
+    const asItIs = { nested: now, tooLarge: [] };
+    const stay = now.filter((one) => locked.has(copyKey(one)));
+    const start = from === 'asItIs' ? asItIs : startByOutlines(parts, sheet, options, { rounds: STARTS, seed }, asItIs, stay);
+    const boxes = nestedLength(skyline(parts, [sheet], options, { rounds: 1, seed }), parts);
+    const before = nestedLength(asItIs, parts);
+    search = { ...asked, separation: new Separation(parts, sheet, options, start, seed, TURNS[turning], locked), boxes, before, rounds: 0 };
     return { length: nestedLength(start, parts), boxes, rounds: 0 };
   },
   /** Looks on for so long, ms. */
@@ -42,17 +64,21 @@ const nester = {
       search.separation.round();
       search.rounds += 1;
     } while (performance.now() < until);
-    const { separation, parts, boxes, rounds } = search;
-    const length = separation.length < Infinity ? nestedLength({ nested: separation.nested() }, parts) : boxes;
-    return { length: Math.min(length, boxes), boxes, rounds };
+    const { separation, parts, boxes, before, rounds } = search;
+    const length = separation.length < Infinity ? nestedLength({ nested: separation.nested() }, parts) : before;
+    return { length: Math.min(length, before), boxes, rounds };
   },
-  /** The places of the best layout, checked on the true outlines; nothing where it is no better than the boxes. */
+  /** The places of the best layout, checked on the true outlines; nothing where it is no better than the one before. */
   best(): KeptLayout['places'] | undefined {
     if (!search || search.separation.length === Infinity) return undefined;
-    const { separation, parts, sheet, options, boxes } = search;
+    const { separation, parts, sheet, options, before, locked } = search;
     const nesting = { nested: separation.nested(), tooLarge: [] };
-    const better = nestedLength(nesting, parts) < boxes - 0.5;
-    return better && checkNesting(nesting, parts, [sheet], options).length === 0 ? placesOf(nesting, parts) : undefined;
+    const better = nestedLength(nesting, parts) < before - 0.5;
+    return better && checkNesting(nesting, parts, [sheet], options).length === 0 ? placesOf(nesting, parts, new Set(locked)) : undefined;
+  },
+  /** A part moved or turned by hand. */
+  byHand({ parts, sheet, options, now, locked }: Omit<NestSearch, 'turning'>, move: HandMove): { found: HandLaid } {
+    return { found: layByHand(parts, sheet, options, { nested: now, tooLarge: [] }, move, new Set(locked)) };
   },
 };
 

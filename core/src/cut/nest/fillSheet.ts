@@ -12,7 +12,7 @@ import {
   type Transform,
 } from '../../geometry';
 import { cellsOf, FreeCells, type CellShape } from './cells';
-import { QUARTER_TURNS } from './keptLayout';
+import { QUARTER_TURNS } from './turns';
 import { grownOutline } from './nestShape';
 import type { Nested, NestBudget, NestOptions, NestPart, Nesting } from './nester';
 import { nestedLength } from './nestedLength';
@@ -170,20 +170,22 @@ const COARSE = 1.2;
 /**
  * Parts on a roll's free end by their outlines, as short as some rounds make it: what a search begins with.
  *
- * @param boxes the same parts laid by their boxes
- * @returns the boxes, where nothing shorter was found
+ * @param before a layout of the same parts
+ * @param fixed copies that lie where they are and are not moved
+ * @returns the one before, where nothing shorter was found
  */
 export function startByOutlines(
   parts: readonly NestPart[],
   sheet: Sheet,
   options: NestOptions,
   { rounds, seed }: NestBudget,
-  boxes: Nesting,
+  before: Nesting,
+  fixed: readonly Nested[] = [],
 ): Nesting {
-  let best = { length: nestedLength(boxes, parts), nesting: boxes };
+  let best = { length: nestedLength(before, parts), nesting: before };
   const bounds = boxOf(sheet.outline);
   const outline = boxRegion({ ...bounds, maxY: bounds.minY + best.length + options.holdDown });
-  const fill = new SheetFill(parts, { ...sheet, outline }, options, seed, [], COARSE);
+  const fill = new SheetFill(parts, { ...sheet, outline }, options, seed, fixed, COARSE);
   const all = parts.reduce((sum, { copies }) => sum + copies, 0);
   for (let round = 0; round < rounds; round++) {
     const { nested } = fill.round(round);

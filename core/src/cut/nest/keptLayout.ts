@@ -1,14 +1,22 @@
-import { boxCentre, boxHeight, boxOf, boxWidth, regionArea, then, translation, type Transform } from '../../geometry';
+import {
+  applyToPoint,
+  boxCentre,
+  boxHeight,
+  boxOf,
+  boxWidth,
+  regionArea,
+  then,
+  translation,
+  type Region,
+  type Transform,
+} from '../../geometry';
+import { LAYOUT } from '../../facts';
 import type { KeptLayout } from '../../job';
 import type { Nested, Nester, NestPart, Nesting } from './nester';
+import { quartersOf, turnBy } from './turns';
 
-/** Quarter turns without rounding. */
-export const QUARTER_TURNS: readonly Transform[] = [
-  [1, 0, 0, 1, 0, 0],
-  [0, 1, -1, 0, 0, 0],
-  [-1, 0, 0, -1, 0, 0],
-  [0, -1, 1, 0, 0, 0],
-];
+/** How a copy of a part is told from the others. */
+export const copyKey = ({ part, copy }: Pick<Nested, 'part' | 'copy'>): string => `${part}/${copy}`;
 
 /** A part of a layout that is told from others: its job and mark stay the same from plan to plan. */
 export interface NamedPart extends NestPart {
@@ -25,14 +33,47 @@ export const partsKey = (parts: readonly NamedPart[]): string =>
     })
     .join('; ');
 
-/** A nesting as it is kept: for each copy its quarter turns, and where the middle of its box lies, mm. Turns that are no quarters are not kept. */
-export function placesOf({ nested }: Pick<Nesting, 'nested'>, parts: readonly NestPart[]): KeptLayout['places'] {
-  return nested.flatMap(({ part, copy, place }) => {
-    const turn = QUARTER_TURNS.findIndex(([a, b]) => Math.abs(a - place[0]) < 1e-9 && Math.abs(b - place[1]) < 1e-9);
-    const [cx, cy] = boxCentre(boxOf(parts[part]!.region));
-    const [x, y] = [place[0] * cx + place[2] * cy + place[4], place[1] * cx + place[3] * cy + place[5]];
-    return turn < 0 ? [] : [{ part, copy, turn, x, y }];
-  });
+/** Where a copy of a part lies: by how many quarters it is turned, and where the middle of the box of its outline lies, mm. */
+export interface Lying {
+  readonly turn: number;
+  readonly x: number;
+  readonly y: number;
+}
+
+/** A place as turn and middle. */
+export function lyingOf(place: Transform, region: Region): Lying {
+  const [x, y] = applyToPoint(place, boxCentre(boxOf(region)));
+  return { turn: quartersOf(place), x, y };
+}
+
+/** Turn and middle as a place. */
+export function placeOf({ turn, x, y }: Lying, region: Region): Transform {
+  const [cx, cy] = boxCentre(boxOf(region));
+  return then(then(translation(-cx, -cy), turnBy(turn)), translation(x, y));
+}
+
+/**
+ * The newest layout that was kept for just these parts of a film.
+ *
+ * @param gap that is wanted between parts, mm
+ */
+export const keptFor = (kept: readonly KeptLayout[], film: string, key: string, gap: number): KeptLayout | undefined =>
+  kept.findLast((one) => one.film === film && one.parts === key && (one.gap ?? LAYOUT.gap) === gap);
+
+/**
+ * A nesting as it is kept: for each copy how it lies.
+ *
+ * @param locked copies that stay where they are when others are laid round them, as `part/copy`
+ */
+export function placesOf(
+  { nested }: Pick<Nesting, 'nested'>,
+  parts: readonly NestPart[],
+  locked: ReadonlySet<string> = new Set(),
+): KeptLayout['places'] {
+  return nested.map(({ part, copy, place }) => ({
+    ...{ part, copy, ...lyingOf(place, parts[part]!.region) },
+    ...(locked.has(copyKey({ part, copy })) ? { locked: true } : {}),
+  }));
 }
 
 /**
@@ -43,14 +84,13 @@ export function placesOf({ nested }: Pick<Nesting, 'nested'>, parts: readonly Ne
 export const asKept =
   (kept: Pick<KeptLayout, 'places'>, otherwise: Nester): Nester =>
   (parts, sheets, options, budget) => {
-    const wanted = new Set(parts.flatMap(({ copies }, part) => Array.from({ length: copies }, (_, copy) => `${part}/${copy}`)));
+    const wanted = new Set(parts.flatMap(({ copies }, part) => Array.from({ length: copies }, (_, copy) => copyKey({ part, copy }))));
     const nested: Nested[] = [];
     // in the order in which they are cut: along the film
     for (const { part, copy, turn, x, y } of kept.places.toSorted((a, b) => a.y - b.y || a.x - b.x)) {
       // what must not be turned is not, whenever that was said of its film
-      if (!wanted.delete(`${part}/${copy}`) || (parts[part]!.fixed && turn !== 0)) return otherwise(parts, sheets, options, budget);
-      const [cx, cy] = boxCentre(boxOf(parts[part]!.region));
-      nested.push({ part, copy, sheet: 0, place: then(then(translation(-cx, -cy), QUARTER_TURNS[turn]!), translation(x, y)) });
+      if (!wanted.delete(copyKey({ part, copy })) || (parts[part]!.fixed && turn !== 0)) return otherwise(parts, sheets, options, budget);
+      nested.push({ part, copy, sheet: 0, place: placeOf({ turn, x, y }, parts[part]!.region) });
     }
     if (wanted.size > 0 || sheets.length === 0) return otherwise(parts, sheets, options, budget);
     return { nested, tooLarge: [] };

@@ -1,4 +1,5 @@
 import {
+  applyToPoint,
   applyToRegion,
   boxCentre,
   boxOf,
@@ -12,13 +13,14 @@ import {
   type Region,
 } from '../../geometry';
 import type { NestPart } from './nester';
+import { QUARTERS, turnBy } from './turns';
 
 /**
  * The outline of a part as it is moved about: grown by half the gap and made simpler, around its own middle, in one of its turns. Edges lie
  * in arrays of numbers, for they are looked at some hundred thousand times a second.
  */
 export interface NestShape {
-  /** Quarter turns counter-clockwise. */
+  /** Quarter turns counter-clockwise; whole ones without rounding. */
   readonly turn: number;
   /** Edges from (ax, ay) to (bx, by), mm. */
   readonly ax: Float64Array;
@@ -78,16 +80,6 @@ export function grownOutline(region: Region, gap: number): Region {
   return simpler(openOnly(grown), SIMPLER.by);
 }
 
-const quarter = ([x, y]: readonly [number, number], turn: number): [number, number] => {
-  const turns: readonly [number, number][] = [
-    [x, y],
-    [-y, x],
-    [-x, -y],
-    [y, -x],
-  ];
-  return turns[turn]!;
-};
-
 /** Distance from a point to the nearest of some edges, each four numbers, or -1 where the point does not lie inside them; mm. */
 function depthAt(edges: Float64Array, x: number, y: number): number {
   let inside = false;
@@ -141,7 +133,8 @@ function polesOf(region: Region): [x: number, y: number, radius: number][] {
 
 /** One turn of an outline. */
 function shapeOf(region: Region, poles: readonly (readonly [number, number, number])[], turn: number): NestShape {
-  const rings = ringsOf(region).map((ring) => ring.map((p) => quarter(p, turn)));
+  const turned = turnBy(turn);
+  const rings = ringsOf(region).map((ring) => ring.map((p) => applyToPoint(turned, p)));
   const count = rings.reduce((sum, ring) => sum + ring.length, 0);
   const [ax, ay, bx, by] = [0, 1, 2, 3].map(() => new Float64Array(count)) as [Float64Array, Float64Array, Float64Array, Float64Array];
   let at = 0;
@@ -161,7 +154,7 @@ function shapeOf(region: Region, poles: readonly (readonly [number, number, numb
     ),
     ...{ minX: Math.min(...xs), maxX: Math.max(...xs), minY: Math.min(...ys), maxY: Math.max(...ys) },
     marks: Float64Array.from(rings.flatMap(([first]) => [...first!])),
-    poles: Float64Array.from(poles.flatMap(([x, y, r]) => [...quarter([x, y], turn), r])),
+    poles: Float64Array.from(poles.flatMap(([x, y, r]) => [...applyToPoint(turned, [x, y]), r])),
     weight: Math.abs(signedArea(convexHull(all))) ** 0.25,
   };
 }
@@ -170,14 +163,19 @@ function shapeOf(region: Region, poles: readonly (readonly [number, number, numb
  * A part as it is moved about.
  *
  * @param gap between any two parts, mm
- * @returns its shape in each quarter turn that it may lie in, around the middle of the box of the true outline
+ * @param turns that it may lie in, in quarters; a part that may not be turned has only the first
+ * @returns its shape in each of them, around the middle of the box of the true outline
  */
-export function nestBody({ region, fixed }: Pick<NestPart, 'region' | 'fixed'>, gap: number): NestBody {
+export function nestBody(
+  { region, fixed }: Pick<NestPart, 'region' | 'fixed'>,
+  gap: number,
+  turns: readonly number[] = QUARTERS,
+): NestBody {
   const [cx, cy] = boxCentre(boxOf(region));
   const outline = grownOutline(applyToRegion(translation(-cx, -cy), region), gap);
   const poles = polesOf(outline);
   return {
     area: outline.reduce((sum, part) => sum + partArea(part), 0),
-    shapes: (fixed ? [0] : [0, 1, 2, 3]).map((turn) => shapeOf(outline, poles, turn)),
+    shapes: (fixed ? [0] : turns).map((turn) => shapeOf(outline, poles, turn)),
   };
 }

@@ -1,16 +1,19 @@
-import { boxCentre, boxOf, numbersFrom, then, translation } from '../../geometry';
+import { numbersFrom } from '../../geometry';
 import { badness, overlap } from './collide';
-import { QUARTER_TURNS as TURNS } from './keptLayout';
+import { copyKey, lyingOf, placeOf } from './keptLayout';
 import { nestBody, type NestBody, type NestShape } from './nestShape';
 import type { Nested, Nester, NestOptions, NestPart, Nesting } from './nester';
 import { sheetWidth, type Sheet } from './sheet';
 import { skyline } from './skyline';
+import { QUARTERS } from './turns';
 
 /** One copy of a part on the strip: which shape, and where its middle lies, mm. */
 interface Item {
   readonly part: number;
   readonly copy: number;
   readonly body: NestBody;
+  /** It stays where it is; the others lie round it. */
+  readonly locked: boolean;
   shape: NestShape;
   x: number;
   y: number;
@@ -54,6 +57,8 @@ export class Separation {
   /** Width that middles may use, and the length that is tried now, mm. */
   readonly #width: number;
   #length: number;
+  /** No strip is shorter than what the locked ones reach, mm. */
+  readonly #stays: number;
   #best: { readonly length: number; readonly at: readonly Pick<Item, 'shape' | 'x' | 'y'>[] };
   #shrink = SHRINK.first;
   #stuck = 0;
@@ -64,6 +69,8 @@ export class Separation {
   /**
    * @param start a layout without overlaps
    * @param seed the same seed and rounds give the same layout
+   * @param turns that parts may lie in, in quarters
+   * @param locked copies that stay where the start has them, as `copyKey` calls them
    */
   constructor(
     readonly parts: readonly NestPart[],
@@ -71,25 +78,29 @@ export class Separation {
     readonly options: NestOptions,
     start: Nesting,
     seed: number,
+    turns: readonly number[] = QUARTERS,
+    locked: ReadonlySet<string> = new Set(),
   ) {
     this.#random = numbersFrom(seed);
     const { gap, holdDown } = options;
     this.#width = sheetWidth(sheet) - 2 * holdDown + gap;
-    const bodies = parts.map((part) => nestBody(part, gap));
+    const bodies = parts.map((part) => nestBody(part, gap, turns));
     const edge = holdDown - gap / 2;
     this.#items = start.nested.map(({ part, copy, place }) => {
-      const body = bodies[part]!;
-      const [cx, cy] = boxCentre(boxOf(parts[part]!.region));
-      const turn = TURNS.findIndex(([a, b]) => Math.abs(a - place[0]) < 1e-6 && Math.abs(b - place[1]) < 1e-6);
-      const shape = body.shapes.find((one) => one.turn === turn) ?? body.shapes[0]!;
-      const [x, y] = [place[0] * cx + place[2] * cy + place[4], place[1] * cx + place[3] * cy + place[5]];
-      return { part, copy, body, shape, x: x - edge, y: y - edge };
+      const { region } = parts[part]!;
+      const { turn, x, y } = lyingOf(place, region);
+      const known = bodies[part]!;
+      // a hand may have turned it otherwise than is looked for
+      const shape = known.shapes.find((one) => Math.abs(one.turn - turn) < 1e-6) ?? nestBody({ region }, gap, [turn]).shapes[0]!;
+      const body = known.shapes.includes(shape) ? known : { ...known, shapes: [shape, ...known.shapes] };
+      return { part, copy, body, locked: locked.has(copyKey({ part, copy })), shape, x: x - edge, y: y - edge };
     });
     const n = this.#items.length;
     this.#weights = new Float64Array(n * n).fill(1);
     this.#order = Int32Array.from({ length: n }, (_, i) => i);
     const sides = this.#items.reduce((sum, { shape }) => sum + shape.maxX - shape.minX + shape.maxY - shape.minY, 0);
     this.#fine = Math.max(0.05, (FINE * sides) / Math.max(1, 2 * n));
+    this.#stays = Math.max(0, ...this.#items.filter((item) => item.locked).map(({ y, shape }) => y + shape.maxY));
     for (const item of this.#items) this.#keepIn(item, Infinity);
     this.#length = this.#items.reduce((most, { y, shape }) => Math.max(most, y + shape.maxY), 0);
     this.#best = { length: this.#total() === 0 ? this.#length : Infinity, at: this.#places() };
@@ -107,6 +118,7 @@ export class Separation {
   }
 
   #keepIn(item: Item, length: number): void {
+    if (item.locked) return;
     const { shape } = item;
     item.x = Math.max(-shape.minX, Math.min(this.#width - shape.maxX, item.x));
     item.y = Math.max(-shape.minY, Math.min(length - shape.maxY, item.y));
@@ -136,7 +148,7 @@ export class Separation {
   }
 
   #total(): number {
-    return this.#items.reduce((sum, { shape, x, y }, i) => sum + this.#cost(i, shape, x, y, Infinity), 0);
+    return this.#items.reduce((sum, { shape, x, y, locked }, i) => sum + (locked ? 0 : this.#cost(i, shape, x, y, Infinity)), 0);
   }
 
   /** The best place for an item that is found by looking at random, near by, and downhill from the best of those. */
@@ -209,7 +221,7 @@ export class Separation {
         ),
       0,
     );
-    this.#length = Math.max(this.#length, tallest);
+    this.#length = Math.max(this.#length, tallest, this.#stays);
     for (const item of this.#items) this.#keepIn(item, this.#length);
     this.#weights.fill(1);
     this.#stuck = 0;
@@ -224,9 +236,11 @@ export class Separation {
     this.#shorten();
     if (items.length < 2 || this.#random() > SWAPPED) return;
     const large = items
-      .map((item, i) => ({ i, area: item.body.area }))
+      .map((item, i) => ({ i, area: item.body.area, locked: item.locked }))
+      .filter((one) => !one.locked)
       .toSorted((a, b) => b.area - a.area)
       .slice(0, Math.max(2, Math.ceil(items.length / 3)));
+    if (large.length === 0) return;
     const [a, b] = [0, 1].map(() => items[large[Math.floor(this.#random() * large.length)]!.i]!) as [Item, Item];
     [a.x, a.y, b.x, b.y] = [b.x, b.y, a.x, a.y];
     for (const item of [a, b]) this.#keepIn(item, this.#length);
@@ -245,7 +259,8 @@ export class Separation {
       this.#order[other] = kept;
     }
     for (const i of this.#order) {
-      const { shape, x, y } = items[i]!;
+      const { shape, x, y, locked } = items[i]!;
+      if (locked) continue;
       const now = this.#cost(i, shape, x, y, Infinity);
       if (now > 0) this.#move(i, now);
     }
@@ -254,6 +269,7 @@ export class Separation {
     for (let i = 0; i < n; i++)
       for (let j = i + 1; j < n; j++) {
         const [a, b] = [items[i]!, items[j]!];
+        if (a.locked && b.locked) continue;
         const [dx, dy] = [b.x - a.x, b.y - a.y];
         const bad = overlap(a.shape, b.shape, dx, dy) ? badness(a.shape, b.shape, dx, dy, this.#fine) : 0;
         if (bad > 0) pairs.push({ i, j, bad });
@@ -282,8 +298,7 @@ export class Separation {
     const edge = this.options.holdDown - this.options.gap / 2;
     return this.#items.map(({ part, copy }, i) => {
       const { shape, x, y } = this.#best.at[i]!;
-      const [cx, cy] = boxCentre(boxOf(this.parts[part]!.region));
-      return { part, copy, sheet: 0, place: then(then(translation(-cx, -cy), TURNS[shape.turn]!), translation(x + edge, y + edge)) };
+      return { part, copy, sheet: 0, place: placeOf({ turn: shape.turn, x: x + edge, y: y + edge }, this.parts[part]!.region) };
     });
   }
 }

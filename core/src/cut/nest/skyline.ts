@@ -1,5 +1,5 @@
 import { boxCentre, boxHeight, boxOf, boxWidth, then, translation } from '../../geometry';
-import { QUARTER_TURNS } from './keptLayout';
+import { QUARTER_TURNS } from './turns';
 import type { Nested, Nester } from './nester';
 import { packBoxes } from './packBoxes';
 import { sheetWidth } from './sheet';

@@ -55,6 +55,10 @@ export const event = oneBy(
       /** On which machine, and how far the knife went, mm. */
       machine: maybe(id),
       knife: maybe(number(0)),
+      /** The carrier sheet that it went through on. */
+      carrier: maybe(id),
+      /** The knife went through the liner too. */
+      linerCut: maybe(yes),
       /** What is left of the film and kept. */
       left: maybe(list(leftover, 20)),
       /** Whole marks that came off the cutter, where it told so. */
@@ -98,6 +102,8 @@ export const event = oneBy(
       outcome: rowOf(CUT_OUTCOMES, 'cutOutcome'),
     }),
     record({ ...base, kind: Type.Literal('bladeChanged'), machine: id, name }),
+    /** A carrier sheet was washed, or given new tack: its uses are counted from there. */
+    record({ ...base, kind: Type.Literal('carrierRenewed'), machine: id, carrier: id, name }),
     /** A sheet or an offcut is there no more. */
     record({ ...base, kind: Type.Literal('pieceGone'), film: id, piece: id, name }),
     record({ ...base, kind: Type.Literal('overridden'), job: id, reading: name, reason: words }),

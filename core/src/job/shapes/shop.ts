@@ -1,5 +1,16 @@
 import Type from 'typebox';
-import { CARRIER_GRADES, FILM_KINDS, FINISH_GRIP, PRESSING, RELIEF, SUPPLY_KINDS, SUPPLY_UNITS, TAPE_KINDS } from '../../facts';
+import {
+  CARRIER_GRADES,
+  FILM_KINDS,
+  FINISH_GRIP,
+  KNIFE,
+  LAYOUT,
+  PRESSING,
+  RELIEF,
+  SUPPLY_KINDS,
+  SUPPLY_UNITS,
+  TAPE_KINDS,
+} from '../../facts';
 import { drawnPart } from './artwork';
 import { filmOutline } from './event';
 import { job, ownStep } from './job';
@@ -153,6 +164,8 @@ export const machine = record(
     /** Blade force, in the machine's own units, and speed, cm/s; kept from the last good test cut. */
     force: maybe(number(0, 1000)),
     speed: maybe(over0(200)),
+    /** How far its blade trails behind its own axis, mm, where the machine does not make up for that by itself. */
+    knifeOffset: maybe(number(0, KNIFE.mostOffset)),
     /** The sheets that it carries film with. */
     carriers: maybe(list(carrier, 50)),
     /** How many pens it holds beside the knife. */
@@ -225,7 +238,21 @@ export const keptLayout = record(
     film: id,
     /** Tells the parts and their sizes; parts that changed are laid out anew. */
     parts: text(100_000),
-    places: list(record({ part: whole(0, 10_000), copy: whole(0, 10_000), turn: whole(0, 3), x: place, y: place }), 10_000),
+    /** The gap that it keeps, mm, where it is not the usual one. */
+    gap: maybe(number(0, LAYOUT.mostGap)),
+    places: list(
+      record({
+        part: whole(0, 10_000),
+        copy: whole(0, 10_000),
+        /** In quarters. */
+        turn: number(0, 4),
+        x: place,
+        y: place,
+        /** Laid there by hand, and to stay. */
+        locked: maybe(yes),
+      }),
+      10_000,
+    ),
   },
   'keptLayout',
 );
@@ -255,6 +282,8 @@ export const shop = record(
     habits: maybe(list(habit, 100)),
     /** Relief cuts part the waste into strips so wide, mm; without it the surround comes away in one pull. */
     relief: maybe(number(RELIEF.least, RELIEF.most)),
+    /** Between any two parts on film, mm, where it is not the usual gap. */
+    gap: maybe(number(0, LAYOUT.mostGap)),
     /** Layouts that were kept, the newest last. */
     layouts: maybe(list(keptLayout, 60)),
   },

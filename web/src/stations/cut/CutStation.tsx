@@ -27,8 +27,9 @@ import { gainsByOutlines, NestCard } from './NestCard';
 import { FromCard } from './FromCard';
 import { ReliefWords } from './ReliefWords';
 import { SheetDrawing } from './SheetDrawing';
+import { LayByHand, type FreshLayout } from './LayByHand';
 import { layFrom, pieceFrom, useAsCut, usePieces } from './usePieces';
-import { useTogether } from './useTogether';
+import { layTogether, useTogether } from './useTogether';
 import { useCutter } from './useCutter';
 
 const CUT_FILE_IDS = Object.keys(CUT_FILES) as CutFileId[];
@@ -123,6 +124,20 @@ export function CutStation({ job, plan, shop, edit, fix, mark }: StationProps) {
       setBusy(false);
     }
   };
+  /** The layout on the roll once everything that was changed is in it. */
+  const freshLayout = async (): Promise<FreshLayout | undefined> => {
+    const { plan: now, state } = await settled();
+    const planned = now.jobs.get(job.id);
+    const next = planned && layoutToCut(now, planned, film ?? shown, along);
+    return next?.own && { layout: await layTogether(next.chosen, state.shop), kept: state.shop.layouts ?? [] };
+  };
+  const partName = (of: JobId, mark: string) => {
+    const owner = of === job.id ? job : jobs.find(({ id }) => id === of);
+    const [id, row] = mark.split('~');
+    const found = owner?.marks.find((m) => m.id === id);
+    const words = row === undefined ? undefined : plan.marks.find((m) => m.mark.id === id)?.variants.find((v) => v.row === row)?.words;
+    return `${found?.name ?? 'A mark'}${words ? ` · ${words}` : ''}`;
+  };
   const save = (kind: CutFileId) =>
     withLayout(async (layout, _, title) => {
       const { extension, mime, forMachine } = CUT_FILES[kind];
@@ -146,7 +161,18 @@ export function CutStation({ job, plan, shop, edit, fix, mark }: StationProps) {
       />
     </>
   ) : layout ? (
-    <SheetDrawing layout={ordered ?? layout} job={job.id} done={done} again={again} shared={chosen.length > 1} system={system} />
+    <SheetDrawing layout={ordered ?? layout} job={job.id} done={done} again={again} shared={chosen.length > 1} system={system}>
+      {!piece && !done && layout.tooWide.length === 0 && (
+        <LayByHand
+          layout={ordered ?? layout}
+          job={job.id}
+          kept={shop.layouts ?? []}
+          system={system}
+          nameOf={({ job: of, mark }) => partName(of, mark)}
+          fresh={freshLayout}
+        />
+      )}
+    </SheetDrawing>
   ) : (
     <p className="m-auto max-w-sm p-6 text-center">
       Nothing can be cut yet.{' '}

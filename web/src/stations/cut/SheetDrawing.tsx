@@ -1,3 +1,4 @@
+import type { ReactNode } from 'react';
 import type { FilmLayout } from '@kolleta/core/cut';
 import { LAYOUT } from '@kolleta/core/facts';
 import type { JobId } from '@kolleta/core/job';
@@ -15,10 +16,12 @@ interface Props {
   /** Other jobs come along. */
   shared: boolean;
   system: LengthSystem;
+  /** The film with its parts, where hands can lay them; without it they only lie there. */
+  children?: ReactNode;
 }
 
 /** A layout as it lies on the roll, a sheet or an offcut, with what it takes of film, of the knife and of time. */
-export function SheetDrawing({ layout, job, done, again, shared, system }: Props) {
+export function SheetDrawing({ layout, job, done, again, shared, system, children }: Props) {
   const { kind } = layout.sheet.from;
   const say = (mm: number) => formatLength(mm, system);
   const held =
@@ -41,7 +44,7 @@ export function SheetDrawing({ layout, job, done, again, shared, system }: Props
         title={`${layout.film.name}, as it lies on the ${kind}${again && !done ? ': what was lost' : ''}`}
         text={done ? 'This job has been cut from it.' : text}
       />
-      <FilmDrawing layout={layout} job={job} system={system} className="h-[24rem] flex-1 lg:h-auto" />
+      {children ?? <FilmDrawing layout={layout} job={job} system={system} className="h-[24rem] flex-1 lg:h-auto" />}
       <dl className="border-base-300 measure grid grid-cols-2 gap-x-4 border-t px-4 py-2.5 text-[0.86rem] sm:grid-cols-4">
         {figures.map(([name, value]) => (
           <div key={name}>

@@ -1,0 +1,136 @@
+import { describe, expect, it } from '@jest/globals';
+import fc from 'fast-check';
+import { boxRegion, type Region } from '../../geometry';
+import { demoShop } from '../../../test/sampleJobs';
+import { layByHand } from './byHand';
+import { checkNesting } from './checkNesting';
+import { asKept, copyKey, lyingOf, placesOf } from './keptLayout';
+import type { NestPart } from './nester';
+import { Separation } from './separate';
+import { freeEnd } from './sheet';
+import { skyline } from './skyline';
+import { quartersOf, TURNS, turnBy } from './turns';
+
+const OPTIONS = { gap: 3, holdDown: 10 };
+const sheet = freeEnd(demoShop().films[0]!, 300);
+const box = (w: number, h: number): Region => boxRegion({ minX: 0, minY: 0, maxX: w, maxY: h });
+const corner = (w: number, h: number): Region => [
+  {
+    outer: [
+      [0, 0],
+      [w, 0],
+      [w, h / 3],
+      [w / 3, h / 3],
+      [w / 3, h],
+      [0, h],
+    ],
+    holes: [],
+  },
+];
+const part = fc
+  .record({
+    w: fc.integer({ min: 8, max: 120 }),
+    h: fc.integer({ min: 8, max: 90 }),
+    angled: fc.boolean(),
+    copies: fc.integer({ min: 1, max: 4 }),
+  })
+  .map(({ w, h, angled, copies }): NestPart => ({ region: angled ? corner(w, h) : box(w, h), copies }));
+const laid = (parts: readonly NestPart[]) => skyline(parts, [sheet], OPTIONS, { rounds: 1, seed: 1 });
+
+describe('a layout by hand', () => {
+  it('turns by quarters without rounding, and tells how much a place is turned', () => {
+    for (const turn of [...TURNS.freely, 0.3, 3.99]) expect(quartersOf(turnBy(turn))).toBeCloseTo(turn, 9);
+    expect(turnBy(5)).toEqual(turnBy(1));
+    expect(turnBy(-1)).toEqual(turnBy(3));
+  });
+  it('stays without a fault wherever a part is put and however it is turned: it lies on the film, locked parts stay, no copy is lost', () => {
+    const move = fc.record({
+      which: fc.nat(1000),
+      turn: fc.constantFrom(...TURNS.freely),
+      x: fc.double({ min: -50, max: 350, noNaN: true }),
+      y: fc.double({ min: -50, max: 400, noNaN: true }),
+    });
+    fc.assert(
+      fc.property(fc.array(part, { minLength: 1, maxLength: 5 }), fc.array(move, { minLength: 1, maxLength: 4 }), (parts, moves) => {
+        let nesting = laid(parts);
+        const locked = new Set<string>();
+        for (const { which, turn, x, y } of moves) {
+          const one = nesting.nested[which % nesting.nested.length]!;
+          const before = new Map(nesting.nested.map((own) => [copyKey(own), own.place]));
+          const found = layByHand(parts, sheet, OPTIONS, nesting, { part: one.part, copy: one.copy, turn, x, y }, locked);
+          if (!found.ok) {
+            expect(found.why).toBe('locked');
+            expect(found.others.every((other) => locked.has(copyKey(other)))).toBe(true);
+            continue;
+          }
+          expect(checkNesting(found.nesting, parts, [sheet], OPTIONS)).toEqual([]);
+          const now = new Map(found.nesting.nested.map((own) => [copyKey(own), own.place]));
+          for (const key of locked) if (key !== copyKey(one)) expect(now.get(key)).toEqual(before.get(key));
+          expect(quartersOf(now.get(copyKey(one))!)).toBeCloseTo(turn, 6);
+          const changed = [...now].filter(([key, place]) => key !== copyKey(one) && place !== before.get(key));
+          expect(changed).toHaveLength(found.pushed);
+          locked.add(copyKey(one));
+          nesting = found.nesting;
+        }
+      }),
+      { numRuns: 40 },
+    );
+  });
+  it('puts a part just where it was asked where nothing is in the way, and beside others where it is a little too near', () => {
+    const parts = [{ region: box(40, 20), copies: 2 }];
+    const start = laid(parts);
+    const free = layByHand(parts, sheet, OPTIONS, start, { part: 0, copy: 1, turn: 0, x: 150, y: 200 });
+    expect(free.ok && lyingOf(free.nesting.nested.find(({ copy }) => copy === 1)!.place, parts[0]!.region)).toEqual({
+      turn: 0,
+      x: 150,
+      y: 200,
+    });
+    const other = lyingOf(start.nested.find(({ copy }) => copy === 0)!.place, parts[0]!.region);
+    const near = layByHand(parts, sheet, OPTIONS, start, { part: 0, copy: 1, turn: 0, x: other.x, y: other.y + 22 }, new Set(['0/0']));
+    expect(near.ok && near.pushed).toBe(0);
+    expect(near.ok && checkNesting(near.nesting, parts, [sheet], OPTIONS)).toEqual([]);
+  });
+  it('refuses what does not go on the film, and to turn film that has a direction', () => {
+    const parts: NestPart[] = [
+      { region: box(270, 290), copies: 1 },
+      { region: box(20, 10), copies: 1, fixed: true },
+    ];
+    const start = laid(parts);
+    expect(layByHand(parts, sheet, OPTIONS, start, { part: 0, copy: 0, turn: 1, x: 0, y: 0 })).toMatchObject({ ok: false, why: 'tooWide' });
+    expect(layByHand(parts, sheet, OPTIONS, start, { part: 1, copy: 0, turn: 1, x: 0, y: 0 })).toMatchObject({ ok: false, why: 'fixed' });
+  });
+  it('is kept with free turns and locks, and comes back as it was', () => {
+    const parts = [{ region: corner(60, 40), copies: 2 }];
+    const found = layByHand(parts, sheet, OPTIONS, laid(parts), { part: 0, copy: 0, turn: 0.5, x: 100, y: 150 });
+    if (!found.ok) throw new Error(found.why);
+    const places = placesOf(found.nesting, parts, new Set(['0/0']));
+    expect(places.find(({ copy }) => copy === 0)).toMatchObject({ turn: 0.5, locked: true });
+    const again = asKept({ places }, skyline)(parts, [sheet], OPTIONS, { rounds: 1, seed: 1 });
+    const placeIn = (nesting: typeof again, copy: number) => nesting.nested.find((one) => one.copy === copy)!.place;
+    for (const copy of [0, 1]) placeIn(again, copy).forEach((n, i) => expect(n).toBeCloseTo(placeIn(found.nesting, copy)[i]!, 9));
+  });
+  it('goes on round locked parts: they stay where they are, nothing overlaps, the film is no longer than it was, and seeds repeat', () => {
+    const parts: NestPart[] = [
+      { region: corner(90, 70), copies: 4 },
+      { region: box(30, 30), copies: 3 },
+    ];
+    const hand = layByHand(parts, sheet, OPTIONS, laid(parts), { part: 0, copy: 0, turn: 1 / 3, x: 150, y: 120 });
+    if (!hand.ok) throw new Error(hand.why);
+    const locked = new Set(['0/0', '1/2']);
+    const run = (turns: readonly number[]) => {
+      const search = new Separation(parts, sheet, OPTIONS, hand.nesting, 7, turns, locked);
+      for (let round = 0; round < 120; round++) search.round();
+      return search;
+    };
+    const search = run(TURNS.freely);
+    const nesting = { nested: search.nested(), tooLarge: [] };
+    expect(search.length).toBeLessThan(Infinity);
+    expect(checkNesting(nesting, parts, [sheet], OPTIONS)).toEqual([]);
+    for (const one of nesting.nested)
+      if (locked.has(copyKey(one))) {
+        const before = hand.nesting.nested.find((own) => copyKey(own) === copyKey(one))!.place;
+        one.place.forEach((n, i) => expect(n).toBeCloseTo(before[i]!, 9));
+      }
+    expect(run(TURNS.freely).nested()).toEqual(nesting.nested);
+  });
+});

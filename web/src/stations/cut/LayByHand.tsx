@@ -1,0 +1,117 @@
+import { useMemo, useState } from 'react';
+import { lyingOf, placesOf, type FilmLayout, type HandMove, type LaidPart } from '@kolleta/core/cut';
+import { FILM_KINDS } from '@kolleta/core/facts';
+import type { KeptLayout } from '@kolleta/core/job';
+import { FilmDrawing } from '../../drawing/FilmDrawing';
+import { plainly } from '../../storage/plainly';
+import { useTell } from '../../ui/toasts';
+import type { LengthSystem } from '@kolleta/core/units';
+import { HandParts, partKey } from './HandParts';
+import { keepLayout, layable, lockPart } from './keepLayout';
+import { nestWorkers } from './nestWorkers';
+
+/** A layout as it would be cut with all that is saved, and the layouts that are kept. */
+export interface FreshLayout {
+  readonly layout: FilmLayout;
+  readonly kept: readonly KeptLayout[];
+}
+
+interface Props {
+  layout: FilmLayout;
+  job: string;
+  kept: readonly KeptLayout[];
+  system: LengthSystem;
+  nameOf: (part: LaidPart) => string;
+  /** The layout once everything that was changed is in it. */
+  fresh: () => Promise<FreshLayout | undefined>;
+}
+
+const REFUSED = {
+  locked: 'There is a part in the way that is to stay. Let it go first, or lay this one elsewhere.',
+  tooWide: 'So turned it is wider than the film.',
+  fixed: 'This film has a direction: its parts are not turned.',
+} as const;
+
+/** A layout on a roll whose parts can be laid by hand: what is dragged stays, and others make way. */
+export function LayByHand({ layout, job, kept, system, nameOf: partName, fresh }: Props) {
+  const tell = useTell();
+  const nameOf = (part: LaidPart) => {
+    const alike = layout.parts.filter(({ outline }) => outline === part.outline).length;
+    return `${partName(part)}${alike > 1 ? `, ${part.copy + 1} of ${alike}` : ''}`;
+  };
+  const [chosen, setChosen] = useState<string>();
+  const locked = useMemo(() => layable(layout, kept).locked, [layout, kept]);
+  const turns = !FILM_KINDS[layout.film.kind].directed;
+  const part = layout.parts.find((one) => partKey(one) === chosen);
+  const stays = chosen !== undefined && locked.includes(chosen);
+  const lay = async (move: HandMove): Promise<boolean> => {
+    try {
+      const now = await fresh();
+      if (!now?.layout.parts.some(({ outline, copy }) => outline === move.part && copy === move.copy)) return false;
+      const laid = layable(now.layout, now.kept);
+      const { parts, sheet, options, now: places, locked: stay } = laid;
+      const { found } = await nestWorkers[0]!.call((nester) => nester.byHand({ parts, sheet, options, now: places, locked: stay }, move));
+      if (!found.ok) {
+        tell(REFUSED[found.why], { tone: 'error' });
+        return false;
+      }
+      const kept = placesOf(found.nesting, parts, new Set([...stay, partKey({ outline: move.part, copy: move.copy })]));
+      return (await keepLayout(laid, kept, 'Lay a part by hand')) !== undefined;
+    } catch (error) {
+      tell(plainly(error), { tone: 'error' });
+      return false;
+    }
+  };
+  const lock = async (key: string) => {
+    const now = await fresh();
+    if (now) await lockPart(layable(now.layout, now.kept), key);
+  };
+  const turn = (by: number) => {
+    if (!part) return;
+    const { turn: now, x, y } = lyingOf(part.place, layout.outlines[part.outline]!);
+    void lay({ part: part.outline, copy: part.copy, turn: (now + by) % 4, x, y });
+  };
+  return (
+    <>
+      <FilmDrawing layout={layout} job={job} system={system} className="h-[24rem] min-h-0 flex-1 lg:h-auto">
+        <HandParts
+          layout={layout}
+          locked={new Set(locked)}
+          turns={turns}
+          chosen={chosen}
+          nameOf={nameOf}
+          onChoose={setChosen}
+          onLay={lay}
+          onLock={(key) => void lock(key)}
+        />
+      </FilmDrawing>
+      {part && (
+        <div
+          role="toolbar"
+          aria-label="The part"
+          className="border-base-300 flex flex-wrap items-center gap-1.5 border-t px-4 py-2 text-sm"
+        >
+          <strong className="mr-auto">{nameOf(part)}</strong>
+          {turns && (
+            <>
+              <button type="button" className="btn btn-sm btn-ghost border-base-300" onClick={() => turn(1)}>
+                Turn by a quarter
+              </button>
+              <button type="button" className="btn btn-sm btn-ghost border-base-300" onClick={() => turn(1 / 6)}>
+                By 15°
+              </button>
+            </>
+          )}
+          <button
+            type="button"
+            aria-pressed={stays}
+            className="btn btn-sm btn-ghost border-base-300"
+            onClick={() => void lock(partKey(part))}
+          >
+            {stays ? 'Let it go' : 'Keep it here'}
+          </button>
+        </div>
+      )}
+    </>
+  );
+}
