@@ -31,7 +31,7 @@ test('one layout a film, and an SVG cut file in mm that any reader takes', async
 
 test('what is seen through is cut mirrored', async ({ page }) => {
   await openStation(page, 'boat-numbers', 'cut');
-  await page.getByRole('button', { name: 'Petrol' }).click();
+  await page.getByRole('button', { name: 'Petrol', exact: true }).click();
   await expect(page.getByText('mirrored, for they are seen through the piece')).toBeVisible();
 });
 
@@ -115,6 +115,44 @@ test('parts are laid by hand: dragged, moved and turned by keys; they stay while
   await own.press('k');
   await expect(own).toHaveAccessibleName(/K keeps it here/);
   await expect(card.getByRole('button', { name: /^Let / })).toHaveCount(0);
+});
+
+test('a new blade wants a test cut, which is answered at its step; the rehearsal begins only with the film that the cut is for', async ({
+  page,
+}) => {
+  await openStation(page, 'bailer-buckets', 'cut');
+  const knife = page.getByRole('region', { name: 'Knife' });
+  await knife.getByRole('button', { name: 'New blade' }).click();
+  const step = page.getByRole('listitem').filter({ hasText: 'Test how ink matt cuts on the roll cutter' });
+  await expect(step).toContainText('The blade is new');
+  await step.getByRole('button', { name: 'How did it come out?' }).click();
+  const dialog = page.getByRole('dialog', { name: /^How the test came out/ });
+  await dialog.getByRole('button', { name: 'not through' }).click();
+  await expect(dialog).toContainText('Film hangs on in places: more force.');
+  await dialog.getByRole('button', { name: 'through, weeds clean' }).click();
+  await expect(dialog).toHaveCount(0);
+  await expect(step.getByRole('heading')).toHaveCSS('text-decoration-line', 'line-through');
+  await expect(knife).toContainText(/force \d+, right on/);
+  // another film lies in the cutter
+  await knife.getByLabel('Film in the cutter').selectOption('petrol');
+  await expect(knife.getByRole('status')).toContainText('This cut is for Ink matt');
+  await page.getByRole('button', { name: /^Rehearse it/ }).click();
+  await expect(page.getByRole('alert')).toContainText(/lies in the cutter, and this cut is for Ink matt/);
+  await knife.getByRole('button', { name: 'Ink matt is loaded now' }).click();
+  await page.getByRole('button', { name: /^Rehearse it/ }).click();
+  const cutter = page.getByRole('region', { name: 'The cutter' });
+  await expect(cutter).toContainText('Rehearsal on the simulated Roll cutter');
+  await cutter.getByRole('button', { name: 'Stop' }).click();
+  await cutter.getByRole('button', { name: 'Put it away' }).click();
+  // the knife went through the liner of the film that was cut for real
+  const saved = page.waitForEvent('download');
+  await page.getByRole('button', { name: /Save the cut file/ }).click();
+  await saved;
+  const answer = page.getByRole('region', { name: 'Was it cut?' });
+  await answer.getByLabel(/^The liner is cut through too/).check();
+  await answer.getByRole('button', { name: 'Well', exact: true }).click();
+  await page.getByRole('link', { name: /^Weed/ }).click();
+  await expect(page.getByRole('heading', { name: 'Back ink matt with tape, for its liner is cut' })).toBeVisible();
 });
 
 test('a lost name is cut again from a sheet, with the force that a test cut found; what is left goes into stock, and all of it back', async ({

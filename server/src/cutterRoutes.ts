@@ -15,14 +15,18 @@ function isOrder(data: unknown): data is HostOrder {
   const order = (data ?? {}) as {
     kind?: unknown;
     times?: unknown;
-    film?: { width?: unknown; length?: unknown };
+    film?: unknown;
     run?: unknown;
     hpgl?: unknown;
     machine?: Record<string, unknown>;
   };
   if (typeof order.kind !== 'string' || !KINDS.has(order.kind)) return false;
-  if (order.kind === 'load') return positive(order.film?.width) && typeof order.film?.length === 'number' && order.film.length >= 0;
-  if (order.kind === 'send') return typeof order.run === 'string' && typeof order.hpgl === 'string';
+  if (order.kind === 'load') {
+    const { width, length, name } = (order.film ?? {}) as { width?: unknown; length?: unknown; name?: unknown };
+    return positive(width) && typeof length === 'number' && length >= 0 && (name === undefined || typeof name === 'string');
+  }
+  if (order.kind === 'send')
+    return typeof order.run === 'string' && typeof order.hpgl === 'string' && (order.film === undefined || typeof order.film === 'string');
   if (order.kind === 'pace') return positive(order.times) && (order.times as number) <= FASTEST;
   if (order.kind === 'set') {
     const { machine } = order;

@@ -204,6 +204,25 @@ describe('what became of a run', () => {
       { job: 'a', marks: [], length: 0, whole: false, asSent: false },
     ]);
   });
+  it('refuses a job for other film than lies in it, and takes it once the right film is loaded', () => {
+    const machine = { rollFed: true, step: 0.025, origin: { x: 0, y: 0 }, knife: 60, travel: 180 };
+    const hpgl = 'IN;PU0,0;PD400,0,400,400,0,0;';
+    const loaded = (name?: string) =>
+      orderCutter(switchedOn(machine), { kind: 'load', film: { width: 100, length: 200, ...(name ? { name } : {}) } });
+    const sent = orderCutter(loaded('Petrol gloss'), { kind: 'send', run: 'r', hpgl, film: 'White gloss' });
+    expect([sent.phase, sent.refusal]).toEqual([
+      'idle',
+      'Petrol gloss lies in the cutter, and this cut is for White gloss. Load White gloss, and say so below.',
+    ]);
+    const right = orderCutter(orderCutter(sent, { kind: 'load', film: { width: 100, length: 200, name: 'White gloss' } }), {
+      kind: 'send',
+      run: 'r',
+      hpgl,
+      film: 'White gloss',
+    });
+    expect([right.phase, right.refusal]).toEqual(['cutting', undefined]);
+    expect(orderCutter(loaded(), { kind: 'send', run: 'r', hpgl, film: 'White gloss' }).phase).toBe('cutting');
+  });
   it('a job of which not all was sent is not cut whole, also where all that was sent was cut', () => {
     const parts = ['a', 'b'].map((job) => ({ job, mark: 'm', strokes: 2 }));
     const found = cutResult({ run: 'r', film: 'f', taken: 100, unfinished: ['a'], parts }, 4, 90);

@@ -7,6 +7,8 @@ import { readHpgl, type Move } from './toolpath/readHpgl';
 export interface LoadedFilm {
   readonly width: number;
   readonly length: number;
+  /** What it is, as its maker calls it. */
+  readonly name?: string;
 }
 
 /** How a machine counts, as the cutter is told once. */
@@ -51,7 +53,8 @@ export interface CutterState {
 export type CutterOrder =
   | { readonly kind: 'load'; readonly film: LoadedFilm }
   | { readonly kind: 'set'; readonly machine: CutterMachine }
-  | { readonly kind: 'send'; readonly run: string; readonly hpgl: string }
+  /** `film` is what the job is meant for: other film is refused. */
+  | { readonly kind: 'send'; readonly run: string; readonly hpgl: string; readonly film?: string }
   | { readonly kind: 'pause' }
   | { readonly kind: 'resume' }
   | { readonly kind: 'stop' }
@@ -77,12 +80,14 @@ export const switchedOn = (machine: CutterMachine): CutterState => ({
 const busy = (state: CutterState): boolean => ['cutting', 'paused', 'lidOpen', 'outOfFilm'].includes(state.phase);
 const refuse = (state: CutterState, refusal: string): CutterState => ({ ...state, refusal });
 
-function send(state: CutterState, run: string, hpgl: string): CutterState {
+function send(state: CutterState, run: string, hpgl: string, wants: string | undefined): CutterState {
   // the same job sent twice, as when an answer was lost, is cut once
   if (state.run === run && state.phase !== 'idle') return state;
   if (busy(state)) return refuse(state, 'The cutter is still at another job. Let it finish, or stop it.');
   const { film } = state;
   if (!film) return refuse(state, 'No film lies in the cutter. Load the roll, and say how much is on it.');
+  if (wants !== undefined && film.name !== undefined && film.name !== wants)
+    return refuse(state, `${film.name} lies in the cutter, and this cut is for ${wants}. Load ${wants}, and say so below.`);
   const read = readHpgl(hpgl);
   if (!read.ok) return refuse(state, `${read.problem.found} ${read.problem.wayOut}`);
   const place = fromMachine(film.width, state.machine);
@@ -151,7 +156,7 @@ export function orderCutter(before: CutterState, order: CutterOrder): CutterStat
       if (state.phase === 'outOfFilm') return { ...state, film: order.film, phase: 'stopped' };
       return busy(state) ? refuse(state, 'The cutter is at work: its film stays.') : { ...state, film: order.film };
     case 'send':
-      return send(state, order.run, order.hpgl);
+      return send(state, order.run, order.hpgl, order.film);
     case 'pause':
       return state.phase === 'cutting' ? { ...state, phase: 'paused' } : state;
     case 'resume':

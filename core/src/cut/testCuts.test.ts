@@ -1,13 +1,15 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import { demoShop } from '../../test/sampleJobs';
-import { CUT_OUTCOMES, type CutOutcome } from '../facts';
+import { BLADE, CARRIER_GRADES, CUT_OUTCOMES, type CutOutcome } from '../facts';
 import { regionArea } from '../geometry';
 import type { WorkEvent } from '../job';
 import {
   asTested,
   bladeMetres,
+  carrierUses,
   cutSetting,
+  lastLoaded,
   layoutFilm,
   nextTrial,
   readHpgl,
@@ -25,6 +27,43 @@ const test = (at: number, force: number, outcome: CutOutcome, more: { speed?: nu
   ...more,
 });
 const blade = (at: number): WorkEvent => ({ id: `b${at}`, at, kind: 'bladeChanged', machine: machine.id, name: machine.name });
+
+describe('what lies in a machine, and what its carrier sheets and blades have done', () => {
+  const cut = (at: number, of: string, more: Partial<Extract<WorkEvent, { kind: 'cut' }>> = {}): WorkEvent => ({
+    ...{ id: `c${at}`, at, kind: 'cut', job: 'j', step: 'j/cut', film: of, length: 10, machine: machine.id },
+    ...more,
+  });
+  const back = (event: string): WorkEvent => ({ id: `r${event}`, at: 1e6, kind: 'reversed', event });
+  it('is the film that was last cut or tested on it, of what stands', () => {
+    expect(lastLoaded([], machine.id)).toBeUndefined();
+    const events = [cut(3, 'a'), test(5, 9, 'scored'), cut(7, 'b', { machine: 'other' })];
+    expect(lastLoaded(events, machine.id)).toBe(film.id);
+    expect(lastLoaded([...events, back('t5')], machine.id)).toBe('a');
+  });
+  it('counts the uses of a carrier sheet from those that were typed, anew once it is renewed, and learns how long it lasts', () => {
+    const carrier = { id: 'mat', grade: 'standard' as const, width: 300, length: 300, uses: 3 };
+    const renewed = (at: number): WorkEvent => ({
+      id: `n${at}`,
+      at,
+      kind: 'carrierRenewed',
+      machine: machine.id,
+      carrier: 'mat',
+      name: 'x',
+    });
+    const used = (from: number, n: number) => Array.from({ length: n }, (_, i) => cut(from + i, 'a', { carrier: 'mat' }));
+    expect(carrierUses(used(0, 4), machine.id, carrier)).toEqual({ uses: 7, lasts: CARRIER_GRADES.standard.lasts, spent: false });
+    expect(carrierUses(used(0, 40), machine.id, carrier).spent).toBe(true);
+    const learnt = [...used(0, 7), renewed(50), ...used(60, 9)];
+    expect(carrierUses(learnt, machine.id, carrier)).toEqual({ uses: 9, lasts: 10, spent: true });
+    expect(carrierUses([...learnt, back('n50')], machine.id, carrier)).toMatchObject({ uses: 19, spent: false });
+    expect(carrierUses(used(0, 4), 'other', carrier).uses).toBe(3);
+  });
+  it('says that a blade is worn by what those before it did', () => {
+    const far = (at: number, metres: number) => cut(at, 'a', { knife: metres * 1000 });
+    expect(bladeMetres([far(1, 100)], machine.id)).toMatchObject({ now: 100, worn: false, lasts: BLADE.lasts });
+    expect(bladeMetres([far(1, 100), blade(2), far(3, 95)], machine.id)).toMatchObject({ now: 95, worn: true, lasts: 100 });
+  });
+});
 
 describe('the ladder of test cuts', () => {
   it('comes to a force that goes through and leaves the liner whole, wherever it begins, and never asks again what is known', () => {
@@ -143,8 +182,8 @@ describe('the cut book', () => {
       ...(mm === undefined ? {} : { knife: mm }),
     });
     const events = [cut(1, 4000), cut(2), cut(3, 6000), blade(4), cut(5, 2500)];
-    expect(bladeMetres(events, machine.id)).toEqual({ now: 2.5, before: [10] });
-    expect(bladeMetres(events, 'another')).toEqual({ now: 0, before: [] });
+    expect(bladeMetres(events, machine.id)).toMatchObject({ now: 2.5, before: [10] });
+    expect(bladeMetres(events, 'another')).toMatchObject({ now: 0, before: [] });
     expect(bladeMetres([...events, { id: 'x', at: 6, kind: 'reversed', event: 'c5' }], machine.id).now).toBe(0);
   });
   it('a test cut is a square with a circle in it, with the force of the trial', () => {

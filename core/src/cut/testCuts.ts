@@ -1,4 +1,4 @@
-import { CUT_OUTCOMES, LADDER, TEST_CUT } from '../facts';
+import { BLADE, CUT_OUTCOMES, LADDER, TEST_CUT } from '../facts';
 import { boxRegion, type Point, type Region } from '../geometry';
 import { standing, type Film, type Id, type Machine, type WorkEvent } from '../job';
 import { layoutFilm, type FilmLayout } from './layout';
@@ -76,6 +76,39 @@ export function cutSetting(events: readonly WorkEvent[], film: Id, machine: Id):
   return last?.outcome === 'clean' ? last : undefined;
 }
 
+/** Why a test cut is a step of its own before a film is cut: a new blade, bargain film, a new roll. */
+export type TestCutWhy = 'blade' | 'bargain' | 'roll';
+
+/** So much more film than was thought to be there is a new roll, mm. */
+const NEW_ROLL_MM = 1000;
+
+/** What of the log says whether test cuts are wanted. */
+export const knifeEvents = (events: readonly WorkEvent[]): readonly WorkEvent[] =>
+  standing(events).filter(({ kind }) => kind === 'testCut' || kind === 'bladeChanged' || kind === 'counted');
+
+/**
+ * Why a film wants a test cut on a machine before it is cut; nothing where its last one with this blade came out right, or where nothing is known that asks
+ * for one.
+ *
+ * @param events as `knifeEvents` gives them
+ */
+export function testCutWanted(events: readonly WorkEvent[], film: Pick<Film, 'id' | 'kind'>, machine: Id): TestCutWhy | undefined {
+  const right = cutSetting(events, film.id, machine)?.at ?? -Infinity;
+  const rolled = events.some(
+    (event) =>
+      event.kind === 'counted' &&
+      event.stock === 'film' &&
+      event.item === film.id &&
+      event.at > right &&
+      event.is - event.was >= NEW_ROLL_MM,
+  );
+  // film that was never tested here is cut as its maker is used to; only what changed since asks
+  if (rolled && testCutsOf(events, film.id, machine).length > 0) return 'roll';
+  if (right > -Infinity) return undefined;
+  if (film.kind === 'bargain') return 'bargain';
+  return bladeSince(events, machine) > -Infinity ? 'blade' : undefined;
+}
+
 /** A layout whose machine is set as the film's last right test cut was. */
 export function asTested(layout: FilmLayout, events: readonly WorkEvent[]): FilmLayout {
   const { machine, film } = layout;
@@ -84,8 +117,18 @@ export function asTested(layout: FilmLayout, events: readonly WorkEvent[]): Film
   return { ...layout, machine: { ...machine, force: setting.force, ...(setting.speed === undefined ? {} : { speed: setting.speed }) } };
 }
 
+/** How far blades have cut, m. */
+export interface BladeMetres {
+  readonly now: number;
+  readonly before: readonly number[];
+  /** After about how many a blade is changed: the mean of those before, else what is usual. */
+  readonly lasts: number;
+  /** This one has come near to that. */
+  readonly worn: boolean;
+}
+
 /** How far the blade of a machine has cut, m, and how far those before it did; of cuts that did not say how far, nothing is counted. */
-export function bladeMetres(events: readonly WorkEvent[], machine: Id): { readonly now: number; readonly before: readonly number[] } {
+export function bladeMetres(events: readonly WorkEvent[], machine: Id): BladeMetres {
   const before: number[] = [];
   let now = 0;
   for (const event of standing(events)) {
@@ -95,7 +138,9 @@ export function bladeMetres(events: readonly WorkEvent[], machine: Id): { readon
       now = 0;
     }
   }
-  return { now, before: before.filter((metres) => metres > 0) };
+  const done = before.filter((metres) => metres > 0);
+  const lasts = done.length > 0 ? done.reduce((sum, metres) => sum + metres, 0) / done.length : BLADE.lasts;
+  return { now, before: done, lasts, worn: now >= lasts * BLADE.soon };
 }
 
 /** A test cut as it is sent to a machine: a square with a circle in it. */

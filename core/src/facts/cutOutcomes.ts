@@ -39,5 +39,8 @@ export type CutOutcome = keyof typeof CUT_OUTCOMES;
 /** Where nothing is known a ladder begins at this force, in the machine's own units; and how it climbs and steps down outside its bracket. */
 export const LADDER = { start: 10, up: 1.3, down: 0.7, least: 1, most: 1000, slower: 0.6, narrow: 1 } as const;
 
+/** After how many metres a blade is usually blunt, until the log knows better; and from which share of that on it is said. */
+export const BLADE = { lasts: 400, soon: 0.9 } as const;
+
 /** A test cut: a square with a circle in it, mm. */
 export const TEST_CUT = { square: 12, circle: 4 } as const;

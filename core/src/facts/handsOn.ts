@@ -5,6 +5,8 @@ export const HANDS_ON_COLUMN: Column = { unit: 'min; areas in m², edges in m', 
 /** Hands-on minutes of steps: a start, and so much a piece or a square metre. */
 export const HANDS_ON = {
   testCut: 4,
+  /** Tape over film whose liner is cut, and the liner off its back. */
+  backFilm: 6,
   wipe: { start: 1, piece: 0.6, squareMetre: 4 },
   dustOff: { start: 1, piece: 0.5, squareMetre: 3 },
   label: { start: 3, piece: 4, squareMetre: 0 },

@@ -37,11 +37,11 @@ export const SUPPLY_UNITS: Record<SupplyUnit, { readonly name: string; readonly 
 
 export type CarrierGrade = 'light' | 'standard' | 'strong';
 
-/** How hard a carrier sheet holds film. */
-export const CARRIER_GRADES: Record<CarrierGrade, { readonly name: string }> = {
-  light: { name: 'light hold' },
-  standard: { name: 'usual hold' },
-  strong: { name: 'strong hold' },
+/** How hard a carrier sheet holds film, and after how many uses it usually holds no more, until the log knows better. */
+export const CARRIER_GRADES: Record<CarrierGrade, { readonly name: string; readonly lasts: number }> = {
+  light: { name: 'light hold', lasts: 25 },
+  standard: { name: 'usual hold', lasts: 40 },
+  strong: { name: 'strong hold', lasts: 40 },
 };
 
 export type StockKind = 'film' | 'tape' | 'paint' | 'supply';

@@ -2,6 +2,7 @@ export * from './againSteps';
 export * from './drying';
 export * from './filmSteps';
 export * from './finishReadings';
+export * from './knifeSteps';
 export * from './ownSteps';
 export * from './paint';
 export * from './pieceReadings';

@@ -1,4 +1,4 @@
-import type { Kept } from '../cut';
+import type { Kept, TestCutWhy } from '../cut';
 import type {
   CautionId,
   CleaningId,
@@ -32,6 +32,8 @@ export type WaitFor =
   | 'alcohol'
   | 'dustedOff'
   | 'washed'
+  | 'tested'
+  | 'backed'
   | 'weedSoon'
   | 'weeded'
   | 'taped'
@@ -158,6 +160,15 @@ export type StepAbout =
       /** What was lost of these marks is cut again. */
       readonly again?: readonly string[];
     }
+  | {
+      readonly kind: 'testCut';
+      readonly film: string;
+      readonly machine: string;
+      readonly why: TestCutWhy;
+      /** Which film and which machine. */
+      readonly of: { readonly film: Id; readonly machine: Id };
+    }
+  | { readonly kind: 'backFilm'; readonly film: string }
   | { readonly kind: 'write'; readonly film: string }
   | { readonly kind: 'weed'; readonly layer: LayerAbout; readonly weeding: WeedingAbout }
   | { readonly kind: 'tape'; readonly layer: LayerAbout; readonly tape?: TapeAbout }

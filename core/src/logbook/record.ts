@@ -25,6 +25,7 @@ export interface LogRecord {
 function notedTitle(event: WorkEvent): string | undefined {
   if (event.kind === 'testCut') return `Test cut of ${event.name}, force ${event.force}: ${CUT_OUTCOMES[event.outcome].name}`;
   if (event.kind === 'bladeChanged') return `New blade in ${event.name}`;
+  if (event.kind === 'carrierRenewed') return `Carrier sheet of ${event.name} renewed`;
   if (event.kind === 'pieceGone') return `An offcut of ${event.name} is gone`;
   return undefined;
 }

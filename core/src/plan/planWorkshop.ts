@@ -13,6 +13,7 @@ import { Memo } from './memo';
 import { fitMarks } from './fitMarks';
 import { type MarkPlan } from './planMark';
 import { Aside, type AsideReason } from './setAside';
+import { knifeOf, knifeSoFar } from './knife';
 import { daysSinceCut } from './sinceCut';
 import { planLayers, planRecipe, type LayerPlan } from './steps';
 
@@ -144,6 +145,7 @@ export function planWorkshop(
   const taken = filmTaken(events);
   const filmLeft = new Map(shop.films.map((film) => [film.id, Math.max(0, film.length - (taken.get(film.id) ?? 0))]));
   const lost = lostOf(events, facts);
+  const knife = knifeSoFar(events);
   const wasCut = (job: JobId, film: Id) => facts.get(cutStepId(job, film))?.doneAt !== undefined;
   const isCut = (job: JobId, film: Id) => wasCut(job, film) && !lost(job).again.some((one) => one.film === film && !one.done);
   const cut = marksCut(events);
@@ -168,7 +170,8 @@ export function planWorkshop(
   const stepped = each(filmed, ({ job, marks, film }) => {
     const layers = planLayers(job, marks, shop, memo, (mark, film) => daysSinceCut(job.id, mark, film, facts, now));
     const planned = planRecipe(job, marks, layers, film.first, shop, memo);
-    return { layers, ...planned, recipe: cutAgainOf(job, planned.recipe, layers, film, laid, lost(job.id), facts, now, memo) };
+    const again = cutAgainOf(job, planned.recipe, layers, film, laid, lost(job.id), facts, now, memo);
+    return { layers, ...planned, recipe: knifeOf(job, again, film.first, knife, facts) };
   });
 
   // film and time of all of them together

@@ -1,4 +1,5 @@
 import { TAPINGS } from '../facts';
+import type { TestCutWhy } from '../cut';
 import type { SnipsAbout } from '../finish';
 import { capital, counted, inSentence, listed, times } from '../units';
 import { beforeCutWords } from './beforeCut';
@@ -9,8 +10,22 @@ import { weedWords } from './weedWords';
 const snipped = ({ count, length }: SnipsAbout, say: (mm: number) => string): string =>
   `Snip it ${times(count)} from its edge toward the middle, ${say(length)} deep, between letters and never into the film.`;
 
+/** Why a test cut comes first. */
+const TEST_WHY: Record<TestCutWhy, string> = {
+  blade: 'The blade is new, and this film was not cut with it yet.',
+  bargain: 'Bargain film differs from roll to roll, and its liner is thin.',
+  roll: 'The roll is new: film of one name is not always of one thickness.',
+};
+
 /** Steps on the film: cutting, weeding, taping. */
-export const FILM_WORDS: WordsOf<'cut' | 'write' | 'weed' | 'tape'> = {
+export const FILM_WORDS: WordsOf<'testCut' | 'cut' | 'write' | 'backFilm' | 'weed' | 'tape'> = {
+  testCut: {
+    verb: () => 'Test',
+    rest: ({ film, machine }) => `how ${inSentence(film)} cuts on the ${inSentence(machine)}`,
+    short: () => 'test cut',
+    text: ({ why }) =>
+      `${TEST_WHY[why]} Cut a square with a circle in it at the edge of the film, lift the square, and say what you see: the next force is worked out from that.`,
+  },
   cut: {
     verb: () => 'Cut',
     rest: ({ film, again }) => (again ? `again what was lost of ${listed(again)}, ${inSentence(film)}` : film),
@@ -27,6 +42,14 @@ export const FILM_WORDS: WordsOf<'cut' | 'write' | 'weed' | 'tape'> = {
             (hot
               ? 'Carrier side down, its dull side up, mirrored: the file is mirrored already, so let the machine not mirror it again.'
               : 'Colour side up, smooth, no curl.'),
+  },
+  backFilm: {
+    verb: () => 'Back',
+    rest: ({ film }) => `${inSentence(film)} with tape, for its liner is cut`,
+    short: () => 'back with tape',
+    text: () =>
+      'The knife went through the liner, so that the marks would fall apart. While all lies flat, lay tape over the whole cut and rub it down. Turn it ' +
+      'over, peel the liner off piece by piece, and weed from behind, on the tape.',
   },
   write: {
     verb: () => 'Write',

@@ -47,6 +47,16 @@ beforeAll(() => {
   const again = [...jobs, made, scraped, ...some].filter(({ id }) => jobsLost.has(id));
   const after = planWorkshop(again, shop, lost, DEMO_START + 5000, faces, memo, { effort: 'quick' });
   for (const { recipe } of after.jobs.values()) steps.push(...recipe.steps.filter(({ id }) => id.includes('/again:')));
+  // new blades, and film whose liner was cut
+  const [of] = [jobs.find(({ id }) => id === 'regatta-prizes')!];
+  const knife = [
+    ...shop.machines.map(({ id, name }): WorkEvent => ({ id: `blade ${id}`, at: DEMO_START, kind: 'bladeChanged', machine: id, name })),
+    ...shop.films.map(({ id }): WorkEvent => ({
+      ...{ id: `cut ${id}`, at: DEMO_START, kind: 'cut', job: of.id, step: `${of.id}/cut:${id}`, film: id, length: 10, linerCut: true },
+    })),
+  ];
+  for (const { recipe } of planWorkshop([of], shop, knife, DEMO_START + 1, faces, memo, { effort: 'quick' }).jobs.values())
+    steps.push(...recipe.steps.filter(({ kind }) => kind === 'testCut' || kind === 'backFilm'));
 });
 
 describe('the words of steps', () => {

@@ -22,6 +22,8 @@ const WAIT_WORDS: Record<WaitFor, (coat: string) => string> = {
   dustedOff: () => 'dusted off',
   washed: () => 'washed and dry',
   weedSoon: () => 'weed within a day',
+  tested: () => 'a test cut is right',
+  backed: () => 'backed with tape',
   weeded: () => 'weeded',
   taped: () => 'taped',
   placed: () => 'placed',

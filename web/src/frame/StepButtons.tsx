@@ -1,5 +1,6 @@
 import { useEffect, useRef, useState, type MouseEvent } from 'react';
-import { isTimed } from '@kolleta/core/job';
+import type { StepAbout } from '@kolleta/core/finish';
+import { isTimed, type Film, type Machine } from '@kolleta/core/job';
 import { stepTitle } from '@kolleta/core/words';
 import { formatMoment, waitsOpen, type OpenWait, type PlacedStep } from '@kolleta/core/schedule';
 import { formatDuration, inSentence, MINUTE_MS } from '@kolleta/core/units';
@@ -13,6 +14,7 @@ import { useTell } from '../ui/toasts';
 import { useSettling } from '../workers/settled';
 import { usePlan } from '../workers/usePlan';
 import { lostEvent, type Lost } from './LostPicker';
+import { TestCuts } from './TestCuts';
 import { WrongForm } from './WrongForm';
 
 /** What was pressed. Its id goes into the log, so that it counts once. */
@@ -77,6 +79,15 @@ function WaitQuestion({
   );
 }
 
+/** The film and the machine of a test cut; nothing for other steps, and where one of them is gone. */
+function useTested(about: StepAbout): { film: Film; machine: Machine } | undefined {
+  const { shop } = useWorkshop();
+  if (about.kind !== 'testCut') return undefined;
+  const film = shop.films.find(({ id }) => id === about.of.film);
+  const machine = shop.machines.find(({ id }) => id === about.of.machine);
+  return film && machine && { film, machine };
+}
+
 /** Done, Went wrong and Start for one step, with the log behind them. Each press counts once; a wait that would be cut short is asked about. */
 export function StepButtons({ placed, large = false }: { placed: PlacedStep; large?: boolean }) {
   const tell = useTell();
@@ -87,13 +98,15 @@ export function StepButtons({ placed, large = false }: { placed: PlacedStep; lar
   const dialog = useRef<HTMLDialogElement>(null);
   const [saying, setSaying] = useState(false);
   const [asking, setAsking] = useState<{ press: Press; waits: readonly OpenWait[] }>();
+  const [testing, setTesting] = useState(false);
   const [busy, setBusy] = useState(false);
   const under = useRef(false);
-  const open = saying || asking !== undefined;
+  const open = saying || testing || asking !== undefined;
   useEffect(() => {
     if (open) dialog.current?.showModal();
   }, [open]);
   const { step, state } = placed;
+  const tests = useTested(step.about);
   const size = large ? 'btn-lg min-h-11 text-lg' : 'btn-sm min-h-9';
   const look = large ? 'large' : 'small';
 
@@ -145,9 +158,15 @@ export function StepButtons({ placed, large = false }: { placed: PlacedStep; lar
           Start
         </button>
       )}
-      <button type="button" className={`btn ${size} ${LOUD[look]}`} disabled={busy} onClick={once('done')}>
-        {busy ? 'Noting it…' : 'Done'}
-      </button>
+      {tests ? (
+        <button type="button" className={`btn ${size} ${LOUD[look]}`} disabled={busy} onClick={() => setTesting(true)}>
+          How did it come out?
+        </button>
+      ) : (
+        <button type="button" className={`btn ${size} ${LOUD[look]}`} disabled={busy} onClick={once('done')}>
+          {busy ? 'Noting it…' : 'Done'}
+        </button>
+      )}
       <button type="button" className={`btn ${size} ${QUIET[look]}`} disabled={busy} onClick={() => setSaying(true)}>
         Went wrong…
       </button>
@@ -155,13 +174,36 @@ export function StepButtons({ placed, large = false }: { placed: PlacedStep; lar
         <dialog
           ref={dialog}
           className="modal"
-          aria-label={saying ? `What went wrong: ${stepTitle(step)}` : `Is it time: ${stepTitle(step)}`}
+          aria-label={
+            saying
+              ? `What went wrong: ${stepTitle(step)}`
+              : testing
+                ? `How the test came out: ${stepTitle(step)}`
+                : `Is it time: ${stepTitle(step)}`
+          }
           onClose={() => {
             setSaying(false);
+            setTesting(false);
             setAsking(undefined);
           }}
         >
-          {asking ? (
+          {testing && tests ? (
+            <div className="modal-box text-base-content text-left text-base">
+              <h2 className="text-lg font-bold">How did the test cut come out?</h2>
+              <TestCuts
+                {...tests}
+                onRight={() => {
+                  setTesting(false);
+                  return press({ id: newId(), at: now(), what: 'done' });
+                }}
+              />
+              <div className="mt-3 flex justify-end">
+                <button type="button" className="btn btn-ghost" onClick={() => setTesting(false)}>
+                  Close
+                </button>
+              </div>
+            </div>
+          ) : asking ? (
             <WaitQuestion
               title={stepTitle(step)}
               waits={asking.waits}

@@ -78,6 +78,7 @@ export const dropRun = (run: CutterRun): Promise<void> =>
  *
  * @param planned minutes of each job's cutting step
  * @param kept what is left of the film and kept as offcuts
+ * @param linerCut the knife went through the liner too
  * @returns the events, so that they can be reversed together, and what was cut
  */
 export async function settleRun(
@@ -86,12 +87,19 @@ export async function settleRun(
   used: number,
   planned: ReadonlyMap<JobId, number>,
   kept: readonly Leftover[] = [],
+  linerCut = false,
 ) {
   const left = kept.map(({ width, length, outline }) => ({ id: newId(), width, length, outline }));
   const results = cutResult(run, strokes, used);
   const all = run.parts.reduce((sum, part) => sum + part.strokes, 0);
   /** mm that the knife went. */
   const knife = all > 0 ? ((run.layout.knife ?? 0) * Math.min(strokes, all)) / all : 0;
+  /** A piece goes through on the first carrier sheet that is large enough. */
+  const { sheet, machine, width, taken } = run.layout;
+  const carrier =
+    sheet && sheet.from.kind !== 'roll'
+      ? machine?.carriers?.find((one) => one.width >= width - 0.5 && one.length >= taken - 0.5)?.id
+      : undefined;
   const at = now();
   const actual = Math.max(0.1, Math.round(((at - run.at) / MINUTE_MS) * 10) / 10);
   /** What is booked, by what is saved at that moment: of a job that was cut whole it is what was lost of it. */
@@ -108,6 +116,8 @@ export async function settleRun(
         area: Math.round(result.length * run.layout.width),
         from: run.layout.sheet?.from ?? { kind: 'roll' },
         ...(run.layout.machine?.id ? { machine: run.layout.machine.id, knife: Math.round(knife / results.length) } : {}),
+        ...(carrier && result === results[0] ? { carrier } : {}),
+        ...(linerCut ? { linerCut } : {}),
         // of several jobs on one sheet the first has what is left
         ...(left.length > 0 && result === results[0] ? { left } : {}),
         marks: result.marks.map((mark) => ({ ...mark })),

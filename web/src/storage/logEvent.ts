@@ -1,6 +1,6 @@
 import type { WorkStep } from '@kolleta/core/finish';
 import { stepTitle } from '@kolleta/core/words';
-import type { Film, Machine, WorkEvent } from '@kolleta/core/job';
+import type { Carrier, Film, Machine, WorkEvent } from '@kolleta/core/job';
 import { noteFinish, noteStart, type Wrong } from '@kolleta/core/logbook';
 import { now } from './clock';
 import { db } from './db';
@@ -82,6 +82,12 @@ export async function logTestCut(made: Omit<Extract<WorkEvent, { kind: 'testCut'
 export async function logBlade({ id: machine, name }: Pick<Machine, 'id' | 'name'>): Promise<readonly WorkEvent[]> {
   const event: WorkEvent = { id: newId(), at: now(), kind: 'bladeChanged', machine, name };
   return addEvents('New blade', () => [event]);
+}
+
+/** Writes into the log that a carrier sheet was washed or given new tack. */
+export async function logCarrier({ id: machine, name }: Pick<Machine, 'id' | 'name'>, carrier: Carrier): Promise<readonly WorkEvent[]> {
+  const event: WorkEvent = { id: newId(), at: now(), kind: 'carrierRenewed', machine, carrier: carrier.id, name };
+  return addEvents('Renew a carrier sheet', () => [event]);
 }
 
 /** Writes into the log that an offcut is there no more. */

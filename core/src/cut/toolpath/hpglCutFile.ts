@@ -2,6 +2,7 @@ import { KNIFE } from '../../facts';
 import type { Point, Ring } from '../../geometry';
 import type { Machine } from '../../job';
 import type { FilmLayout } from '../layout';
+import { axisWay } from './dragKnife';
 import { penLinesOf, strokesOf } from './strokes';
 
 /** Points in one PD: small controllers keep no more in their buffer. */
@@ -31,10 +32,10 @@ export function fromMachine(width: number, machine: Pick<Machine, 'rollFed' | 's
   return ([u, v]) => (machine.rollFed ? [width - v * step - ox, u * step + oy] : [u * step + ox, v * step + oy]);
 }
 
-/** The ring closed, and a little further along its start, so that the corner there is cut through. */
-function withOvercut(ring: Ring): Point[] {
+/** The ring closed, and so much further along its start, so that the corner there is cut through. */
+function withOvercut(ring: Ring, overcut: number): Point[] {
   const points: Point[] = [...ring, ring[0]!];
-  let left: number = KNIFE.overcut;
+  let left = overcut;
   for (let i = 0; left > 0 && i < ring.length; i++) {
     const [a, b] = [ring[i]!, ring[(i + 1) % ring.length]!];
     const length = Math.hypot(b[0] - a[0], b[1] - a[1]);
@@ -48,7 +49,8 @@ function withOvercut(ring: Ring): Point[] {
 /**
  * A layout as HPGL: absolute steps, one pen-down run an outline, outlines in the order of `strokesOf`.
  *
- * @param machine whose step, origin and feed direction the numbers are for; its force (FS) and speed (VS) are written where they are known
+ * @param machine whose step, origin and feed direction the numbers are for; its force (FS) and speed (VS) are written where they are known, and its
+ * way is that of the axis where the tip of its knife trails
  * @returns IN; PA; where something is written SP2 and the pen's lines; SP1; then PU and PD, and the knife brought home at the end
  */
 export function hpglCutFile(layout: FilmLayout, machine: Machine): string {
@@ -73,8 +75,18 @@ export function hpglCutFile(layout: FilmLayout, machine: Machine): string {
   }
   if (machine.speed !== undefined) text.push(`VS${Math.round(machine.speed)};`);
   if (machine.force !== undefined) text.push(`FS${Math.round(machine.force)};`);
-  for (const { ring } of strokesOf(layout)) draw(withOvercut(ring));
-  for (const { points, closed } of layout.relief ?? []) draw(closed ? [...points, points[0]!] : points);
+  const offset = machine.knifeOffset ?? 0;
+  let heading: number | undefined;
+  /** Draws a line with the knife: where the machine does not make up for a tip that trails, the axis goes ahead of it. */
+  const cut = (points: readonly Point[]) => {
+    if (offset <= 0) return draw(points);
+    const way = axisWay(points, offset, heading);
+    heading = way.heading;
+    draw(way.points);
+  };
+  // what was cut before the knife had turned is cut again
+  for (const { ring } of strokesOf(layout)) cut(withOvercut(ring, KNIFE.overcut + offset));
+  for (const { points, closed } of layout.relief ?? []) cut(closed ? [...points, points[0]!] : points);
   text.push('PU0,0;SP0;');
   return `${text.join('\n')}\n`;
 }

@@ -185,7 +185,16 @@ function MachineWords({ machine, shop }: { machine: Machine; shop: Shop }) {
               />
               ; its zero lies <LengthWord label="Zero across" value={origin.x} system={system} onChange={(mm) => setOrigin('x', mm)} />{' '}
               across and <LengthWord label="Zero along" value={origin.y} system={system} onChange={(mm) => setOrigin('y', mm)} /> along from
-              the film’s lower left corner. It holds{' '}
+              the film’s lower left corner. The tip of its knife trails{' '}
+              <AmountWord
+                label="How far the knife trails"
+                value={machine.knifeOffset ?? 0}
+                unit="mm"
+                least={0}
+                most={KNIFE.mostOffset}
+                onChange={(n) => set('knifeOffset', n)}
+              />{' '}
+              behind its axis: 0 where the machine makes up for that itself. It holds{' '}
               <CountWord label="Pens" value={machine.pens ?? 0} least={0} most={20} onChange={(n) => set('pens', n)} /> pens beside the
               knife.
             </Sentence>

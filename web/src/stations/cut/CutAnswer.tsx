@@ -34,6 +34,7 @@ export function CutAnswer({ job, film, planned, system }: Props) {
   const [good, setGood] = useState(false);
   const [busy, setBusy] = useState(false);
   const [keeping, setKeeping] = useState(true);
+  const [linerCut, setLinerCut] = useState(false);
   const tell = useTell();
   const { data: left = [] } = useQuery({
     queryKey: ['left', run?.run],
@@ -51,8 +52,9 @@ export function CutAnswer({ job, film, planned, system }: Props) {
     try {
       const { strokes, used } = fileAnswer(run, whole, restIsGood);
       const kept = whole === all ? left : whole > 0 && restIsGood ? await leftAfter(run, whole, used) : [];
-      const { events } = await settleRun(run, strokes, used, planned, keeping ? kept : []);
+      const { events } = await settleRun(run, strokes, used, planned, keeping ? kept : [], linerCut);
       setPartly(false);
+      setLinerCut(false);
       tell(
         whole === all
           ? `Cut: ${onRoll ? `${formatLength(run.taken, system)} of ${run.layout.film.name} are off the roll` : `the ${from} of ${run.layout.film.name} is used up`}${keeping && left.length > 0 ? ', and what is left is kept in Stock' : ''}.${run.unfinished ? ' The marks that found no room are still to cut.' : ''}`
@@ -87,6 +89,15 @@ export function CutAnswer({ job, film, planned, system }: Props) {
           </span>
         </label>
       )}
+      <label className="flex min-h-9 items-center gap-2 text-[0.95rem]">
+        <input
+          type="checkbox"
+          className="checkbox checkbox-sm"
+          checked={linerCut}
+          onChange={(event) => setLinerCut(event.target.checked)}
+        />
+        <span>The liner is cut through too: the film can be saved, and a step for it joins the plan</span>
+      </label>
       {partly ? (
         <form
           className="mt-2 flex flex-col gap-2 text-[0.95rem]"

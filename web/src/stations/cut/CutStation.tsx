@@ -1,15 +1,13 @@
 import { useMemo, useRef, useState } from 'react';
 import { Link } from 'react-router';
-import { FILM_KINDS, KNIFE } from '@kolleta/core/facts';
-import { asTested, beforeCutOf, CUT_FILES, cutMirrored, keptOf, takesRelief, type CutFileId, type FilmLayout } from '@kolleta/core/cut';
-import { beforeCutWords, mirrorWords, sheetWeedWords } from '@kolleta/core/words';
+import { KNIFE } from '@kolleta/core/facts';
+import { asTested, CUT_FILES, cutMirrored, keptOf, takesRelief, type CutFileId, type FilmLayout } from '@kolleta/core/cut';
 import { holdsCut, readingTitle, type Job, type JobId } from '@kolleta/core/job';
 import type { JobPlan, Plan } from '@kolleta/core/plan';
 import { formatLength, inSentence } from '@kolleta/core/units';
 import { FilmDrawing } from '../../drawing/FilmDrawing';
 import { download, fileName } from '../../storage/download';
 import { useTell } from '../../ui/toasts';
-import { VerdictMark } from '../../ui/Verdict';
 import { plannerWorker } from '../../workers/plannerClient';
 import { plainly } from '../../storage/plainly';
 import { useSettling } from '../../workers/settled';
@@ -20,9 +18,10 @@ import { useWorkshop } from '../../storage/useWorkshop';
 import { noteFile } from '../../storage/cutterRuns';
 import { CutAlong } from './CutAlong';
 import { CutAnswer } from './CutAnswer';
+import { CutCard } from './CutCard';
 import { CutterPanel } from './CutterPanel';
 import { layoutToCut, type LayoutToCut } from './layoutToCut';
-import { KnifeCard } from './KnifeCard';
+import { filmIn, KnifeCard } from './KnifeCard';
 import { gainsByOutlines, NestCard } from './NestCard';
 import { FromCard } from './FromCard';
 import { ReliefWords } from './ReliefWords';
@@ -31,8 +30,6 @@ import { LayByHand, type FreshLayout } from './LayByHand';
 import { layFrom, pieceFrom, useAsCut, usePieces } from './usePieces';
 import { layTogether, useTogether } from './useTogether';
 import { useCutter } from './useCutter';
-
-const CUT_FILE_IDS = Object.keys(CUT_FILES) as CutFileId[];
 
 /** Jobs that come along on the sheet, with what was planned of their layers. */
 const comers = (
@@ -52,7 +49,9 @@ const comers = (
 /** The film that is taken, and the file for the cutter. */
 export function CutStation({ job, plan, shop, edit, fix, mark }: StationProps) {
   const whole = usePlan();
-  const { jobs } = useWorkshop();
+  const { jobs, events } = useWorkshop();
+  // what the maker says lies in each cutter
+  const [inCutter, setInCutter] = useState<Readonly<Record<string, string>>>({});
   const tell = useTell();
   const [film, setFilm] = useState<string>();
   const [along, setAlong] = useState<ReadonlySet<JobId>>(new Set());
@@ -72,6 +71,7 @@ export function CutStation({ job, plan, shop, edit, fix, mark }: StationProps) {
   const onRoll = together ?? own;
   const layout = piece?.layout ?? onRoll;
   const ordered = useAsCut(layout, shop.relief);
+  const loaded = filmIn(layout?.machine, inCutter, events);
   const { fresh, settled } = useSettling();
   const [busy, setBusy] = useState(false);
   const marks = job.marks.filter((m) => plan.layers.some((l) => l.mark === m.id && l.film.id === own?.film.id));
@@ -87,7 +87,6 @@ export function CutStation({ job, plan, shop, edit, fix, mark }: StationProps) {
           letters: m.artwork.kind === 'text',
         })),
   );
-  const pressed = own !== undefined && FILM_KINDS[own.film.kind].by === 'heat';
   const planned = useMemo(
     () =>
       new Map(
@@ -162,7 +161,7 @@ export function CutStation({ job, plan, shop, edit, fix, mark }: StationProps) {
     </>
   ) : layout ? (
     <SheetDrawing layout={ordered ?? layout} job={job.id} done={done} again={again} shared={chosen.length > 1} system={system}>
-      {!piece && !done && layout.tooWide.length === 0 && (
+      {!piece && !done && layout.tooWide.length === 0 ? (
         <LayByHand
           layout={ordered ?? layout}
           job={job.id}
@@ -171,7 +170,7 @@ export function CutStation({ job, plan, shop, edit, fix, mark }: StationProps) {
           nameOf={({ job: of, mark }) => partName(of, mark)}
           fresh={freshLayout}
         />
-      )}
+      ) : undefined}
     </SheetDrawing>
   ) : (
     <p className="m-auto max-w-sm p-6 text-center">
@@ -220,71 +219,39 @@ export function CutStation({ job, plan, shop, edit, fix, mark }: StationProps) {
         </div>
       )}
       {layout && (
-        <div className="sheet px-4 py-3">
-          <p className="text-[1.02rem] leading-7">
-            Cut <strong>{layout.parts.length}</strong> {layout.parts.length === 1 ? 'mark' : 'marks'} on the{' '}
-            <strong>{layout.machine?.name ?? 'cutter'}</strong>, film {pressed ? 'carrier side down' : 'colour side up'},{' '}
-            <strong>{mirrorWords(onSheet)}</strong>
-            {marks.some((m) => m.flip) ? ', flipped as you asked' : ''}.{' '}
-            {beforeCutWords(beforeCutOf(layout).before, (mm) => formatLength(mm, system, { digits: 0 }))}
-            {layout.pens ? 'The pen writes first; then the knife cuts each label out, and nothing is weeded.' : sheetWeedWords(onSheet)}
-          </p>
-          {held.length > 0 && (
-            <div className="mt-1 flex items-start gap-2 text-sm" role="status">
-              <VerdictMark verdict="stop" size={18} />
-              <span>
-                Not ready to cut. Fix this first, or say why you go ahead:{' '}
-                {held.map((stop, i) => (
-                  <span key={stop.id}>
-                    {i > 0 && ', '}
-                    <Link className="font-bold underline" to={`/job/${job.id}/${stop.station}`}>
-                      {inSentence(readingTitle(stop))}
-                    </Link>
-                  </span>
-                ))}
-                .
-              </span>
-            </div>
-          )}
-          <div className="mt-2 flex flex-wrap gap-2">
-            {CUT_FILE_IDS.map((kind, i) =>
-              CUT_FILES[kind].forMachine && !layout.machine ? null : (
-                <button
-                  key={kind}
-                  type="button"
-                  className={`btn ${i === 0 ? 'btn-primary' : 'btn-ghost border-base-300'}`}
-                  disabled={busy || held.length > 0}
-                  onClick={() => void save(kind)}
-                >
-                  {CUT_FILES[kind].name}
-                </button>
+        <CutCard
+          layout={layout}
+          job={job.id}
+          sheet={onSheet}
+          flipped={marks.some((m) => m.flip)}
+          held={held}
+          system={system}
+          busy={busy}
+          mayRehearse={!done && run === undefined}
+          fresh={fresh}
+          problem={run ? undefined : cutter.view.problem}
+          onSave={save}
+          onRehearse={() =>
+            withLayout((layout, left) =>
+              cutter.send(
+                layout,
+                layout.sheet.from.kind === 'roll' ? left : layout.taken,
+                shop.films.find(({ id }) => id === loaded) ?? layout.film,
               ),
-            )}
-            <button
-              type="button"
-              className="btn btn-ghost border-base-300"
-              disabled={busy || held.length > 0 || done || run !== undefined || !layout.machine}
-              onClick={() =>
-                void withLayout((layout, left) => cutter.send(layout, layout.sheet.from.kind === 'roll' ? left : layout.taken))
-              }
-            >
-              Rehearse it: cuts nothing
-            </button>
-          </div>
-          {!fresh && (
-            <p className="arrives-late quiet mt-2 text-sm" role="status">
-              Your last change is being worked out. What you save waits for it.
-            </p>
-          )}
-          {!run && cutter.view.problem && (
-            <p role="alert" className="bg-error text-error-content mt-2 rounded px-3 py-2 text-sm">
-              {cutter.view.problem}
-            </p>
-          )}
-        </div>
+            )
+          }
+        />
       )}
-      {layout?.machine && !done && !run && <KnifeCard key={`${filmId} ${layout.machine.id}`} layout={layout} machine={layout.machine} />}
-      {layout && !done && !run && takesRelief(layout) && <ReliefWords strip={shop.relief} system={system} />}
+      {layout?.machine && !done && !run && (
+        <KnifeCard
+          key={`${filmId} ${layout.machine.id}`}
+          layout={layout}
+          machine={layout.machine}
+          loaded={loaded}
+          onLoaded={(film) => setInCutter((known) => ({ ...known, [layout.machine!.id]: film }))}
+        />
+      )}
+      {layout && !done && !run && <ReliefWords gap={shop.gap} strip={shop.relief} relief={takesRelief(layout)} system={system} />}
       {onRoll && !done && !run && (
         <FromCard
           roll={onRoll}

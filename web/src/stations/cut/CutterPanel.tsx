@@ -127,7 +127,9 @@ export function CutterPanel({ view, run, system, filmLeft, order, book, putAway 
               <button
                 type="button"
                 className="btn btn-sm btn-primary"
-                onClick={() => void order({ kind: 'load', film: { width: run.layout.width, length: filmLeft } })}
+                onClick={() =>
+                  void order({ kind: 'load', film: { width: run.layout.width, length: filmLeft, name: run.layout.film.name } })
+                }
               >
                 The next roll is loaded
               </button>

@@ -2,7 +2,7 @@ import { useCallback, useEffect, useRef, useState } from 'react';
 import { useLiveQuery } from 'dexie-react-hooks';
 import type { CutterReport, FilmLayout, HostOrder } from '@kolleta/core/cut';
 import { KNIFE } from '@kolleta/core/facts';
-import type { JobId } from '@kolleta/core/job';
+import type { Film, JobId } from '@kolleta/core/job';
 import type { CutterRun } from '../../storage/db';
 import { beginRun, dropRun, noteProgress, openRun, settleRun } from '../../storage/cutterRuns';
 import { reverseEvents } from '../../storage/logEvent';
@@ -106,8 +106,8 @@ export function useCutter(planned: ReadonlyMap<JobId, number>) {
     [run, hear],
   );
 
-  /** Sends a layout; `left` is what lies on the roll, mm. */
-  const send = useCallback(async (layout: FilmLayout, left: number) => {
+  /** Sends a layout; `left` is what lies on the roll, mm, and `loaded` the film that is in the cutter. */
+  const send = useCallback(async (layout: FilmLayout, left: number, loaded: Pick<Film, 'name' | 'width'>) => {
     const { machine } = layout;
     // pressed twice is sent once
     if (!machine || sending.current) return;
@@ -130,8 +130,8 @@ export function useCutter(planned: ReadonlyMap<JobId, number>) {
             travel: machine.travel,
           },
         },
-        { kind: 'load', film: { width: layout.width, length: left } },
-        { kind: 'send', run: begun.run, hpgl },
+        { kind: 'load', film: { width: Math.min(layout.width, loaded.width), length: left, name: loaded.name } },
+        { kind: 'send', run: begun.run, hpgl, film: layout.film.name },
       ] as const) {
         const said = await askCutter(what).catch((error: unknown) => void refusals.push(plainly(error)));
         if (!said) refusals.push('The cutter does not answer. Look at its cable and its switch, then send it again.');
