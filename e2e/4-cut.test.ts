@@ -218,3 +218,34 @@ test('an offcut that holds only some is cut from first; the others stay, for the
   await expect(page.getByText('Cut 10 marks on')).toBeVisible();
   await expect(from).toHaveCount(0);
 });
+
+test('an offcut is drawn in by its corners; sides that would cross are refused, and what it was comes back', async ({ page }) => {
+  await page.goto('/#/stock');
+  const film = page.getByRole('listitem').filter({ hasText: 'Signal amber' });
+  await film.getByRole('button', { name: 'Change' }).click();
+  await film.getByText('Its outline').click();
+  const corner = film.getByRole('button', { name: /^Corner 3/ });
+  const box = (await corner.boundingBox())!;
+  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(box.x + box.width / 2 + 30, box.y + box.height / 2, { steps: 4 });
+  await page.mouse.up();
+  await expect(film.getByLabel('Corner across')).not.toHaveValue('210 mm');
+  // keys that come quickly lose nothing
+  const before = Number.parseFloat(await film.getByLabel('Corner up').inputValue());
+  await corner.focus();
+  for (let i = 0; i < 6; i++) await page.keyboard.press('ArrowUp');
+  await expect(film.getByLabel('Corner up')).toHaveValue(`${before + 6} mm`);
+  await film.getByRole('button', { name: /^Corner 1/ }).focus();
+  await expect(film.getByLabel('Corner across')).toHaveValue('0 mm');
+  await type(page, 'Corner across', '30 cm');
+  await expect(page.getByText('The sides of the offcut would cross.')).toBeVisible();
+  await film.getByRole('button', { name: 'Another corner after it' }).click();
+  await expect(film.getByRole('button', { name: /^Corner \d/ })).toHaveCount(7);
+  await film.getByRole('button', { name: 'Take it out' }).click();
+  await expect(film.getByRole('button', { name: /^Corner \d/ })).toHaveCount(6);
+  await kept(page);
+  for (let i = 0; i < 9; i++) await page.getByRole('button', { name: 'Undo', exact: true }).first().click();
+  await corner.focus();
+  await expect(film.getByLabel('Corner across')).toHaveValue('210 mm');
+});

@@ -11,6 +11,7 @@ export * from './offset';
 export * from './path';
 export * from './perimeter';
 export * from './point';
+export * from './sidesCross';
 export * from './thickness';
 export * from './transform';
 export * from './roundShapes';

@@ -12,5 +12,6 @@ export * from './reading';
 export * from './readingKinds';
 export * from './shop';
 export * from './filmPieces';
+export * from './pieceOutline';
 export * from './stockCounts';
 export * from './stockUses';

@@ -1,6 +1,6 @@
 import { MOST_COPIES, MOST_SEGMENTS, segmentsIn } from '../artwork';
 import { checkShape } from '../blanks';
-import type { Path } from '../geometry';
+import { sidesCross, type Path, type Region } from '../geometry';
 import type { Artwork, Job, ShelfItem, Shop, WorkEvent } from '../job';
 
 /** What a schema cannot see: where a thing stands, what is wrong with it, and what would be taken. */
@@ -109,6 +109,15 @@ export function jobFault(job: Job): Fault | undefined {
   );
 }
 
+/** What keeps film of an outline from being laid on: sides that cross each other. */
+function outlineFault(outline: Region | undefined, path: string): Fault | undefined {
+  return firstOf(outline ?? [], ({ outer, holes }, i) =>
+    firstOf([outer, ...holes], (ring) =>
+      sidesCross(ring) ? { path: `${path}/${i}`, found: 'film whose sides cross', expected: 'sides that meet at corners only' } : undefined,
+    ),
+  );
+}
+
 const shelfFault: First<ShelfItem> = (item, i) => partsFault(item.parts, `/shelf/${i}/parts`);
 
 /** What keeps a workshop from being planned by its stock, machines and hours. */
@@ -131,6 +140,9 @@ export function shopFault(shop: Shop): Fault | undefined {
   return (
     firstOf(lists, ([path, things]) => twice(things, path)) ??
     firstOf(shop.films, (film, i) => over0(film.width, `/films/${i}/width`)) ??
+    firstOf(shop.films, ({ pieces = [] }, i) =>
+      firstOf(pieces, ({ outline }, k) => outlineFault(outline, `/films/${i}/pieces/${k}/outline`)),
+    ) ??
     firstOf(shop.tapes, (tape, i) => over0(tape.width, `/tapes/${i}/width`)) ??
     firstOf(shop.machines, (machine, i) => over0(machine.width, `/machines/${i}/width`) ?? over0(machine.most, `/machines/${i}/most`)) ??
     firstOf(shop.hours.week, (day, i) =>

@@ -1,3 +1,4 @@
+import { Fragment } from 'react';
 import { FILM_KINDS, FINISH_GRIP, USUAL_PIECES, type FilmFinish, type FilmKindId } from '@kolleta/core/facts';
 import { pressOf } from '@kolleta/core/finish';
 import { PressWords } from '../../frame/PressWords';
@@ -7,6 +8,7 @@ import { editShop } from '../../storage/editShop';
 import { logPieceGone } from '../../storage/logEvent';
 import { useWorkshop } from '../../storage/useWorkshop';
 import { newId } from '../../storage/newId';
+import { OffcutOutline } from './OffcutOutline';
 import { ColourWord } from '../../ui/ColourWord';
 import { Choice, CountWord, LengthWord, MoneyWord, Sentence, Switch, TextWord } from '../../ui/tokens';
 
@@ -81,37 +83,48 @@ function Pieces({ film, system }: { film: Film; system: Shop['lengths'] }) {
       {(film.pieces ?? [])
         .filter(({ id }) => typed.has(id))
         .map((piece) => (
-          <Sentence key={piece.id}>
-            <CountWord
-              label={`How many, ${piece.kind}`}
-              value={piece.count}
-              most={1000}
-              onChange={(count) => set(piece, 'count', count + usedOf(piece))}
-            />{' '}
-            {piece.count === 1 ? piece.kind : plural(piece.kind)} of{' '}
-            <LengthWord
-              label={`Width, ${piece.kind}`}
-              value={piece.width}
-              system={system}
-              least={1}
-              onChange={(mm) => set(piece, 'width', mm)}
-            />{' '}
-            ×{' '}
-            <LengthWord
-              label={`Length, ${piece.kind}`}
-              value={piece.length}
-              system={system}
-              least={1}
-              onChange={(mm) => set(piece, 'length', mm)}
-            />{' '}
-            <button
-              type="button"
-              className="btn btn-xs btn-ghost"
-              onClick={() => void editShop(removeAt([...at, piece.id]), 'Take a sheet away')}
-            >
-              Take away
-            </button>
-          </Sentence>
+          <Fragment key={piece.id}>
+            <Sentence>
+              <CountWord
+                label={`How many, ${piece.kind}`}
+                value={piece.count}
+                most={1000}
+                onChange={(count) => set(piece, 'count', count + usedOf(piece))}
+              />{' '}
+              {piece.count === 1 ? piece.kind : plural(piece.kind)} of{' '}
+              {piece.outline ? (
+                <span className="measure">
+                  {formatLength(piece.width, system, { digits: 0 })} × {formatLength(piece.length, system, { digits: 0 })}
+                </span>
+              ) : (
+                <>
+                  <LengthWord
+                    label={`Width, ${piece.kind}`}
+                    value={piece.width}
+                    system={system}
+                    least={1}
+                    onChange={(mm) => set(piece, 'width', mm)}
+                  />{' '}
+                  ×{' '}
+                  <LengthWord
+                    label={`Length, ${piece.kind}`}
+                    value={piece.length}
+                    system={system}
+                    least={1}
+                    onChange={(mm) => set(piece, 'length', mm)}
+                  />
+                </>
+              )}{' '}
+              <button
+                type="button"
+                className="btn btn-xs btn-ghost"
+                onClick={() => void editShop(removeAt([...at, piece.id]), 'Take a sheet away')}
+              >
+                Take away
+              </button>
+            </Sentence>
+            {piece.kind === 'offcut' && <OffcutOutline piece={piece} film={film.id} colour={film.colour} system={system} />}
+          </Fragment>
         ))}
       <span className="flex flex-wrap gap-2">
         <button type="button" className="btn btn-xs btn-outline" onClick={() => add('sheet')}>

@@ -1,0 +1,72 @@
+import { describe, expect, it } from '@jest/globals';
+import fc from 'fast-check';
+import { boxOf, faultsOfRegion, regionArea, sidesCross, type Point } from '../geometry';
+import { pieceCorners, withCorners } from './pieceOutline';
+import type { FilmPiece } from './shop';
+
+const piece: FilmPiece = { id: 'p', kind: 'offcut', width: 200, length: 120, count: 1 };
+const corner = fc
+  .tuple(fc.double({ min: -300, max: 300, noNaN: true }), fc.double({ min: -300, max: 300, noNaN: true }))
+  .map(([x, y]): Point => [x, y]);
+
+describe('an offcut that is drawn in by its corners', () => {
+  it('is a sound outline from its lower left corner, as large as its box says, whichever way round and wherever it was drawn; or it is refused', () => {
+    fc.assert(
+      fc.property(fc.array(corner, { minLength: 3, maxLength: 7 }), (corners) => {
+        const found = withCorners(piece, corners);
+        if (!found.ok) {
+          expect(found.problem.wayOut).toMatch(/corner/);
+          return;
+        }
+        const { width, length, outline } = found.value;
+        expect(faultsOfRegion(outline!)).toEqual([]);
+        expect(sidesCross(outline![0]!.outer)).toBe(false);
+        const box = boxOf(outline!);
+        expect([box.minX, box.minY]).toEqual([0, 0]);
+        expect(box.maxX).toBeCloseTo(width, 6);
+        expect(box.maxY).toBeCloseTo(length, 6);
+        // drawn again from its own corners nothing changes
+        expect(withCorners({ ...piece, ...found.value }, pieceCorners({ ...piece, ...found.value }))).toEqual(found);
+      }),
+    );
+  });
+  it('begins as its box; a corner is taken off, and holes stay where they are', () => {
+    expect(pieceCorners(piece)).toEqual([
+      [0, 0],
+      [200, 0],
+      [200, 120],
+      [0, 120],
+    ]);
+    const hole: Point[] = [
+      [20, 20],
+      [20, 40],
+      [40, 40],
+      [40, 20],
+    ];
+    const holed: FilmPiece = { ...piece, outline: [{ outer: pieceCorners(piece), holes: [hole] }] };
+    const found = withCorners(holed, [
+      [0, 0],
+      [200, 0],
+      [200, 60],
+      [140, 120],
+      [0, 120],
+    ]);
+    expect(found.ok && regionArea(found.value.outline!)).toBeCloseTo(200 * 120 - (60 * 60) / 2 - 400, 6);
+    expect(found.ok && found.value.outline![0]!.holes).toEqual([hole]);
+  });
+  it('says why not', () => {
+    const crossed = withCorners(piece, [
+      [0, 0],
+      [100, 100],
+      [100, 0],
+      [0, 100],
+    ]);
+    expect(crossed.ok ? '' : crossed.problem.found).toBe('The sides of the offcut would cross.');
+    const tiny = withCorners(piece, [
+      [0, 0],
+      [5, 0],
+      [0, 5],
+    ]);
+    expect(tiny.ok ? '' : tiny.problem.found).toBe('Next to nothing of the offcut would be left.');
+  });
+});
