@@ -60,6 +60,8 @@ export interface FilmLayout {
   readonly parts: readonly LaidPart[];
   /** Cuts that part the waste, which the knife makes last. */
   readonly relief?: readonly PenLine[];
+  /** Bits that are easily lost, cut once more on film that is taken anyway; in their places. */
+  readonly spares?: readonly Region[];
   /** Across the film, mm. */
   readonly width: number;
   /** Between any two parts, mm; the usual gap where it does not say. */

@@ -120,9 +120,10 @@ export function leftOf(layout: FilmLayout): Leftover[] {
   const { sheet, width, taken } = layout;
   const whole = sheet.from.kind === 'roll' ? boxRegion({ minX: 0, minY: 0, maxX: width, maxY: taken }) : sheet.outline;
   const out = layout.parts.flatMap(({ outline, place }) => applyToRegion(place, offset(layout.outlines[outline]!, gapOf(layout))));
+  const gone = [...out, ...(layout.spares ?? []).flatMap((region) => offset(region, gapOf(layout)))];
   // what relief cuts have parted is no offcut any more: it ends at their border
   const border = layout.relief?.find(({ closed }) => closed);
-  const rest = difference(border ? difference(whole, [{ outer: border.points, holes: [] }]) : whole, out);
+  const rest = difference(border ? difference(whole, [{ outer: border.points, holes: [] }]) : whole, gone);
   return rest
     .map((part): Leftover => {
       const region: Region = [{ outer: simplifyRing(part.outer, SIMPLER), holes: part.holes.map((hole) => simplifyRing(hole, SIMPLER)) }];

@@ -77,6 +77,9 @@ export const KNIFE = { overcut: 0.3, step: 0.025, mostOffset: 2 } as const;
 /** Relief cuts, mm: how near to a mark they may come, how far the border lies around all, and how wide a strip of waste is at most to begin with. */
 export const RELIEF = { clearance: 1, border: 3, strip: 60, least: 20, most: 300 } as const;
 
+/** Spares of bits that are easily lost: up to how large a bit is small, mm², and how many kinds of bits get one. */
+export const SPARES = { area: 12, most: 12 } as const;
+
 /** Laying out film, mm. */
 export const LAYOUT = {
   /** Between any two parts, to begin with; and at most. */

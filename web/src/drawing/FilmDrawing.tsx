@@ -108,6 +108,19 @@ export const FilmDrawing = memo(function FilmDrawing({
           />
         ))}
       </InMm>
+      {layout.spares && (
+        <InMm>
+          <path
+            d={layout.spares.map((region) => regionPath(region)).join('')}
+            fill="var(--color-base-100)"
+            fillOpacity={0.3}
+            fillRule="evenodd"
+            stroke="#2e6fb0"
+            strokeWidth={1.4}
+            vectorEffect="non-scaling-stroke"
+          />
+        </InMm>
+      )}
       {layout.relief && (
         <InMm>
           <path

@@ -8,10 +8,13 @@ import {
   layOnPiece,
   layTogether,
   leftOf,
+  overPieces,
+  withSpares,
   type CutFileId,
   type FilmLayout,
   type Leftover,
   type OnPiece,
+  type Spread,
 } from '@kolleta/core/cut';
 import { ringsOf } from '@kolleta/core/geometry';
 import { inspectPlaces, overlapsOn, type InspectionMap } from '@kolleta/core/fit';
@@ -75,9 +78,16 @@ const planner = {
   onPieces(layouts: FilmLayout[], pieces: FilmPiece[], machines: Machine[]): (OnPiece | undefined)[] {
     return pieces.map((piece) => layOnPiece(layouts, piece, machines));
   },
-  /** A layout in the order in which the knife travels least, with relief cuts where they are wanted, strips so many mm wide. */
-  asCut(layout: FilmLayout, strip?: number): FilmLayout {
-    const ordered = inCutOrder(layout);
+  /** Layouts of one film spread over sheets and offcuts, one after the other, the rest off the roll. */
+  overPieces(layouts: FilmLayout[], pieces: FilmPiece[], machines: Machine[]): Spread {
+    return overPieces(layouts, pieces, machines);
+  },
+  /**
+   * A layout in the order in which the knife travels least, with spares of small bits of some marks, as `job/mark`, and with relief cuts where they are
+   * wanted, strips so many mm wide.
+   */
+  asCut(layout: FilmLayout, strip?: number, spares: readonly string[] = []): FilmLayout {
+    const ordered = withSpares(inCutOrder(layout), new Set(spares));
     return strip !== undefined && takesRelief(layout) ? withRelief(ordered, strip) : ordered;
   },
   /** What is worth keeping of film that was cut. */

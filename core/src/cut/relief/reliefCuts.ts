@@ -114,7 +114,7 @@ export const takesRelief = ({ sheet, pens, parts }: FilmLayout): boolean => shee
 /** A layout with relief cuts between its parts; the minutes with them. */
 export function withRelief(layout: FilmLayout, strip: number): FilmLayout {
   const parts = layout.parts.map(({ outline, place }) => applyToRegion(place, layout.outlines[outline]!));
-  const { lines, length } = reliefCuts(parts, strip);
+  const { lines, length } = reliefCuts([...parts, ...(layout.spares ?? [])], strip);
   if (lines.length === 0) return layout;
   const { machine } = layout;
   return { ...layout, relief: lines, minutes: layout.minutes + (machine ? length / machine.knife / 60 : 0) };

@@ -1,5 +1,6 @@
 import type { Point } from '../../geometry';
 import type { FilmLayout } from '../layout';
+import { spareLines } from '../spares';
 import { penLinesOf, strokesOf } from './strokes';
 
 /** The layers of a file: what the knife cuts, and what a pen writes first. */
@@ -36,6 +37,7 @@ export function dxfCutFile(layout: FilmLayout): string {
     pairs(0, 'SECTION', 2, 'ENTITIES'),
     ...penLinesOf(layout).map(({ points, closed }) => polyline(points, closed, LAYERS.pen.name)),
     ...strokesOf(layout).map(({ ring }) => polyline(ring, true, LAYERS.knife.name)),
+    ...spareLines(layout).map(({ points }) => polyline(points, true, LAYERS.knife.name)),
     ...(layout.relief ?? []).map(({ points, closed }) => polyline(points, closed, LAYERS.relief.name)),
     pairs(0, 'ENDSEC', 0, 'EOF', ''),
   ].join('\r\n');

@@ -2,6 +2,7 @@ import { KNIFE } from '../../facts';
 import type { Point, Ring } from '../../geometry';
 import type { Machine } from '../../job';
 import type { FilmLayout } from '../layout';
+import { spareLines } from '../spares';
 import { axisWay } from './dragKnife';
 import { penLinesOf, strokesOf } from './strokes';
 
@@ -86,6 +87,7 @@ export function hpglCutFile(layout: FilmLayout, machine: Machine): string {
   };
   // what was cut before the knife had turned is cut again
   for (const { ring } of strokesOf(layout)) cut(withOvercut(ring, KNIFE.overcut + offset));
+  for (const { points } of spareLines(layout)) cut(withOvercut(points, KNIFE.overcut + offset));
   for (const { points, closed } of layout.relief ?? []) cut(closed ? [...points, points[0]!] : points);
   text.push('PU0,0;SP0;');
   return `${text.join('\n')}\n`;

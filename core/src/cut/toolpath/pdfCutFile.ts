@@ -1,5 +1,6 @@
 import type { Point } from '../../geometry';
 import type { FilmLayout } from '../layout';
+import { spareLines } from '../spares';
 import { penLinesOf, strokesOf } from './strokes';
 
 /** PDF points in a mm. */
@@ -34,7 +35,7 @@ export async function pdfCutFile(layout: FilmLayout, title: string): Promise<Uin
     ...penLinesOf(layout).flatMap(({ points, closed }) => line(points, closed)),
     lib.setStrokingColor(lib.rgb(0, 0, 0)),
     ...strokesOf(layout).flatMap(({ ring }) => line(ring, true)),
-    ...(layout.relief ?? []).flatMap(({ points, closed }) => line(points, closed)),
+    ...[...spareLines(layout), ...(layout.relief ?? [])].flatMap(({ points, closed }) => line(points, closed)),
     lib.popGraphicsState(),
   );
   return pdf.save();

@@ -2,6 +2,7 @@ import { LABEL } from '../../facts';
 import { xmlText } from '../../units';
 import type { Ring } from '../../geometry';
 import type { FilmLayout } from '../layout';
+import { spareLines } from '../spares';
 import { moveLines, type PenLine } from './penLines';
 import { strokesOf } from './strokes';
 
@@ -28,13 +29,14 @@ export function svgCutFile(layout: FilmLayout, title: string): string {
     ),
     '  </g>',
   ]);
-  const relief = layout.relief
-    ? [
-        '  <g id="relief">',
-        ...layout.relief.map((line) => `   <path d="${linePathData([line], layout.taken)}" fill="none" stroke="#000" stroke-width="0.1"/>`),
-        '  </g>',
-      ]
-    : [];
+  const group = (name: string, lines: readonly PenLine[]) =>
+    lines.length > 0
+      ? [
+          `  <g id="${name}">`,
+          ...lines.map((line) => `   <path d="${linePathData([line], layout.taken)}" fill="none" stroke="#000" stroke-width="0.1"/>`),
+          '  </g>',
+        ]
+      : [];
   const written = layout.parts.flatMap((part) => {
     const pen = layout.pens?.[part.outline];
     return pen
@@ -49,7 +51,8 @@ export function svgCutFile(layout: FilmLayout, title: string): string {
     `<svg xmlns="http://www.w3.org/2000/svg" width="${width}mm" height="${height}mm" viewBox="0 0 ${width} ${height}">`,
     `  <title>${xmlText(title)}</title>`,
     ...(written.length > 0 ? ['  <g id="pen">', ...written, '  </g>', '  <g id="knife">', ...paths, '  </g>'] : paths),
-    ...relief,
+    ...group('spares', spareLines(layout)),
+    ...group('relief', layout.relief ?? []),
     '</svg>',
     '',
   ].join('\n');

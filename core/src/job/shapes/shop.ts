@@ -282,6 +282,8 @@ export const shop = record(
     habits: maybe(list(habit, 100)),
     /** Relief cuts part the waste into strips so wide, mm; without it the surround comes away in one pull. */
     relief: maybe(number(RELIEF.least, RELIEF.most)),
+    /** The smallest bits are cut once more on film that is taken anyway. */
+    spares: maybe(yes),
     /** Between any two parts on film, mm, where it is not the usual gap. */
     gap: maybe(number(0, LAYOUT.mostGap)),
     /** Layouts that were kept, the newest last. */

@@ -1,7 +1,7 @@
 import { useMemo, useRef, useState } from 'react';
 import { Link } from 'react-router';
 import { KNIFE } from '@kolleta/core/facts';
-import { asTested, CUT_FILES, cutMirrored, keptOf, takesRelief, type CutFileId, type FilmLayout } from '@kolleta/core/cut';
+import { asTested, CUT_FILES, cutMirrored, keptOf, type CutFileId, type FilmLayout } from '@kolleta/core/cut';
 import { holdsCut, readingTitle, type Job, type JobId } from '@kolleta/core/job';
 import type { JobPlan, Plan } from '@kolleta/core/plan';
 import { formatLength, inSentence } from '@kolleta/core/units';
@@ -27,7 +27,7 @@ import { FromCard } from './FromCard';
 import { ReliefWords } from './ReliefWords';
 import { SheetDrawing } from './SheetDrawing';
 import { LayByHand, type FreshLayout } from './LayByHand';
-import { layFrom, pieceFrom, useAsCut, usePieces } from './usePieces';
+import { layFrom, pieceFrom, PIECES_FIRST, useAsCut, usePieces, useSpread } from './usePieces';
 import { layTogether, useTogether } from './useTogether';
 import { useCutter } from './useCutter';
 
@@ -67,10 +67,11 @@ export function CutStation({ job, plan, shop, edit, fix, mark }: StationProps) {
   const [from, setFrom] = useState<Readonly<Record<string, string>>>({});
   const filmId = own?.film.id ?? '';
   const { offers, tooLarge } = usePieces(chosen, shop, !done);
-  const piece = pieceFrom(offers, from[filmId]);
+  const spread = useSpread(chosen, shop, !done && offers.length > 0);
+  const sheets = from[filmId] === PIECES_FIRST ? spread?.sheets : undefined;
+  const piece = sheets?.[0] ?? pieceFrom(offers, from[filmId]);
   const onRoll = together ?? own;
   const layout = piece?.layout ?? onRoll;
-  const ordered = useAsCut(layout, shop.relief);
   const loaded = filmIn(layout?.machine, inCutter, events);
   const { fresh, settled } = useSettling();
   const [busy, setBusy] = useState(false);
@@ -81,12 +82,16 @@ export function CutStation({ job, plan, shop, edit, fix, mark }: StationProps) {
       of.marks
         .filter((m) => layers.some((l) => l.mark === m.id && l.film.id === own?.film.id))
         .map((m) => ({
+          key: `${id}/${m.id}`,
           name: id === job.id ? m.name : `${m.name} of ${of.name}`,
           mirrored: cutMirrored(m) && (m.seenThrough ? ('seenThrough' as const) : ('pressed' as const)),
           kept: keptOf(m, own!.film.id),
           letters: m.artwork.kind === 'text',
         })),
   );
+  const mayLose = onSheet.filter(({ kept }) => kept === 'shapes').map(({ key }) => key);
+  const spares = shop.spares ? mayLose : [];
+  const ordered = useAsCut(layout, shop, spares);
   const planned = useMemo(
     () =>
       new Map(
@@ -113,7 +118,7 @@ export function CutStation({ job, plan, shop, edit, fix, mark }: StationProps) {
       else if (next.held.length > 0) tell('Since your last change something has to be fixed first. See below.', { tone: 'error' });
       else
         await run(
-          asTested(await layFrom(next.chosen, state.shop, from[next.own.film.id]), state.events),
+          asTested(await layFrom(next.chosen, state.shop, from[next.own.film.id], spares), state.events),
           next.left,
           `${saved.name} — ${next.own.film.name}`,
         );
@@ -251,14 +256,15 @@ export function CutStation({ job, plan, shop, edit, fix, mark }: StationProps) {
           onLoaded={(film) => setInCutter((known) => ({ ...known, [layout.machine!.id]: film }))}
         />
       )}
-      {layout && !done && !run && <ReliefWords gap={shop.gap} strip={shop.relief} relief={takesRelief(layout)} system={system} />}
+      {layout && !done && !run && <ReliefWords layout={ordered ?? layout} shop={shop} mayLose={mayLose.length > 0} />}
       {onRoll && !done && !run && (
         <FromCard
           roll={onRoll}
           left={left}
           offers={offers}
           tooLarge={tooLarge}
-          chosen={piece?.piece.id}
+          chosen={sheets ? PIECES_FIRST : piece?.piece.id}
+          spread={spread}
           currency={shop.currency}
           system={system}
           onChange={(id) => setFrom((known) => ({ ...known, [filmId]: id }))}

@@ -1,9 +1,9 @@
-import type { FilmLayout } from '@kolleta/core/cut';
+import type { FilmLayout, Spread } from '@kolleta/core/cut';
 import { boxHeight, boxOf, boxRegion, boxWidth } from '@kolleta/core/geometry';
 import type { FilmPiece } from '@kolleta/core/job';
 import { formatLength, formatMoney, listed, type LengthSystem } from '@kolleta/core/units';
 import { regionPath } from '../../drawing/regionPath';
-import type { PieceOffer } from './usePieces';
+import { PIECES_FIRST, type PieceOffer } from './usePieces';
 
 interface Props {
   roll: FilmLayout;
@@ -12,8 +12,10 @@ interface Props {
   offers: readonly PieceOffer[];
   /** Pieces that do not go into the machine. */
   tooLarge: readonly FilmPiece[];
-  /** The piece that is cut from; the roll where there is none. */
+  /** The piece that is cut from, or all pieces first; the roll where there is none. */
   chosen: string | undefined;
+  /** What is cut where all of them are used up first. */
+  spread: Spread | undefined;
   currency: string;
   system: LengthSystem;
   onChange: (from: string) => void;
@@ -45,17 +47,33 @@ function PieceShape({ piece, colour, most }: { piece: FilmPiece; colour: string;
 }
 
 /** What it is cut from: the roll, or sheets and offcuts of that film that lie beside it, with what finds room on each. */
-export function FromCard({ roll, left, offers, tooLarge, chosen, currency, system, onChange }: Props) {
+export function FromCard({ roll, left, offers, tooLarge, chosen, spread, currency, system, onChange }: Props) {
   if (offers.length + tooLarge.length === 0) return null;
   const say = (mm: number) => formatLength(mm, system, { digits: 0 });
   const most = Math.max(...[...offers.map(({ piece }) => piece), ...tooLarge].flatMap(({ width, length }) => [width, length]));
-  const now = offers.find(({ piece }) => piece.id === chosen);
+  const first = chosen === PIECES_FIRST ? spread?.sheets[0] : undefined;
+  const now =
+    offers.find(({ piece }) => piece.id === chosen) ?? (first && { ...first, rest: roll.parts.length - first.layout.parts.length });
   const all = roll.parts.length;
-  const price = Math.round((roll.taken * roll.film.width * roll.film.price) / 1e6);
+  const priceOf = (mm: number) => Math.round((mm * roll.film.width * roll.film.price) / 1e6);
+  const price = priceOf(roll.taken);
+  const several = spread && (spread.sheets.length > 1 || spread.roll) ? spread : undefined;
+  const less = roll.taken - (several?.roll?.taken ?? 0);
   return (
     <div className="sheet px-4 py-3 text-[0.92rem]" role="group" aria-label="Cut from">
       <p className="leading-snug">
-        {!now ? (
+        {first && several ? (
+          <>
+            {listed([
+              ...several.sheets.map(
+                ({ piece, layout }) => `${layout.parts.length} from the ${piece.kind} of ${say(piece.width)} × ${say(piece.length)}`,
+              ),
+              ...(several.roll ? [`${several.roll.parts.length} from ${say(several.roll.taken)} of roll`] : []),
+            ])}
+            : <strong className="measure">{say(less)}</strong> of roll{price > 0 ? ` and ${formatMoney(priceOf(less), currency)}` : ''}{' '}
+            saved. This is the first of them; the others follow once it is cut.
+          </>
+        ) : !now ? (
           <>
             From the roll, <strong className="measure">{say(roll.taken)}</strong> of {say(left)}
             {price > 0 ? `, ${formatMoney(price, currency)}` : ''}.
@@ -86,6 +104,20 @@ export function FromCard({ roll, left, offers, tooLarge, chosen, currency, syste
         >
           Roll
         </button>
+        {several && less > 0 && (
+          <button
+            type="button"
+            aria-pressed={chosen === PIECES_FIRST}
+            className={`btn btn-sm h-auto min-h-11 py-1 text-left leading-tight ${chosen === PIECES_FIRST ? 'btn-neutral' : 'btn-ghost border-base-300'}`}
+            onClick={() => onChange(PIECES_FIRST)}
+          >
+            <span>
+              {several.sheets.length === 1 ? `The ${several.sheets[0]!.piece.kind} first` : 'All pieces first'}
+              <br />
+              <span className="font-normal opacity-80">{say(less)} of roll less</span>
+            </span>
+          </button>
+        )}
         {offers.map(({ piece, rest }) => (
           <button
             key={piece.id}

@@ -1,24 +1,29 @@
+import { gapOf, takesRelief, type FilmLayout } from '@kolleta/core/cut';
 import { LAYOUT, RELIEF } from '@kolleta/core/facts';
-import { removeAt, setAt } from '@kolleta/core/job';
-import { formatLength, type LengthSystem } from '@kolleta/core/units';
+import { removeAt, setAt, type Shop } from '@kolleta/core/job';
+import { counted, formatLength } from '@kolleta/core/units';
 import { editShop } from '../../storage/editShop';
 import { LengthWord, Sentence, Switch } from '../../ui/tokens';
 
-/** How far parts lie apart, whether relief cuts part the waste, and into how wide strips: choices for the whole workshop. */
+/**
+ * How far parts lie apart, whether the smallest bits are cut once more, whether relief cuts part the waste, and into how wide strips: choices for the
+ * whole workshop.
+ */
 export function ReliefWords({
-  gap,
-  strip,
-  relief,
-  system,
+  layout,
+  shop,
+  mayLose,
 }: {
-  gap: number | undefined;
-  strip: number | undefined;
-  /** Relief cuts can be made in this layout. */
-  relief: boolean;
-  system: LengthSystem;
+  layout: FilmLayout;
+  shop: Pick<Shop, 'relief' | 'spares' | 'lengths'>;
+  /** There are marks of which small bits can be lost. */
+  mayLose: boolean;
 }) {
-  const apart = gap ?? LAYOUT.gap;
-  const narrow = relief && strip !== undefined && apart < 2 * RELIEF.clearance + 1;
+  const { relief: strip, lengths: system } = shop;
+  const apart = gapOf(layout);
+  const relief = takesRelief(layout);
+  const least = 2 * RELIEF.clearance + 1;
+  const spares = layout.spares?.length ?? 0;
   return (
     <div className="sheet px-4 py-2.5">
       <Sentence>
@@ -31,6 +36,19 @@ export function ReliefWords({
           onChange={(mm) => editShop(setAt(['gap'], Math.min(LAYOUT.mostGap, mm)), 'Gap between marks')}
         />{' '}
         apart.{' '}
+        {mayLose && (
+          <>
+            Dots and other tiny bits are cut{' '}
+            <Switch
+              label="Spares of tiny bits"
+              on={shop.spares === true}
+              yes="once more, on film that is free anyway"
+              no="once"
+              onChange={(on) => editShop(on ? setAt(['spares'], true) : removeAt(['spares']), on ? 'Spares of tiny bits' : 'No spares')}
+            />
+            {shop.spares === true && (spares > 0 ? `: ${counted(spares, 'spare')} here` : ': here is none, or no room')}.{' '}
+          </>
+        )}
         {relief && (
           <>
             For weeding{' '}
@@ -61,9 +79,9 @@ export function ReliefWords({
           </>
         )}
       </Sentence>
-      {narrow && (
+      {relief && strip !== undefined && apart < least && (
         <p className="quiet text-sm">
-          Relief cuts find a way between marks from {formatLength(2 * RELIEF.clearance + 1, system)} on; nearer ones they go round.
+          Relief cuts find a way between marks from {formatLength(least, system)} on; nearer ones they go round.
         </p>
       )}
     </div>

@@ -28,6 +28,7 @@ export function SheetDrawing({ layout, job, done, again, shared, system, childre
     kind === 'roll' ? `shaded is held down, ${say(LAYOUT.holdDown)} each side` : `kept free at the edges, ${say(LAYOUT.onCarrier)}`;
   const text = [
     'red is the knife',
+    ...(layout.spares ? ['blue are spares'] : []),
     ...(layout.relief ? ['dashed parts the waste'] : []),
     held,
     ...(shared ? ['grey belongs to other jobs'] : []),

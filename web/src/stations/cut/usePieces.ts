@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import type { FilmLayout, OnPiece } from '@kolleta/core/cut';
+import type { FilmLayout, OnPiece, Spread } from '@kolleta/core/cut';
 import type { FilmPiece, Shop } from '@kolleta/core/job';
 import { plannerWorker } from '../../workers/plannerClient';
 import { layTogether, useNumberOf } from './useTogether';
@@ -51,12 +51,16 @@ export function usePieces(layouts: readonly FilmLayout[], { machines }: Pick<Sho
   return (on && pieces.length > 0 && data) || NO_OFFERS;
 }
 
-/** A layout in the order of the cut with its relief cuts, once these are found; until then as it is. */
-export function useAsCut(layout: FilmLayout | undefined, strip: number | undefined): FilmLayout | undefined {
+/** A layout in the order of the cut with its relief cuts and spares, once these are found; until then as it is. */
+export function useAsCut(
+  layout: FilmLayout | undefined,
+  { relief }: Pick<Shop, 'relief'>,
+  spares: readonly string[],
+): FilmLayout | undefined {
   const number = useNumberOf(layout ? [layout] : []);
   const { data } = useQuery({
-    queryKey: ['as cut', number, strip],
-    queryFn: () => plannerWorker.call((planner) => planner.asCut(layout!, strip)),
+    queryKey: ['as cut', number, relief, ...spares],
+    queryFn: () => plannerWorker.call((planner) => planner.asCut(layout!, relief, spares)),
     enabled: layout !== undefined,
     staleTime: Infinity,
     gcTime: 5_000,
@@ -71,10 +75,44 @@ export const pieceFrom = (offers: readonly PieceOffer[], from: string | undefine
     ? offers.find(({ rest }) => rest === 0)
     : offers.find(({ piece, layout }) => piece.id === from && layout.parts.length > 0);
 
-/** What is cut as the workshop is saved now, in the order of the cut: from the piece that is cut from, else from the roll. */
-export async function layFrom(layouts: readonly FilmLayout[], shop: Shop, from: string | undefined): Promise<FilmLayout> {
+/** What is said of where a film is cut from: all of its sheets and offcuts first, one after the other. */
+export const PIECES_FIRST = 'pieces';
+
+const spreadOf = (layouts: readonly FilmLayout[], machines: Shop['machines']): Promise<Spread> =>
+  plannerWorker.call((planner) => planner.overPieces([...layouts], piecesBeside(layouts), [...machines]));
+
+/** Layouts spread over the sheets and offcuts beside the roll; nothing while it is worked out, and where none holds anything. */
+export function useSpread(layouts: readonly FilmLayout[], { machines }: Pick<Shop, 'machines'>, on: boolean): Spread | undefined {
+  const number = useNumberOf(layouts);
+  const { data } = useQuery({
+    queryKey: ['spread', number],
+    queryFn: () => spreadOf(layouts, machines),
+    enabled: on && piecesBeside(layouts).length > 0,
+    staleTime: Infinity,
+    gcTime: 5_000,
+    retry: false,
+  });
+  return on && data && data.sheets.length > 0 ? data : undefined;
+}
+
+/**
+ * What is cut as the workshop is saved now, in the order of the cut: from the piece that is cut from, else from the roll.
+ *
+ * @param spares marks of which small bits are cut once more, as `job/mark`
+ */
+export async function layFrom(
+  layouts: readonly FilmLayout[],
+  shop: Shop,
+  from: string | undefined,
+  spares: readonly string[],
+): Promise<FilmLayout> {
   const pieces = from === 'roll' ? [] : piecesBeside(layouts);
-  const piece = pieces.length > 0 ? pieceFrom((await offersOf(layouts, pieces, shop.machines)).offers, from) : undefined;
-  const layout = piece ? piece.layout : await layTogether(layouts, shop);
-  return plannerWorker.call((planner) => planner.asCut(layout, shop.relief));
+  const layout =
+    from === PIECES_FIRST && pieces.length > 0
+      ? (await spreadOf(layouts, shop.machines)).sheets[0]?.layout
+      : pieces.length > 0
+        ? pieceFrom((await offersOf(layouts, pieces, shop.machines)).offers, from)?.layout
+        : undefined;
+  const laid = layout ?? (await layTogether(layouts, shop));
+  return plannerWorker.call((planner) => planner.asCut(laid, shop.relief, spares));
 }

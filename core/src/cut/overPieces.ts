@@ -1,0 +1,50 @@
+import type { FilmPiece, Machine } from '../job';
+import { gapOf, layoutFilm, type CutPart, type FilmLayout } from './layout';
+import { partsOf } from './layTogether';
+import { skyline } from './nest/skyline';
+import { layOnPiece } from './onPiece';
+
+/** What was to be cut from the roll, spread over sheets and offcuts first. */
+export interface Spread {
+  /** One layout a piece, in the order in which they are cut; each says which jobs go on afterwards. */
+  readonly sheets: readonly { readonly piece: FilmPiece; readonly layout: FilmLayout }[];
+  /** What then still comes off the roll; nothing where the pieces hold it all. */
+  readonly roll?: FilmLayout;
+}
+
+/** Parts without those that were laid. */
+const withoutLaid = (parts: readonly CutPart[], { parts: laid }: FilmLayout): CutPart[] =>
+  parts.flatMap((part, i) => {
+    const copies = part.copies - laid.filter(({ outline }) => outline === i).length;
+    return copies > 0 ? [{ ...part, copies }] : [];
+  });
+
+/**
+ * Layouts of one film spread over pieces of it, one after the other: on each as much as finds room, the rest off the roll.
+ *
+ * @param layouts of one film, as they would lie on the roll; at least one
+ * @param pieces in the order in which they are used up
+ */
+export function overPieces(
+  layouts: readonly FilmLayout[],
+  pieces: readonly FilmPiece[],
+  machines: readonly Machine[],
+  rounds?: number,
+): Spread {
+  const [first] = layouts;
+  if (!first) throw new Error('overPieces: nothing is to be cut');
+  let parts = layouts.flatMap(partsOf);
+  const sheets: { piece: FilmPiece; layout: FilmLayout }[] = [];
+  for (const piece of pieces.flatMap((one) => Array.from({ length: one.count }, () => one))) {
+    if (parts.length === 0) break;
+    const rest = layoutFilm(first.film, parts, machines, skyline, gapOf(first));
+    // what is too wide for the roll has no place there, and none here
+    if (rest.parts.length === 0) break;
+    const found = layOnPiece([rest], piece, machines, rounds);
+    if (!found || found.layout.parts.length === 0) continue;
+    sheets.push({ piece, layout: found.layout });
+    parts = withoutLaid(partsOf(rest), found.layout);
+  }
+  if (parts.length === 0) return { sheets };
+  return { sheets, roll: layoutFilm(first.film, parts, machines, skyline, gapOf(first)) };
+}
