@@ -4,6 +4,8 @@ export * from './edit/bridges';
 export * from './edit/plate';
 export * from './edit/scatter';
 export * from './import/importDxf';
+export * from './import/importHpgl';
+export * from './import/readHpgl';
 export * from './import/importSvg';
 export * from './import/lighten';
 export { squared, type Colour, type Picture } from './import/palette';

@@ -8,7 +8,7 @@ import { cutResult, type SentRun } from './cutResult';
 import { orderCutter, reportOf, switchedOn, type CutterMachine, type CutterOrder, type CutterState } from './cutter';
 import type { FilmLayout } from './layout';
 import { fromMachine, hpglCutFile, toMachine } from './toolpath/hpglCutFile';
-import { readHpgl } from './toolpath/readHpgl';
+import { readHpgl } from '../artwork';
 import { strokesOf, strokesPerPart } from './toolpath/strokes';
 
 const shop = demoShop();

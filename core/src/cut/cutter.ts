@@ -1,7 +1,7 @@
 import type { Point } from '../geometry';
 import { KNIFE } from '../facts';
 import { fromMachine } from './toolpath/hpglCutFile';
-import { readHpgl, type Move } from './toolpath/readHpgl';
+import { readHpgl, type Move } from '../artwork';
 
 /** The film that lies in the cutter, mm. */
 export interface LoadedFilm {

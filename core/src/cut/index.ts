@@ -30,7 +30,6 @@ export * from './pathOrder';
 export * from './placedBox';
 export * from './toolpath/penLines';
 export * from './toolpath/pdfCutFile';
-export * from './toolpath/readHpgl';
 export * from './toolpath/strokes';
 export * from './toolpath/svgCutFile';
 export * from './spares';

@@ -2,7 +2,7 @@ import { beforeAll, describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import { shippedFaces } from '../../test/faces';
 import { demoShop, textMark } from '../../test/sampleJobs';
-import { drawMark } from '../artwork';
+import { drawMark, readHpgl } from '../artwork';
 import { SPARES } from '../facts';
 import { applyToRegion, boxOf, boxRegion, difference, growBox, intersection, offset, regionArea, scaling, type Region } from '../geometry';
 import type { FilmPiece } from '../job';
@@ -12,7 +12,6 @@ import {
   layoutFilm,
   leftOf,
   overPieces,
-  readHpgl,
   skyline,
   spareLines,
   withRelief,

@@ -1,6 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import { demoShop } from '../../test/sampleJobs';
+import { readHpgl } from '../artwork';
 import { BLADE, CARRIER_GRADES, CUT_OUTCOMES, type CutOutcome } from '../facts';
 import { regionArea } from '../geometry';
 import type { WorkEvent } from '../job';
@@ -12,7 +13,6 @@ import {
   lastLoaded,
   layoutFilm,
   nextTrial,
-  readHpgl,
   hpglCutFile,
   strokesOf,
   testCutLayout,

@@ -1,6 +1,7 @@
 import { expose } from 'comlink';
 import {
   importDxf,
+  importHpgl,
   importSvg,
   setTextIn,
   tracePicture,
@@ -36,6 +37,10 @@ const importer = {
   },
   dxf(text: string, name: string): Result<ImportedDrawing> {
     return importDxf(text, name, numbered());
+  },
+  /** A cut file, to cut it again. */
+  hpgl(text: string, name: string): Result<ImportedDrawing> {
+    return importHpgl(text, name, numbered());
   },
   /** The outline of a piece or a zone from a drawing. */
   outline(text: string, name: string): ReturnType<typeof outlineFromDrawing> {

@@ -2,7 +2,11 @@ import DxfParserModule from 'dxf-parser';
 import { good, refused, type Result } from '../../units';
 import {
   applyToPoint,
+  boxHeight,
+  boxOfPoints,
+  boxWidth,
   distance,
+  flatten,
   mapPath,
   rotation,
   scaling,
@@ -28,7 +32,11 @@ const SAME_SHARE = 1e-5;
 const MOST_PIECES = 100_000;
 const MOST_DEPTH = 24;
 
+/** mm of a unit as `$INSUNITS` numbers them: inch, foot, millimetre, centimetre, metre. */
+const MM_OF_UNIT: Readonly<Record<number, number>> = { 1: 25.4, 2: 304.8, 4: 1, 5: 10, 6: 1000 };
+
 interface Read {
+  header?: Record<string, unknown>;
   entities?: Entity[];
   blocks?: Record<string, { entities?: Entity[]; position?: Vertex }>;
   tables?: { layer?: { layers?: Record<string, { color?: number; visible?: boolean; frozen?: boolean }> } };
@@ -199,5 +207,12 @@ export function importDxf(text: string, name: string, newId: () => string): Resu
     ...(open.length > 0 ? [`${open.length} open ${open.length === 1 ? 'line' : 'lines'}`] : []),
   ];
   const light = lighten(parts, name);
-  return light.ok ? good({ parts: light.value, leftOut }) : light;
+  const mm = MM_OF_UNIT[Number(read.header?.['$INSUNITS'] ?? 0)];
+  const ink = boxOfPoints(parts.flatMap(({ path }) => flatten(path).flat()));
+  return light.ok
+    ? good({
+        ...{ parts: light.value, leftOut },
+        ...(mm ? { asDrawn: { width: boxWidth(ink) * mm, height: boxHeight(ink) * mm } } : {}),
+      })
+    : light;
 }

@@ -1,7 +1,9 @@
 import { DOMParser, type Element } from '@xmldom/xmldom';
 import { good, refused, type Result } from '../../units';
-import { boxHeight, boxOfPoints, boxWidth, controlPoints, mapPath } from '../../geometry';
+import { boxHeight, boxOfPoints, boxWidth, controlPoints, flatten, mapPath } from '../../geometry';
 import type { DrawnPart } from '../../job';
+import { cutLines } from './hairlines';
+import { mmOfUnit } from './svgFrame';
 import type { SetText } from './svgText';
 import { lighten } from './lighten';
 import { gatherSvg, MOST_DEPTH, MOST_GATHERED } from './svgTree';
@@ -11,6 +13,10 @@ export interface ImportedDrawing {
   parts: DrawnPart[];
   /** One sentence a kind of thing that was left out. */
   leftOut: string[];
+  /** How large the file says that it is, mm; nothing where it does not say. */
+  asDrawn?: { width: number; height: number };
+  /** Its thin lines were taken for outlines. */
+  cutLines?: true;
 }
 
 /** Larger files are refused, bytes. */
@@ -55,7 +61,10 @@ export function importSvg(text: string, name: string, newId: () => string, setTe
       'Save it again as plain SVG and drop it in.',
     );
   }
-  const { painted, leftOut, tooDeep, tooMany } = gatherSvg(root, setText);
+  const { painted: all, lines, leftOut, tooDeep, tooMany } = gatherSvg(root, setText);
+  // a drawing of nothing but thin lines is a cut file: they are where the knife goes
+  const cut = lines.length > 0 && lines.length === all.length ? cutLines(lines) : undefined;
+  const painted = cut ? cut.outlines.map(({ colour, path }) => ({ colour, path, rule: 'evenodd' as const })) : all;
   // SVG runs down, a workshop's drawing runs up
   const drawn = painted.map((one) => ({ ...one, path: mapPath(one.path, [1, 0, 0, -1, 0, 0]) }));
   if (tooDeep)
@@ -67,7 +76,10 @@ export function importSvg(text: string, name: string, newId: () => string, setTe
       name,
       'Simplify its paths and drop it in again.',
     );
-  const gone = [...leftOut].map(([what, times]) => (times > 1 ? `${what} (${times} times)` : what));
+  const gone = [
+    ...[...leftOut].map(([what, times]) => (times > 1 ? `${what} (${times} times)` : what)),
+    ...(cut && cut.open > 0 ? [`${cut.open} open ${cut.open === 1 ? 'line' : 'lines'}`] : []),
+  ];
   const box = boxOfPoints(drawn.flatMap((d) => controlPoints(d.path)));
   if (drawn.length === 0 || !(boxWidth(box) > 0) || !(boxHeight(box) > 0) || !Number.isFinite(boxWidth(box) + boxHeight(box))) {
     const because = gone.length > 0 ? ` Left out: ${gone.join(', ')}.` : '';
@@ -87,5 +99,13 @@ export function importSvg(text: string, name: string, newId: () => string, setTe
     else parts.push({ id: newId(), colour: shape.colour, path: shape.path, fill: shape.rule });
   }
   const light = lighten(parts, name);
-  return light.ok ? good({ parts: light.value, leftOut: gone }) : light;
+  const mm = mmOfUnit(root);
+  const ink = boxOfPoints(painted.flatMap(({ path }) => flatten(path).flat()));
+  return light.ok
+    ? good({
+        ...{ parts: light.value, leftOut: gone },
+        ...(mm ? { asDrawn: { width: boxWidth(ink) * mm, height: boxHeight(ink) * mm } } : {}),
+        ...(cut ? { cutLines: true as const } : {}),
+      })
+    : light;
 }

@@ -27,6 +27,22 @@ export function frameTransform(element: Element, x: number, y: number, width: nu
   return [k, 0, 0, k, x - bx * k + share('x') * (width - bw * k), y - by * k + share('Y') * (height - bh * k)];
 }
 
+/** Millimetres a unit of the drawing, where its width and height are given in real measures; nothing where they are not, or differ. */
+export function mmOfUnit(root: Element): number | undefined {
+  const real = (name: string) => {
+    const text = root.getAttribute(name) ?? '';
+    const length = /(mm|cm|in|pt|pc|q)\s*$/i.test(text) ? userLength(text) : undefined;
+    return length !== undefined && length > 0 ? (length * 25.4) / 96 : undefined;
+  };
+  const [width, height] = [real('width'), real('height')];
+  if (width === undefined || height === undefined) return undefined;
+  const box = viewBoxOf(root);
+  // without a frame of its own a unit is a pixel
+  if (!box) return 25.4 / 96;
+  const [across, up] = [width / box[2], height / box[3]];
+  return Math.abs(across - up) <= 0.01 * across ? Math.min(across, up) : undefined;
+}
+
 /** How large the whole drawing is, user units: its viewBox, else its width and height, else a hundred. */
 export function sizeOfDrawing(root: Element): { width: number; height: number } {
   const box = viewBoxOf(root);

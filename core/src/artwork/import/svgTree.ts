@@ -26,6 +26,7 @@ import {
 import { readColour } from './colour';
 import { pathFromData, pathOfShape } from './shapes';
 import { frameTransform, sizeOfDrawing, viewBoxOf } from './svgFrame';
+import type { Hairline } from './hairlines';
 import { strokeRegion } from './svgStrokes';
 import { FIRST_STYLE, inherit, ownValues, readStyleSheet, userLength, type Style, type StyleSheet } from './svgStyle';
 import { textRuns, type SetText } from './svgText';
@@ -41,6 +42,8 @@ interface Painted {
 /** What the walk over a drawing found. */
 export interface Gathered {
   readonly painted: readonly Painted[];
+  /** Strokes without a fill, which are painted too. */
+  readonly lines: readonly Hairline[];
   /** What was left out, and how often. */
   readonly leftOut: ReadonlyMap<string, number>;
   readonly tooDeep: boolean;
@@ -117,6 +120,8 @@ interface Around {
 
 class Walk {
   readonly painted: Painted[] = [];
+  /** Strokes without a fill, which are painted too. */
+  readonly lines: Hairline[] = [];
   readonly leftOut = new Map<string, number>();
   tooDeep = false;
   segments = 0;
@@ -290,6 +295,10 @@ class Walk {
     const paintStroke = () => {
       if (!stroke) return;
       const whole = this.#strokeOf(path, style, map);
+      if (!fill && !clip && whole.length > 0) {
+        const size = Math.sqrt(Math.abs(map[0] * map[3] - map[1] * map[2]));
+        this.lines.push({ colour: stroke, path: mapPath(path, map), width: (userLength(style['stroke-width']) ?? 1) * size });
+      }
       this.#put(stroke, clip ? intersection(whole, clip) : whole);
     };
     const strokeFirst = /^\s*stroke/.test(style['paint-order']);
@@ -430,5 +439,5 @@ class Walk {
 export function gatherSvg(root: Element, setText?: SetText): Gathered {
   const walk = new Walk(root, setText);
   walk.visit(root, { map: [1, 0, 0, 1, 0, 0], style: FIRST_STYLE }, 0);
-  return { painted: walk.painted, leftOut: walk.leftOut, tooDeep: walk.tooDeep, tooMany: walk.tooMany };
+  return { painted: walk.painted, lines: walk.lines, leftOut: walk.leftOut, tooDeep: walk.tooDeep, tooMany: walk.tooMany };
 }

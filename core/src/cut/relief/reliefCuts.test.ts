@@ -4,7 +4,8 @@ import { shippedFaces } from '../../../test/faces';
 import { demoShop, textMark } from '../../../test/sampleJobs';
 import { drawMark } from '../../artwork';
 import { applyToRegion, boxOf, boxRegion, ringsOf, scaling, translation, type Point, type Region } from '../../geometry';
-import { dxfCutFile, hpglCutFile, layoutFilm, readHpgl, reliefCuts, svgCutFile, withRelief, type CutPart } from '../index';
+import { readHpgl } from '../../artwork';
+import { dxfCutFile, hpglCutFile, layoutFilm, reliefCuts, svgCutFile, withRelief, type CutPart } from '../index';
 
 /** Distance between two straight pieces, mm. */
 function between(a: Point, b: Point, c: Point, d: Point): number {

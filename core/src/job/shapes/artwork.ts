@@ -94,6 +94,8 @@ export const artwork = oneBy(
       name,
       parts: list(drawnPart, 20_000),
       leftOut: list(words, 10_000),
+      /** How large the file said that it is, mm. */
+      asDrawn: maybe(record({ width: over0(1_000_000), height: over0(1_000_000) })),
       /** Parts that are left out of the mark, by id. */
       dropped: maybe(list(id, 20_000)),
       /** The piece of artwork on the shelf that it came from. */

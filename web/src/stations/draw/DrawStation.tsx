@@ -3,6 +3,7 @@ import { growBox, boxAround, boxOf } from '@kolleta/core/geometry';
 import type { ImportedDrawing } from '@kolleta/core/artwork';
 import { applyPatch, setAt, type Artwork, type Patch } from '@kolleta/core/job';
 import type { MarkPlan } from '@kolleta/core/plan';
+import { counted, formatLength } from '@kolleta/core/units';
 import { MarkShapes } from '../../drawing/MarkShapes';
 import { Scaled } from '../../drawing/Scaled';
 import { FileButton } from '../../ui/FileButton';
@@ -20,7 +21,7 @@ import { ShelfCard } from './ShelfCard';
 import { TraceCard } from './TraceCard';
 import { useArtworkFile } from './useArtworkFile';
 
-const ACCEPT = '.svg,.dxf,.png,.jpg,.jpeg,.webp,image/svg+xml,image/png,image/jpeg,image/webp';
+const ACCEPT = '.svg,.dxf,.hpgl,.plt,.png,.jpg,.jpeg,.webp,image/svg+xml,image/png,image/jpeg,image/webp';
 
 /** The mark of one row of the list, in the place of the tightest. */
 const withVariant = (plan: MarkPlan, row: string | undefined): MarkPlan => {
@@ -49,8 +50,11 @@ export function DrawStation({ job, plan, shop, edit, fix, mark, chooseMark }: St
   const found = plan.marks.find((m) => m.mark.id === mark?.id);
   const fitted = found && withVariant(found, row);
   const inspection = useInspection(fitted, job.piece.shape, shop, inspecting);
-  const taking = (id: string, name: string, drawing: ImportedDrawing): Patch => [
-    ...setAt(['marks', id, 'artwork'], { kind: 'drawing', name: name.slice(0, 200), ...drawing } satisfies Artwork),
+  const taking = (id: string, name: string, { parts, leftOut, asDrawn }: ImportedDrawing): Patch => [
+    ...setAt(['marks', id, 'artwork'], {
+      ...{ kind: 'drawing', name: name.slice(0, 200), parts, leftOut },
+      ...(asDrawn ? { asDrawn } : {}),
+    } satisfies Artwork),
     ...setAt(['marks', id, 'colourFilms'], {}),
     ...setAt(['marks', id, 'edits'], []),
   ];
@@ -58,7 +62,19 @@ export function DrawStation({ job, plan, shop, edit, fix, mark, chooseMark }: St
     (name, drawing) => {
       if (!mark) return;
       edit(() => taking(mark.id, name, drawing), 'Take a drawing in');
-      tell(`${name} is in: ${drawing.parts.length} ${drawing.parts.length === 1 ? 'shape' : 'shapes'}.`);
+      const { asDrawn } = drawing;
+      const size = asDrawn && `${formatLength(asDrawn.width, shop.lengths)} × ${formatLength(asDrawn.height, shop.lengths)}`;
+      tell(
+        `${name} is in: ${counted(drawing.parts.length, 'shape')}${drawing.cutLines ? ', its thin lines taken for outlines' : ''}${size ? `, drawn ${size}` : ''}.`,
+        asDrawn
+          ? {
+              action: {
+                label: 'Take that size',
+                run: () => edit(() => setAt(['marks', mark.id, 'size'], { mode: 'width', width: asDrawn.width }), 'Size as drawn'),
+              },
+            }
+          : {},
+      );
     },
     (drawing) => mark && { ...applyPatch(job, taking(mark.id, '', drawing)).document, list: undefined },
   );

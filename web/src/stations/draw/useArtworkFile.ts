@@ -39,7 +39,7 @@ async function decode(file: File): Promise<Picture | undefined> {
   return { width, height, data: context.getImageData(0, 0, width, height).data };
 }
 
-/** Takes files in as artwork: SVG and DXF at once, pictures by tracing them. */
+/** Takes files in as artwork: SVG, DXF and cut files at once, pictures by tracing them. */
 export function useArtworkFile(
   onDrawing: (name: string, drawing: ImportedDrawing) => void,
   jobWith: (drawing: ImportedDrawing) => Job | undefined,
@@ -122,10 +122,10 @@ export function useArtworkFile(
       return;
     }
     const text = await file.text();
-    const dxf = /\.dxf$/i.test(file.name);
+    const kind = /\.dxf$/i.test(file.name) ? 'dxf' : /\.(hpgl|hpg|plt)$/i.test(file.name) ? 'hpgl' : 'svg';
     await run(file.name, () =>
       importerWorker.call(async (importer): Promise<Result<ImportedDrawing>> =>
-        dxf ? importer.dxf(text, file.name) : importer.svg(text, file.name, faces),
+        kind === 'svg' ? importer.svg(text, file.name, faces) : importer[kind](text, file.name),
       ),
     );
   };

@@ -3,7 +3,7 @@ import { usableOf } from '@kolleta/core/blanks';
 import { boxWidth } from '@kolleta/core/geometry';
 import { setAt, type Mark, type MarkSize, type Patch, type Piece, type Zone } from '@kolleta/core/job';
 import type { MarkPlan } from '@kolleta/core/plan';
-import { good, SAME_MM, type LengthSystem } from '@kolleta/core/units';
+import { formatLength, good, SAME_MM, type LengthSystem } from '@kolleta/core/units';
 import { Choice, LengthWord } from '../../ui/tokens';
 import type { StationProps } from '../../frame/station';
 import { InsideWords } from './InsideWords';
@@ -54,6 +54,7 @@ export function SizeWords({ mark, plan, zone, piece, system, ofCapitals = false,
   // a width that is typed may happen to be that of the room
   const [typing, setTyping] = useState(false);
   const way = typing && mark.size.mode === 'width' ? 'width' : wayOf(mark, zone, widths);
+  const asDrawn = mark.artwork.kind === 'drawing' ? mark.artwork.asDrawn : undefined;
   const centred = setAt(['marks', mark.id, 'offset', 'x'], 0);
   const { fitted } = plan;
   // of a list the words without descenders are as high as their capitals
@@ -80,6 +81,15 @@ export function SizeWords({ mark, plan, zone, piece, system, ofCapitals = false,
           edit(patches[next], `Size ${OPTIONS.find(({ value }) => value === next)!.label}`);
         }}
       />{' '}
+      {asDrawn && (mark.size.mode !== 'width' || Math.abs(mark.size.width - asDrawn.width) >= SAME_MM) && (
+        <button
+          type="button"
+          className="btn btn-xs btn-outline"
+          onClick={() => sizing({ mode: 'width', width: asDrawn.width }, 'Size as drawn')}
+        >
+          As drawn: {formatLength(asDrawn.width, system)} × {formatLength(asDrawn.height, system)}
+        </button>
+      )}{' '}
       {way === 'width' && mark.size.mode === 'width' && (
         <LengthWord
           label="Width of the mark"
