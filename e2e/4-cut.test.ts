@@ -249,3 +249,36 @@ test('an offcut is drawn in by its corners; sides that would cross are refused, 
   await corner.focus();
   await expect(film.getByLabel('Corner across')).toHaveValue('210 mm');
 });
+
+test('what is longer than the cutter takes goes through in loads; cut files are taken in again at their size, and one that breaks off is not', async ({
+  page,
+}) => {
+  await page.goto('/#/workshop');
+  await page.getByLabel('Greatest length').first().fill('200 mm');
+  await page.getByLabel('Greatest length').first().press('Enter');
+  await kept(page);
+  await openStation(page, 'bailer-buckets', 'cut');
+  await expect(page.getByRole('group', { name: 'Loads' })).toContainText('It goes through in 2 loads');
+  const saving = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Load 2' }).click();
+  await page.getByRole('button', { name: 'As HPGL' }).click();
+  const file = await saving;
+  expect(file.suggestedFilename()).toMatch(/load-2-of-2\.hpgl$/);
+  const hpgl = await textOf(file);
+  await page.getByRole('link', { name: /^Draw/ }).click();
+  const input = page.locator('input[type=file][accept*=".hpgl"]');
+  await input.setInputFiles({
+    name: 'old.hpgl',
+    mimeType: 'text/plain',
+    buffer: Buffer.from(hpgl.slice(0, hpgl.length * 0.6).replace(/,\d+;?$/, ',')),
+  });
+  await expect(page.getByRole('alert')).toContainText('is no cut file that can be read');
+  await input.setInputFiles({ name: 'old.hpgl', mimeType: 'text/plain', buffer: Buffer.from(hpgl) });
+  await expect(page.getByText(/^old\.hpgl is in: 1 shape, drawn [\d.]+ mm × [\d.]+ mm\.$/)).toBeVisible();
+  await page.getByRole('link', { name: /^Fit/ }).click();
+  const drawn = page.getByRole('button', { name: /^As drawn:/ });
+  const width = /As drawn: ([\d.]+) mm/.exec((await drawn.textContent())!)![1];
+  await drawn.click();
+  await expect(page.getByLabel('Width of the mark')).toHaveValue(`${width} mm`);
+  await expect(drawn).toHaveCount(0);
+});

@@ -2,6 +2,7 @@ import { boxHeight, boxOf, boxWidth } from '../geometry';
 import { FILM_KINDS, LAYOUT } from '../facts';
 import { formatLength, type LengthSystem } from '../units';
 import { filmInstead, setAt, type Remedy, type Film, type Job, type Reading, type Shop } from '../job';
+import { inLoads } from './loads';
 import { layOnPiece } from './onPiece';
 import type { FilmLayout } from './layout';
 
@@ -72,17 +73,23 @@ export function cutReadings(
       ],
     });
   }
-  if (shared.machine && own.taken > shared.machine.most) {
+  if (own.machine && own.taken > own.machine.most) {
+    const loads = inLoads(own);
+    const takes = `${own.machine.name} takes ${say(own.machine.most)} in one go`;
     readings.push({
       ...base,
       id: `load:${film.id}` as const,
       title: 'Longest load',
       verdict: 'watch',
       value: say(own.taken),
-      limit: say(shared.machine.most),
-      why: `${shared.machine.name} takes ${say(shared.machine.most)} in one go: cut it in ${Math.ceil(own.taken / shared.machine.most)} loads.`,
+      limit: say(own.machine.most),
+      why: loads
+        ? `${takes}: it is cut in ${loads.length} loads, parted where no letter is.`
+        : `${takes}, and no place is free across the film at which it could be parted.`,
       remedies: [],
-      advice: 'Part it where no letter is.',
+      advice: loads
+        ? 'Each load has a file of its own. Lay the ticks of one on the ticks of the next.'
+        : 'Make it smaller, set its letters further apart, or have it cut on a longer machine.',
     });
   }
   // a sheet or an offcut beside the roll may hold it all

@@ -6,6 +6,7 @@ export * from './cutterHost';
 export * from './layout';
 export * from './layTogether';
 export * from './loaded';
+export * from './loads';
 export * from './lostShapes';
 export * from './nest/byHand';
 export * from './nest/checkNesting';

@@ -62,6 +62,8 @@ export interface FilmLayout {
   readonly relief?: readonly PenLine[];
   /** Bits that are easily lost, cut once more on film that is taken anyway; in their places. */
   readonly spares?: readonly Region[];
+  /** Ticks where a mark goes on in another load, which has them too. */
+  readonly register?: readonly PenLine[];
   /** Across the film, mm. */
   readonly width: number;
   /** Between any two parts, mm; the usual gap where it does not say. */

@@ -34,9 +34,16 @@ const turned = (region: Region): Region => {
 export function pieceSheet(film: Film, piece: FilmPiece, machine: Machine | undefined): Sheet | undefined {
   const outline: Region = piece.outline ?? boxRegion({ minX: 0, minY: 0, maxX: piece.width, maxY: piece.length });
   const beds = machine?.carriers?.length ? machine.carriers : machine ? [{ width: machine.width, length: machine.most }] : [];
+  // without a carrier the rollers hold no less than this
+  const least = machine && !machine.carriers?.length ? machine.least : 0;
   const goes = (region: Region) => {
     const box = boxOf(region);
-    return !machine || beds.some((bed) => boxWidth(box) <= bed.width + SAME_MM && boxHeight(box) <= bed.length + SAME_MM);
+    return (
+      !machine ||
+      beds.some(
+        (bed) => boxWidth(box) <= bed.width + SAME_MM && boxHeight(box) <= bed.length + SAME_MM && boxHeight(box) >= least - SAME_MM,
+      )
+    );
   };
   const lies = [outline, turned(outline)].find(goes);
   return lies && { film, outline: lies, from: { kind: piece.kind, id: piece.id } };

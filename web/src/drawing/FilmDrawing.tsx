@@ -121,6 +121,17 @@ export const FilmDrawing = memo(function FilmDrawing({
           />
         </InMm>
       )}
+      {layout.register && (
+        <InMm>
+          <path
+            d={linePath(layout.register)}
+            fill="none"
+            stroke="var(--color-base-content)"
+            strokeWidth={2.4}
+            vectorEffect="non-scaling-stroke"
+          />
+        </InMm>
+      )}
       {layout.relief && (
         <InMm>
           <path

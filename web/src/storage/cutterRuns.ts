@@ -1,5 +1,5 @@
 import { applyToPoint } from '@kolleta/core/geometry';
-import { cutResult, strokesPerPart, type FilmLayout, type Leftover } from '@kolleta/core/cut';
+import { cutResult, inLoads, strokesPerPart, type FilmLayout, type Leftover } from '@kolleta/core/cut';
 import type { JobId, WorkEvent } from '@kolleta/core/job';
 import { nextCutStep, stepFacts, stepState } from '@kolleta/core/logbook';
 import { MINUTE_MS } from '@kolleta/core/units';
@@ -18,11 +18,13 @@ export const openFiles = async (): Promise<CutterRun[]> => (await db.runs.toArra
 /** A layout as it is noted before it is cut. */
 function runOf(layout: FilmLayout): CutterRun {
   const strokes = strokesPerPart(layout);
+  // each load is held down at both ends
+  const taken = (inLoads(layout) ?? [layout]).reduce((sum, load) => sum + load.taken, 0);
   return {
     run: newId(),
     at: now(),
     film: layout.film.id,
-    taken: layout.taken,
+    taken,
     ...(layout.unfinished ? { unfinished: layout.unfinished } : {}),
     parts: layout.parts.map(({ job, mark }, i) => ({ job, mark, strokes: strokes[i]! })),
     layout,

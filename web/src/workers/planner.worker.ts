@@ -5,6 +5,7 @@ import {
   withRelief,
   hpglCutFile,
   inCutOrder,
+  inLoads,
   layOnPiece,
   layTogether,
   leftOf,
@@ -89,6 +90,11 @@ const planner = {
   asCut(layout: FilmLayout, strip?: number, spares: readonly string[] = []): FilmLayout {
     const ordered = withSpares(inCutOrder(layout), new Set(spares));
     return strip !== undefined && takesRelief(layout) ? withRelief(ordered, strip) : ordered;
+  },
+  /** A layout that is longer than its machine takes in one go, in loads, each as it is cut; one alone where one is enough. */
+  loads(layout: FilmLayout, strip?: number, spares: readonly string[] = []): FilmLayout[] {
+    const loads = inLoads(layout) ?? [layout];
+    return loads.length > 1 ? loads.map((load) => planner.asCut(load, strip, spares)) : [layout];
   },
   /** What is worth keeping of film that was cut. */
   leftOf(layout: FilmLayout): Leftover[] {

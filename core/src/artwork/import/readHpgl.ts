@@ -41,7 +41,7 @@ export function readHpgl(text: string): Result<HpglJob> {
     if (command === '') continue;
     const word = command.slice(0, 2).toUpperCase();
     const rest = command.slice(2).trim();
-    const numbers = rest === '' ? [] : rest.split(/[\s,]+/).map(Number);
+    const numbers = rest === '' ? [] : rest.split(/[\s,]+/).map((number) => (number === '' ? Number.NaN : Number(number)));
     if (word === 'SP') pen = numbers[0] === 2 ? true : undefined;
     if (IGNORED.has(word)) continue;
     if (!['PU', 'PD', 'PA', 'PR', 'VS', 'FS'].includes(word) || numbers.some((n) => !Number.isFinite(n)))

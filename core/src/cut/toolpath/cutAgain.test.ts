@@ -73,6 +73,8 @@ describe('a cut file that is taken in again', () => {
     ]);
     for (const [text, why] of [
       ['IN;PU0,0;PD400,0,400;', /cut short/],
+      // a job that breaks off behind a comma does not go on to 0
+      ['IN;PU0,0;PD400,0,400,', /does not understand "PD400,0,400,"/],
       ['hello', /does not understand/],
       ['IN;PU0,0;PD400,0;', /no closed outline/],
       ['', /nothing to cut/],

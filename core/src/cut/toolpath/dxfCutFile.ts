@@ -38,6 +38,7 @@ export function dxfCutFile(layout: FilmLayout): string {
     ...penLinesOf(layout).map(({ points, closed }) => polyline(points, closed, LAYERS.pen.name)),
     ...strokesOf(layout).map(({ ring }) => polyline(ring, true, LAYERS.knife.name)),
     ...spareLines(layout).map(({ points }) => polyline(points, true, LAYERS.knife.name)),
+    ...(layout.register ?? []).map(({ points, closed }) => polyline(points, closed, LAYERS.knife.name)),
     ...(layout.relief ?? []).map(({ points, closed }) => polyline(points, closed, LAYERS.relief.name)),
     pairs(0, 'ENDSEC', 0, 'EOF', ''),
   ].join('\r\n');

@@ -88,7 +88,7 @@ export function hpglCutFile(layout: FilmLayout, machine: Machine): string {
   // what was cut before the knife had turned is cut again
   for (const { ring } of strokesOf(layout)) cut(withOvercut(ring, KNIFE.overcut + offset));
   for (const { points } of spareLines(layout)) cut(withOvercut(points, KNIFE.overcut + offset));
-  for (const { points, closed } of layout.relief ?? []) cut(closed ? [...points, points[0]!] : points);
+  for (const { points, closed } of [...(layout.register ?? []), ...(layout.relief ?? [])]) cut(closed ? [...points, points[0]!] : points);
   text.push('PU0,0;SP0;');
   return `${text.join('\n')}\n`;
 }

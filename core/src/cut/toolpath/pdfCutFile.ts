@@ -35,7 +35,7 @@ export async function pdfCutFile(layout: FilmLayout, title: string): Promise<Uin
     ...penLinesOf(layout).flatMap(({ points, closed }) => line(points, closed)),
     lib.setStrokingColor(lib.rgb(0, 0, 0)),
     ...strokesOf(layout).flatMap(({ ring }) => line(ring, true)),
-    ...[...spareLines(layout), ...(layout.relief ?? [])].flatMap(({ points, closed }) => line(points, closed)),
+    ...[...spareLines(layout), ...(layout.register ?? []), ...(layout.relief ?? [])].flatMap(({ points, closed }) => line(points, closed)),
     lib.popGraphicsState(),
   );
   return pdf.save();

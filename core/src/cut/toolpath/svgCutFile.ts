@@ -52,6 +52,7 @@ export function svgCutFile(layout: FilmLayout, title: string): string {
     `  <title>${xmlText(title)}</title>`,
     ...(written.length > 0 ? ['  <g id="pen">', ...written, '  </g>', '  <g id="knife">', ...paths, '  </g>'] : paths),
     ...group('spares', spareLines(layout)),
+    ...group('register', layout.register ?? []),
     ...group('relief', layout.relief ?? []),
     '</svg>',
     '',

@@ -18,6 +18,10 @@ interface Props {
   held: readonly Reading[];
   system: LengthSystem;
   busy: boolean;
+  /** In how many loads it goes through, and which one is looked at. */
+  loads: number;
+  load: number;
+  onLoad: (load: number) => void;
   mayRehearse: boolean;
   /** The plan is that of everything that was changed. */
   fresh: boolean;
@@ -28,7 +32,25 @@ interface Props {
 }
 
 /** What is cut, how the film lies in the machine, and the files for the knife. */
-export function CutCard({ layout, job, sheet, flipped, held, system, busy, mayRehearse, fresh, problem, onSave, onRehearse }: Props) {
+export function CutCard({
+  layout,
+  job,
+  sheet,
+  flipped,
+  held,
+  system,
+  busy,
+  loads,
+  load,
+  onLoad,
+  mayRehearse,
+  fresh,
+  problem,
+  onSave,
+  onRehearse,
+}: Props) {
+  // what is shorter than the rollers are apart is cut while it hangs on the roll
+  const tooShort = layout.sheet.from.kind === 'roll' && layout.machine?.rollFed === true && layout.taken < layout.machine.least;
   const pressed = FILM_KINDS[layout.film.kind].by === 'heat';
   return (
     <div className="sheet px-4 py-3">
@@ -56,6 +78,28 @@ export function CutCard({ layout, job, sheet, flipped, held, system, busy, mayRe
             .
           </span>
         </div>
+      )}
+      {loads > 1 && (
+        <div className="mt-1 flex flex-wrap items-center gap-1.5 text-[0.95rem]" role="group" aria-label="Loads">
+          It goes through in {loads} loads, each with a file of its own:
+          {Array.from({ length: loads }, (_, i) => (
+            <button
+              key={i}
+              type="button"
+              aria-pressed={i === load}
+              className={`btn btn-sm ${i === load ? 'btn-neutral' : 'btn-ghost border-base-300'}`}
+              onClick={() => onLoad(i)}
+            >
+              Load {i + 1}
+            </button>
+          ))}
+        </div>
+      )}
+      {tooShort && (
+        <p className="quiet text-sm">
+          The {inSentence(layout.machine!.name)} holds no less than {formatLength(layout.machine!.least, system, { digits: 0 })} of film:
+          leave it on the roll until it is cut.
+        </p>
       )}
       <div className="mt-2 flex flex-wrap gap-2">
         {CUT_FILE_IDS.map((kind, i) =>

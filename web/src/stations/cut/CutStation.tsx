@@ -1,9 +1,8 @@
 import { useMemo, useRef, useState } from 'react';
 import { Link } from 'react-router';
 import { KNIFE } from '@kolleta/core/facts';
-import { asTested, CUT_FILES, cutMirrored, keptOf, type CutFileId, type FilmLayout } from '@kolleta/core/cut';
-import { holdsCut, readingTitle, type Job, type JobId } from '@kolleta/core/job';
-import type { JobPlan, Plan } from '@kolleta/core/plan';
+import { asTested, CUT_FILES, type CutFileId, type FilmLayout } from '@kolleta/core/cut';
+import { holdsCut, readingTitle, type JobId } from '@kolleta/core/job';
 import { formatLength, inSentence } from '@kolleta/core/units';
 import { FilmDrawing } from '../../drawing/FilmDrawing';
 import { download, fileName } from '../../storage/download';
@@ -20,31 +19,17 @@ import { CutAlong } from './CutAlong';
 import { CutAnswer } from './CutAnswer';
 import { CutCard } from './CutCard';
 import { CutterPanel } from './CutterPanel';
-import { layoutToCut, type LayoutToCut } from './layoutToCut';
+import { layoutToCut } from './layoutToCut';
 import { filmIn, KnifeCard } from './KnifeCard';
 import { gainsByOutlines, NestCard } from './NestCard';
 import { FromCard } from './FromCard';
+import { comers, marksOnSheet } from './onSheet';
 import { ReliefWords } from './ReliefWords';
 import { SheetDrawing } from './SheetDrawing';
 import { LayByHand, type FreshLayout } from './LayByHand';
-import { layFrom, pieceFrom, PIECES_FIRST, useAsCut, usePieces, useSpread } from './usePieces';
+import { layFrom, pieceFrom, PIECES_FIRST, useAsCut, useLoads, usePieces, useSpread } from './usePieces';
 import { layTogether, useTogether } from './useTogether';
 import { useCutter } from './useCutter';
-
-/** Jobs that come along on the sheet, with what was planned of their layers. */
-const comers = (
-  ready: LayoutToCut['ready'],
-  along: ReadonlySet<JobId>,
-  done: boolean,
-  jobs: readonly Job[],
-  whole: Plan | undefined,
-): { id: JobId; job: Job; layers: JobPlan['layers'] }[] =>
-  ready
-    .filter(({ job }) => !done && along.has(job))
-    .flatMap(({ job: id }) => {
-      const [job, layers] = [jobs.find((one) => one.id === id), whole?.jobs.get(id)?.layers];
-      return job && layers ? [{ id, job, layers }] : [];
-    });
 
 /** The film that is taken, and the file for the cutter. */
 export function CutStation({ job, plan, shop, edit, fix, mark }: StationProps) {
@@ -76,22 +61,13 @@ export function CutStation({ job, plan, shop, edit, fix, mark }: StationProps) {
   const { fresh, settled } = useSettling();
   const [busy, setBusy] = useState(false);
   const marks = job.marks.filter((m) => plan.layers.some((l) => l.mark === m.id && l.film.id === own?.film.id));
-  // every mark on the sheet, those of jobs that come along by their job's name
-  const onSheet = [{ id: job.id, job, layers: plan.layers }, ...comers(ready, along, done, jobs, whole)].flatMap(
-    ({ id, job: of, layers }) =>
-      of.marks
-        .filter((m) => layers.some((l) => l.mark === m.id && l.film.id === own?.film.id))
-        .map((m) => ({
-          key: `${id}/${m.id}`,
-          name: id === job.id ? m.name : `${m.name} of ${of.name}`,
-          mirrored: cutMirrored(m) && (m.seenThrough ? ('seenThrough' as const) : ('pressed' as const)),
-          kept: keptOf(m, own!.film.id),
-          letters: m.artwork.kind === 'text',
-        })),
-  );
+  const onSheet = marksOnSheet(own?.film.id, { job, layers: plan.layers }, comers(ready, along, done, jobs, whole));
   const mayLose = onSheet.filter(({ kept }) => kept === 'shapes').map(({ key }) => key);
   const spares = shop.spares ? mayLose : [];
   const ordered = useAsCut(layout, shop, spares);
+  const loads = useLoads(ordered, shop, spares);
+  const [load, setLoad] = useState(0);
+  const now = loads && Math.min(load, loads.length - 1);
   const planned = useMemo(
     () =>
       new Map(
@@ -145,13 +121,16 @@ export function CutStation({ job, plan, shop, edit, fix, mark }: StationProps) {
   const save = (kind: CutFileId) =>
     withLayout(async (layout, _, title) => {
       const { extension, mime, forMachine } = CUT_FILES[kind];
-      const { content } = await plannerWorker.call((planner) => planner.cutFile(kind, layout, title));
-      download(`${fileName(title)}.${extension}`, content, mime);
+      const all = loads ? await plannerWorker.call((planner) => planner.loads(layout, shop.relief, spares)) : [layout];
+      const cut = all[now ?? 0] ?? layout;
+      const called = all.length > 1 ? `${title}, load ${(now ?? 0) + 1} of ${all.length}` : title;
+      const { content } = await plannerWorker.call((planner) => planner.cutFile(kind, cut, called));
+      download(`${fileName(called)}.${extension}`, content, mime);
       if (!done) await noteFile(layout);
       tell(
         forMachine && layout.machine
           ? `The file for ${layout.machine.name} is saved: ${layout.machine.step ?? KNIFE.step} mm a step.`
-          : `The cut file is saved: ${formatLength(layout.width, system)} × ${formatLength(layout.taken, system)}, one unit is one mm.`,
+          : `The cut file is saved: ${formatLength(cut.width, system)} × ${formatLength(cut.taken, system)}, one unit is one mm.`,
       );
     });
   const drawing = run ? (
@@ -165,8 +144,15 @@ export function CutStation({ job, plan, shop, edit, fix, mark }: StationProps) {
       />
     </>
   ) : layout ? (
-    <SheetDrawing layout={ordered ?? layout} job={job.id} done={done} again={again} shared={chosen.length > 1} system={system}>
-      {!piece && !done && layout.tooWide.length === 0 ? (
+    <SheetDrawing
+      layout={(loads && loads[now ?? 0]) ?? ordered ?? layout}
+      job={job.id}
+      done={done}
+      again={again}
+      shared={chosen.length > 1}
+      system={system}
+    >
+      {!piece && !done && !loads && layout.tooWide.length === 0 ? (
         <LayByHand
           layout={ordered ?? layout}
           job={job.id}
@@ -232,6 +218,9 @@ export function CutStation({ job, plan, shop, edit, fix, mark }: StationProps) {
           held={held}
           system={system}
           busy={busy}
+          loads={loads?.length ?? 1}
+          load={now ?? 0}
+          onLoad={setLoad}
           mayRehearse={!done && run === undefined}
           fresh={fresh}
           problem={run ? undefined : cutter.view.problem}

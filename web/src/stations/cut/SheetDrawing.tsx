@@ -29,6 +29,7 @@ export function SheetDrawing({ layout, job, done, again, shared, system, childre
   const text = [
     'red is the knife',
     ...(layout.spares ? ['blue are spares'] : []),
+    ...(layout.register ? ['ticks join the loads'] : []),
     ...(layout.relief ? ['dashed parts the waste'] : []),
     held,
     ...(shared ? ['grey belongs to other jobs'] : []),

@@ -69,6 +69,24 @@ export function useAsCut(
   return data ?? layout;
 }
 
+/** The loads of a layout that is longer than its machine takes in one go; nothing where one is enough. */
+export function useLoads(
+  layout: FilmLayout | undefined,
+  { relief }: Pick<Shop, 'relief'>,
+  spares: readonly string[],
+): readonly FilmLayout[] | undefined {
+  const number = useNumberOf(layout ? [layout] : []);
+  const { data } = useQuery({
+    queryKey: ['loads', number, relief, ...spares],
+    queryFn: () => plannerWorker.call((planner) => planner.loads(layout!, relief, spares)),
+    enabled: layout?.machine !== undefined && layout.taken > layout.machine.most,
+    staleTime: Infinity,
+    gcTime: 5_000,
+    retry: false,
+  });
+  return data && data.length > 1 ? data : undefined;
+}
+
 /** The piece that is cut from: the chosen one, or before anything is chosen the first that holds everything. */
 export const pieceFrom = (offers: readonly PieceOffer[], from: string | undefined): PieceOffer | undefined =>
   from === undefined
