@@ -5,6 +5,7 @@ export * from './cutter';
 export * from './cutterHost';
 export * from './layout';
 export * from './layTogether';
+export * from './filmPrice';
 export * from './loaded';
 export * from './loads';
 export * from './lostShapes';

@@ -1,7 +1,7 @@
-import type { CutPart } from '../cut';
+import { filmPrice, type CutPart } from '../cut';
 import { HANDS_ON, TECHNIQUES } from '../facts';
 import { aboutMark, type Film, type Job, type Machine, type Mark, type Reading, type Shop } from '../job';
-import { formatDuration, formatLength, type LengthSystem } from '../units';
+import { formatDuration, formatLength, formatMoney, type LengthSystem } from '../units';
 import { apartParts, layoutStage, togetherParts, type FilmPart } from './film';
 import type { Memo } from './memo';
 import type { MarkPlan } from './planMark';
@@ -18,7 +18,9 @@ interface LiftInput {
   /** How many parts are placed by eye where they are apart. */
   readonly places: number;
   readonly machines: readonly Machine[];
+  readonly gap: Shop['gap'];
   readonly lengths: LengthSystem;
+  readonly currency: string;
 }
 
 /**
@@ -26,7 +28,12 @@ interface LiftInput {
  *
  * @returns undefined where there is nothing to choose
  */
-export function liftReading(job: Job, plan: MarkPlan, shop: Pick<Shop, 'machines' | 'lengths'>, memo: Memo): Reading | undefined {
+export function liftReading(
+  job: Job,
+  plan: MarkPlan,
+  shop: Pick<Shop, 'machines' | 'gap' | 'lengths' | 'currency'>,
+  memo: Memo,
+): Reading | undefined {
   const { mark, cutFlat: flat, inspections, perPiece, variants } = plan;
   if (!TECHNIQUES[mark.technique].mayLieApart || variants.length > 0 || flat.length === 0 || inspections.length === 0) return undefined;
   const copies = job.count * perPiece;
@@ -41,17 +48,23 @@ export function liftReading(job: Job, plan: MarkPlan, shop: Pick<Shop, 'machines
     apart,
     places: apart.length * copies,
     machines: shop.machines,
+    gap: shop.gap,
     lengths: shop.lengths,
+    currency: shop.currency,
   };
   return memo.stage('lift', input, liftStage);
 }
 
-function liftStage({ mark, several, films, one, apart, places, machines, lengths }: LiftInput): Reading {
+function liftStage({ mark, several, films, one, apart, places, machines, gap, lengths, currency }: LiftInput): Reading {
   const partsOf = (film: Film, all: readonly FilmPart[]): CutPart[] => all.filter((p) => p.film.id === film.id).map((p) => p.part);
-  const total = (all: readonly FilmPart[]) =>
-    films.reduce((sum, film) => sum + layoutStage({ film, parts: partsOf(film, all), machines }).taken, 0);
-  const taken = { one: total(one), apart: total(apart) };
+  const laid = (all: readonly FilmPart[]) =>
+    films.map((film) => ({ film, taken: layoutStage({ film, parts: partsOf(film, all), machines, gap }).taken }));
+  const [asOne, inParts] = [laid(one), laid(apart)];
+  const total = (all: typeof asOne) => all.reduce((sum, { taken }) => sum + taken, 0);
+  const price = (all: typeof asOne) => all.reduce((sum, { film, taken }) => sum + filmPrice(film, taken), 0);
+  const taken = { one: total(asOne), apart: total(inParts) };
   const say = (mm: number) => formatLength(mm, lengths, { digits: 0 });
+  const worth = (all: typeof asOne) => (price(asOne) + price(inParts) > 0 ? ` (${formatMoney(price(all), currency)})` : '');
   const minutes = Math.round(places * HANDS_ON.byEye);
   const isApart = mark.lift === 'apart';
   return {
@@ -62,7 +75,7 @@ function liftStage({ mark, several, films, one, apart, places, machines, lengths
     ...aboutMark(mark, several),
     value: isApart ? `apart, ${say(taken.apart)} of film` : `as one, ${say(taken.one)} of film`,
     limit: isApart ? `${say(taken.one)} as one` : `${say(taken.apart)} apart`,
-    why: `As one it takes ${say(taken.one)} of film and goes down in register; its ${apart.length} parts laid out apart take ${say(taken.apart)}, and about ${formatDuration(minutes)} more of placing by eye.`,
+    why: `As one it takes ${say(taken.one)} of film${worth(asOne)} and goes down in register; its ${apart.length} parts laid out apart take ${say(taken.apart)}${worth(inParts)}, and about ${formatDuration(minutes)} more of placing by eye.`,
     remedies: [
       {
         label: isApart ? 'Lift it as one' : 'Lay its parts out apart',

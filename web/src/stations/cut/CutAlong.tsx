@@ -1,6 +1,6 @@
-import { savedTogether, type FilmLayout } from '@kolleta/core/cut';
+import { filmPrice, savedTogether, type FilmLayout } from '@kolleta/core/cut';
 import type { JobId, Machine } from '@kolleta/core/job';
-import { formatLength, listed, type LengthSystem } from '@kolleta/core/units';
+import { formatDuration, formatLength, formatMoney, listed, type LengthSystem } from '@kolleta/core/units';
 import type { LayoutToCut } from './layoutToCut';
 import { useTogether } from './useTogether';
 
@@ -10,6 +10,7 @@ interface Props {
   along: ReadonlySet<JobId>;
   machines: readonly Machine[];
   system: LengthSystem;
+  currency: string;
   nameOf: (job: JobId) => string;
   onChange: (along: ReadonlySet<JobId>) => void;
 }
@@ -20,7 +21,7 @@ const MOST = 6;
 const LEAST_MM = 10;
 
 /** Which jobs are on the sheet: this one alone to begin with, others that are ready as an offer with what it saves. */
-export function CutAlong({ own, ready, along, machines, system, nameOf, onChange }: Props) {
+export function CutAlong({ own, ready, along, machines, system, currency, nameOf, onChange }: Props) {
   const shown = ready.slice(0, MOST);
   const all = [own, ...shown.map(({ layout }) => layout)];
   const together = useTogether(all, { machines: [...machines] });
@@ -28,6 +29,8 @@ export function CutAlong({ own, ready, along, machines, system, nameOf, onChange
   const on = shown.filter(({ job }) => along.has(job));
   const saved =
     together && together.parts.length === all.reduce((sum, { parts }) => sum + parts.length, 0) ? savedTogether(all, together) : 0;
+  const minutes = together ? Math.round(all.reduce((sum, layout) => sum + layout.minutes, 0) - together.minutes) : 0;
+  const price = filmPrice(own.film, saved);
   const names = listed(shown.map(({ job }) => nameOf(job)));
   return (
     <div className="sheet px-4 py-3 text-[0.92rem]" role="group" aria-label="On this sheet">
@@ -36,8 +39,9 @@ export function CutAlong({ own, ready, along, machines, system, nameOf, onChange
           This job alone.{' '}
           {saved >= LEAST_MM ? (
             <>
-              {names} would fit too: <strong className="measure">{formatLength(saved, system, { digits: 0 })} less film</strong> than one by
-              one.
+              {names} would fit too: <strong className="measure">{formatLength(saved, system, { digits: 0 })} less film</strong>
+              {price > 0 ? `, ${formatMoney(price, currency)}` : ''}
+              {minutes > 0 ? ` and ${formatDuration(minutes)} at the cutter` : ''} less than one by one.
             </>
           ) : (
             `${names} could be cut from the same film.`

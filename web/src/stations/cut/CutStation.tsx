@@ -260,7 +260,7 @@ export function CutStation({ job, plan, shop, edit, fix, mark }: StationProps) {
         />
       )}
       {layout && !piece && !done && !run && layout.parts.length > 1 && layout.tooWide.length === 0 && gainsByOutlines(layout) && (
-        <NestCard layout={layout} kept={shop.layouts ?? []} system={system} />
+        <NestCard layout={layout} kept={shop.layouts ?? []} currency={shop.currency} system={system} />
       )}
       {own && !done && ready.length > 0 && (
         <CutAlong
@@ -269,6 +269,7 @@ export function CutStation({ job, plan, shop, edit, fix, mark }: StationProps) {
           along={along}
           machines={shop.machines}
           system={system}
+          currency={shop.currency}
           nameOf={(id) => jobs.find((one) => one.id === id)?.name ?? id}
           onChange={setAlong}
         />

@@ -1,4 +1,4 @@
-import type { FilmLayout, Spread } from '@kolleta/core/cut';
+import { filmPrice, type FilmLayout, type Spread } from '@kolleta/core/cut';
 import { boxHeight, boxOf, boxRegion, boxWidth } from '@kolleta/core/geometry';
 import type { FilmPiece } from '@kolleta/core/job';
 import { formatLength, formatMoney, listed, type LengthSystem } from '@kolleta/core/units';
@@ -55,7 +55,7 @@ export function FromCard({ roll, left, offers, tooLarge, chosen, spread, currenc
   const now =
     offers.find(({ piece }) => piece.id === chosen) ?? (first && { ...first, rest: roll.parts.length - first.layout.parts.length });
   const all = roll.parts.length;
-  const priceOf = (mm: number) => Math.round((mm * roll.film.width * roll.film.price) / 1e6);
+  const priceOf = (mm: number) => filmPrice(roll.film, mm);
   const price = priceOf(roll.taken);
   const several = spread && (spread.sheets.length > 1 || spread.roll) ? spread : undefined;
   const less = roll.taken - (several?.roll?.taken ?? 0);

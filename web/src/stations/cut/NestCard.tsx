@@ -1,9 +1,9 @@
 import { useEffect, useRef, useState } from 'react';
-import { nestedLength, type FilmLayout, type Turning } from '@kolleta/core/cut';
+import { filmPrice, nestedLength, type FilmLayout, type Turning } from '@kolleta/core/cut';
 import { boxHeight, boxOf, boxWidth, regionArea } from '@kolleta/core/geometry';
 import { FILM_KINDS } from '@kolleta/core/facts';
 import type { KeptLayout } from '@kolleta/core/job';
-import { formatLength, type LengthSystem } from '@kolleta/core/units';
+import { formatLength, formatMoney, type LengthSystem } from '@kolleta/core/units';
 import { plainly } from '../../storage/plainly';
 import { Choice } from '../../ui/tokens';
 import { useTell } from '../../ui/toasts';
@@ -32,7 +32,17 @@ const TURNING: readonly { readonly value: Turning; readonly label: string }[] = 
 ];
 
 /** Parts laid by their true outlines, for as long as the maker waits: the best so far is kept, and the plan is made with it. */
-export function NestCard({ layout, kept, system }: { layout: FilmLayout; kept: readonly KeptLayout[]; system: LengthSystem }) {
+export function NestCard({
+  layout,
+  kept,
+  currency,
+  system,
+}: {
+  layout: FilmLayout;
+  kept: readonly KeptLayout[];
+  currency: string;
+  system: LengthSystem;
+}) {
   const tell = useTell();
   const [report, setReport] = useState<NestReport>();
   const [turning, setTurning] = useState<Turning>('quarters');
@@ -78,9 +88,14 @@ export function NestCard({ layout, kept, system }: { layout: FilmLayout; kept: r
       if (shortest?.places && shortest.length < long - 0.5) {
         const id = await keepLayout(laid, shortest.places, 'Keep the tighter layout');
         if (id === undefined) return tell('You laid parts otherwise meanwhile. That stays; look again from there.');
-        tell(`Kept: ${formatLength(long - shortest.length, system, { digits: 0 })} less film than before.`, {
-          action: { label: 'Undo', run: () => void byBoxes(id) },
-        });
+        const less = long - shortest.length;
+        const price = filmPrice(layout.film, less);
+        tell(
+          `Kept: ${formatLength(less, system, { digits: 0 })} less film than before${price > 0 ? `, ${formatMoney(price, currency)}` : ''}.`,
+          {
+            action: { label: 'Undo', run: () => void byBoxes(id) },
+          },
+        );
       } else tell('No shorter layout was found in that time.');
     } catch (error) {
       if (!(error instanceof WorkerStopped) || !stop.current) tell(plainly(error), { tone: 'error' });
