@@ -65,7 +65,7 @@ function ofMarks(job: Job, works: readonly FittingWork[], { shop, faces, filmLef
 /** Every reading of a job, in the order in which makers work, with remedies that hold. */
 export function jobReadings({ job, works, film, layers, inputs, schedule }: ReadWork, around: ReadAround, memo: Memo): Reading[] {
   const { shop, faces, shared, filmLeft, isCut, hours, quick } = around;
-  const { climate, lengths, temperatures, machines } = shop;
+  const { climate, lengths, temperatures } = shop;
   const marks = works.map((work) => work.plan);
   const left = (id: Id) => filmLeft.get(id) ?? 0;
   const needed = (id: Id) => shared.find((layout) => layout.film.id === id)?.taken ?? 0;
@@ -79,7 +79,7 @@ export function jobReadings({ job, works, film, layers, inputs, schedule }: Read
       ? []
       : marks.flatMap((plan) =>
           guarded('cut', 'lift', plan.mark.id, 'How it is lifted', () =>
-            [liftReading(job, plan, { lengths, machines }, memo) ?? []].flat(),
+            [liftReading(job, plan, shop, memo) ?? []].flat(),
           ),
         )),
     ...film.own.flatMap((layout) => {
