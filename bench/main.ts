@@ -11,6 +11,8 @@ import { importFigures } from './import';
 import { planFigures } from './plan';
 import { startFigures } from './start';
 import { cutOrderFigures } from './cutOrder';
+import { cutLookFigures } from './cutLook';
+import { jigsawFigures } from './jigsaw';
 import { nestFigures, reliefFigures } from './nest';
 import { tapeFigures } from './tape';
 import { traceFigures } from './trace';
@@ -23,6 +25,8 @@ const parts: [string, () => Figure[] | Promise<Figure[]>][] = [
   ['nest/', nestFigures],
   ['order/', cutOrderFigures],
   ['relief/', reliefFigures],
+  ['jigsaw/', jigsawFigures],
+  ['look/', cutLookFigures],
   ['import/', importFigures],
   ['fit/', fitFigures],
   ['fit/', roomFigures],

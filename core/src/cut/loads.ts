@@ -37,7 +37,7 @@ function gapsBetween(shapes: readonly Laid[], low: number, high: number): number
  */
 export function inLoads(layout: FilmLayout): FilmLayout[] | undefined {
   const { machine, sheet, parts, outlines, width } = layout;
-  if (!machine || sheet.from.kind !== 'roll' || layout.taken <= machine.most) return [layout];
+  if (!machine || !(layout.taken > machine.most) || sheet.from.kind !== 'roll') return [layout];
   const shapes = parts.flatMap(({ outline, place }, part): Laid[] =>
     outlines[outline]!.map((shape) => {
       const box = boxOf(applyToRegion(place, [shape]));

@@ -78,9 +78,7 @@ export function jobReadings({ job, works, film, layers, inputs, schedule }: Read
     ...(quick
       ? []
       : marks.flatMap((plan) =>
-          guarded('cut', 'lift', plan.mark.id, 'How it is lifted', () =>
-            [liftReading(job, plan, shop, memo) ?? []].flat(),
-          ),
+          guarded('cut', 'lift', plan.mark.id, 'How it is lifted', () => [liftReading(job, plan, shop, memo) ?? []].flat()),
         )),
     ...film.own.flatMap((layout) => {
       const together = shared.find((l) => l.film.id === layout.film.id);

@@ -37,6 +37,14 @@ export const SHORTCUTS: readonly { readonly where: string; readonly keys: readon
       { keys: 'Home', does: 'centre it' },
     ],
   },
+  {
+    where: 'On a part of the film, at Cut',
+    keys: [
+      { keys: '← ↑ → ↓', does: 'move it by 1 mm; with Shift, by 10 mm' },
+      { keys: 'R, T', does: 'turn it by a quarter, by 15°' },
+      { keys: 'K', does: 'keep it there, or let it go' },
+    ],
+  },
 ];
 
 const typing = (target: EventTarget | null): boolean =>
