@@ -146,8 +146,8 @@ const OFFCUT: Region = difference(
 const ON_OFFCUT = { gap: 2, holdDown: 3 };
 const OFFCUT_SECONDS = 8;
 
-/** How much of an offcut is filled by compact parts, more of them than find room, and how soon there is a first answer. */
-function offcutFigures(): Figure[] {
+/** An offcut, and more compact parts than find room on it. */
+function offcutParts() {
   const film = demoShop().films[0]!;
   const sheet = { film, outline: OFFCUT, from: { kind: 'offcut' as const, id: 'offcut' } };
   const shapes = [shape('heart'), shape('star'), ring(30), leaf(60), [{ outer: circle(20), holes: [] }]] as Region[];
@@ -156,6 +156,12 @@ function offcutFigures(): Figure[] {
     region: sized(shapes[i % shapes.length]!, 16 + random() * 40),
     copies: 2,
   }));
+  return { parts, sheet };
+}
+
+/** How much of an offcut is filled by compact parts, more of them than find room, and how soon there is a first answer. */
+function offcutFigures(): Figure[] {
+  const { parts, sheet } = offcutParts();
   const begun = performance.now();
   let first = 0;
   let filled = 0;

@@ -98,7 +98,7 @@ export const FilmDrawing = memo(function FilmDrawing({
             key={`${part.job}${part.mark}${part.copy}`}
             d={regionPath(layout.outlines[part.outline]!)}
             transform={`matrix(${part.place.join(' ')})`}
-            fill="var(--color-base-100)"
+            fill="#fbf9f4"
             fillOpacity={0.3}
             fillRule="evenodd"
             stroke={job === undefined || part.job === job ? '#b3261e' : 'var(--color-base-content)'}
@@ -112,7 +112,7 @@ export const FilmDrawing = memo(function FilmDrawing({
         <InMm>
           <path
             d={layout.spares.map((region) => regionPath(region)).join('')}
-            fill="var(--color-base-100)"
+            fill="#fbf9f4"
             fillOpacity={0.3}
             fillRule="evenodd"
             stroke="#2e6fb0"

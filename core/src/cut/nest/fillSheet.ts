@@ -22,6 +22,8 @@ import type { Sheet } from './sheet';
 const CELL = { least: 0.5, most: 300_000 } as const;
 /** What lies in a cell is no further from its middle than this share of its side. */
 const REACH = Math.SQRT1_2;
+/** How much more than their size it counts how well parts use the film, where they are taken by that. */
+const DENSE = 3;
 /** How much sizes are shuffled from round to round. */
 const SHUFFLED = 0.6;
 
@@ -49,6 +51,8 @@ class SheetFill {
   readonly #box: Box;
   readonly #areas: readonly number[];
   readonly #sizes: readonly number[];
+  /** Of what a part takes for itself, with its gap, the share that is film. */
+  readonly #dense: readonly number[];
   readonly #turned: readonly (readonly Turned[])[];
   readonly #items: readonly { readonly part: number; readonly copy: number }[];
   readonly #room: () => FreeCells;
@@ -83,6 +87,11 @@ class SheetFill {
       const own = boxOf(region);
       return Math.max(own.maxX - own.minX, own.maxY - own.minY) ** 2;
     });
+    this.#dense = parts.map(({ region }, p) => {
+      const own = boxOf(region);
+      const taken = Math.min(regionArea(grown[p]!), (own.maxX - own.minX + gap) * (own.maxY - own.minY + gap));
+      return regionArea(region) / Math.max(1e-9, taken);
+    });
     this.#turned = parts.map(({ region, fixed: upright }, p): Turned[] => {
       const [cx, cy] = boxCentre(boxOf(region));
       return (upright ? QUARTER_TURNS.slice(0, 1) : QUARTER_TURNS).map((quarter) => {
@@ -101,12 +110,13 @@ class SheetFill {
     );
   }
 
-  /** The largest first: by their area or their longer side in turn, the first two rounds just so, then shuffled. */
+  /** The largest first: by their area, their longer side or how well they use the film in turn, the first three rounds just so, then shuffled. */
   #order(round: number): number[] {
     const random = numbersFrom(this.seed * 7919 + round);
     const sizes = this.#items.map(({ part }) => {
-      const size = round % 2 === 0 ? this.#areas[part]! : this.#sizes[part]!;
-      return size * (round < 2 ? 1 : Math.exp((random() - 0.5) * 2 * SHUFFLED));
+      const way = round % 3;
+      const size = way === 0 ? this.#areas[part]! : way === 1 ? this.#sizes[part]! : this.#areas[part]! * this.#dense[part]! ** DENSE;
+      return size * (round < 3 ? 1 : Math.exp((random() - 0.5) * 2 * SHUFFLED));
     });
     return this.#items.map((_, i) => i).toSorted((a, b) => sizes[b]! - sizes[a]! || a - b);
   }

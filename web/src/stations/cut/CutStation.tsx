@@ -140,7 +140,7 @@ export function CutStation({ job, plan, shop, edit, fix, mark }: StationProps) {
         layout={run.layout}
         system={system}
         progress={{ strokes: cutter.view.report?.strokes ?? run.strokes, knife: cutter.view.report?.knife ?? [0, 0] }}
-        className="h-[24rem] flex-1 lg:h-auto"
+        className="min-h-[20rem] flex-1 lg:min-h-0"
       />
     </>
   ) : layout ? (

@@ -73,7 +73,7 @@ export function LayByHand({ layout, job, kept, system, nameOf: partName, fresh }
   };
   return (
     <>
-      <FilmDrawing layout={layout} job={job} system={system} className="h-[24rem] min-h-0 flex-1 lg:h-auto">
+      <FilmDrawing layout={layout} job={job} system={system} className="min-h-[20rem] flex-1 lg:min-h-0">
         <HandParts
           layout={layout}
           locked={new Set(locked)}

@@ -46,7 +46,7 @@ export function SheetDrawing({ layout, job, done, again, shared, system, childre
         title={`${layout.film.name}, as it lies on the ${kind}${again && !done ? ': what was lost' : ''}`}
         text={done ? 'This job has been cut from it.' : text}
       />
-      {children ?? <FilmDrawing layout={layout} job={job} system={system} className="h-[24rem] flex-1 lg:h-auto" />}
+      {children ?? <FilmDrawing layout={layout} job={job} system={system} className="min-h-[20rem] flex-1 lg:min-h-0" />}
       <dl className="border-base-300 measure grid grid-cols-2 gap-x-4 border-t px-4 py-2.5 text-[0.86rem] sm:grid-cols-4">
         {figures.map(([name, value]) => (
           <div key={name}>
