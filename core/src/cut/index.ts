@@ -18,6 +18,7 @@ export * from './nest/nester';
 export * from './nest/packBoxes';
 export * from './nest/sheet';
 export * from './nest/separate';
+export * from './nest/separateNester';
 export * from './nest/skyline';
 export * from './nest/turns';
 export * from './onPiece';

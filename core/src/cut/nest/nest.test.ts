@@ -9,7 +9,7 @@ import { asKept, partsKey, placesOf, type NamedPart } from './keptLayout';
 import { grownOutline } from './nestShape';
 import { startByOutlines } from './fillSheet';
 import { nestedLength } from './nestedLength';
-import { separate } from './separate';
+import { separate } from './separateNester';
 import { skyline } from './skyline';
 
 const [film] = demoShop().films as [ReturnType<typeof demoShop>['films'][number]];

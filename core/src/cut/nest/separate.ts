@@ -1,10 +1,11 @@
+// Longer than 300 lines: one search over one state, whose steps (move, shorten, give up, round) change it together.
 import { numbersFrom } from '../../geometry';
 import { badness, overlap } from './collide';
 import { copyKey, lyingOf, placeOf } from './keptLayout';
 import { nestBody, type NestBody, type NestShape } from './nestShape';
-import type { Nested, Nester, NestOptions, NestPart, Nesting } from './nester';
+import type { Nested, NestOptions, NestPart, Nesting } from './nester';
 import { sheetWidth, type Sheet } from './sheet';
-import { skyline } from './skyline';
+import { paceFor, type Pace } from './pace';
 import { QUARTERS } from './turns';
 
 /** One copy of a part on the strip: which shape, and where its middle lies, mm. */
@@ -21,29 +22,19 @@ interface Item {
 
 /** How a placement is looked for. */
 const SEARCH = {
-  random: 6,
-  near: 12,
-  kept: 2,
   /** How often a part near by stays as it is turned; and how far near by is, in its larger side, by turns. */
   asTurned: 0.5,
   reaches: [0.25, 1],
   /** The first step downhill, in its larger side, and the last, mm. */
   step: 0.1,
-  least: 0.04,
+  least: 0.2,
 } as const;
-/** Weights of pairs that go on overlapping, and of those that do not any more. */
-const WEIGH = { more: 1.2, most: 2, fade: 0.95 };
-/** How much shorter the strip is made at a time: a share, the first, the last, and how that changes. */
-const SHRINK = { first: 0.03, least: 0.001, after: 0.7 };
-/** How often two large parts change places when a strip is given up. */
-const SWAPPED = 0.1;
+/** Weights of pairs that do not overlap any more. */
+const FADE = 0.95;
+/** How much less the strip is made shorter each time that it was given up, and the least, a share. */
+const SHRINK = { least: 0.001, after: 0.7 };
 /** Less than this share of the least overlap so far is progress. */
 const PROGRESS = 0.98;
-/** Rounds of separating without progress after which the strip is given up as too short. */
-const STUCK = 30;
-/** Smaller overlaps are smoothed over, as a share of the mean side of the parts. */
-const FINE = 0.01;
-
 /**
  * Parts on a strip, moved until none overlaps, and the strip made shorter again: guided separation. Each overlapping part in turn is put where it
  * overlaps least, looked for at random and near by; pairs that go on overlapping weigh more and more (guided local search; Egeblad, Nielsen and
@@ -60,9 +51,14 @@ export class Separation {
   /** No strip is shorter than what the locked ones reach, mm. */
   readonly #stays: number;
   #best: { readonly length: number; readonly at: readonly Pick<Item, 'shape' | 'x' | 'y'>[] };
-  #shrink = SHRINK.first;
+  #shrink: number;
+  readonly #pace: Pace;
   #stuck = 0;
   #least = Infinity;
+  /** How often this strip was tried, and what overlapped least on it. */
+  #tries = 0;
+  #nearest: readonly Pick<Item, 'shape' | 'x' | 'y'>[] | undefined;
+  #nearestTotal = Infinity;
   /** The order in which items are looked at, another each round. */
   readonly #order: Int32Array;
 
@@ -96,10 +92,12 @@ export class Separation {
       return { part, copy, body, locked: locked.has(copyKey({ part, copy })), shape, x: x - edge, y: y - edge };
     });
     const n = this.#items.length;
+    this.#pace = paceFor(n);
+    this.#shrink = this.#pace.shrink;
     this.#weights = new Float64Array(n * n).fill(1);
     this.#order = Int32Array.from({ length: n }, (_, i) => i);
     const sides = this.#items.reduce((sum, { shape }) => sum + shape.maxX - shape.minX + shape.maxY - shape.minY, 0);
-    this.#fine = Math.max(0.05, (FINE * sides) / Math.max(1, 2 * n));
+    this.#fine = Math.max(0.05, (this.#pace.fine * sides) / Math.max(1, 2 * n));
     this.#stays = Math.max(0, ...this.#items.filter((item) => item.locked).map(({ y, shape }) => y + shape.maxY));
     for (const item of this.#items) this.#keepIn(item, Infinity);
     this.#length = this.#items.reduce((most, { y, shape }) => Math.max(most, y + shape.maxY), 0);
@@ -160,16 +158,16 @@ export class Separation {
     const look = (shape: NestShape, x: number, y: number) => {
       const cx = Math.max(-shape.minX, Math.min(this.#width - shape.maxX, x));
       const cy = Math.max(-shape.minY, Math.min(this.#length - shape.maxY, y));
-      const worst = kept.length < SEARCH.kept ? Infinity : kept.at(-1)!.cost;
+      const worst = kept.length < this.#pace.kept ? Infinity : kept.at(-1)!.cost;
       const cost = this.#cost(i, shape, cx, cy, worst);
       if (cost >= worst) return;
       kept.push({ cost, shape, x: cx, y: cy });
       kept.sort((a, b) => a.cost - b.cost);
-      kept = kept.slice(0, SEARCH.kept);
+      kept = kept.slice(0, this.#pace.kept);
     };
     const any = () => shapes[Math.floor(random() * shapes.length)]!;
     const fits = (shape: NestShape) => shape.maxX - shape.minX <= this.#width + 1e-9 && shape.maxY - shape.minY <= this.#length + 1e-9;
-    for (let k = 0; k < SEARCH.random && kept[0]!.cost > 0; k++) {
+    for (let k = 0; k < this.#pace.random && kept[0]!.cost > 0; k++) {
       const shape = any();
       if (fits(shape))
         look(
@@ -179,7 +177,7 @@ export class Separation {
         );
     }
     const size = Math.max(item.shape.maxX - item.shape.minX, item.shape.maxY - item.shape.minY);
-    for (let k = 0; k < SEARCH.near && kept[0]!.cost > 0; k++) {
+    for (let k = 0; k < this.#pace.near && kept[0]!.cost > 0; k++) {
       const shape = random() < SEARCH.asTurned ? item.shape : any();
       const reach = size * SEARCH.reaches[k % 2]!;
       if (fits(shape)) look(shape, item.x + (random() - 0.5) * reach, item.y + (random() - 0.5) * reach);
@@ -226,15 +224,29 @@ export class Separation {
     this.#weights.fill(1);
     this.#stuck = 0;
     this.#least = Infinity;
+    this.#tries = 0;
+    this.#nearest = undefined;
+    this.#nearestTotal = Infinity;
   }
 
-  /** Back to the best layout, two large parts changed about, and a little less off. */
+  /**
+   * Two large parts change places in what overlapped least on this strip, and it is tried again; after some tries back to the best layout, and a little
+   * less off.
+   */
   #giveUp(): void {
     const items = this.#items;
-    this.#best.at.forEach((place, i) => Object.assign(items[i]!, place));
-    this.#shrink = Math.max(SHRINK.least, this.#shrink * SHRINK.after);
-    this.#shorten();
-    if (items.length < 2 || this.#random() > SWAPPED) return;
+    this.#tries += 1;
+    if (this.#tries > this.#pace.tries || !this.#nearest) {
+      this.#best.at.forEach((place, i) => Object.assign(items[i]!, place));
+      this.#shrink = Math.max(SHRINK.least, this.#shrink * SHRINK.after);
+      this.#shorten();
+    } else {
+      this.#nearest.forEach((place, i) => Object.assign(items[i]!, place));
+      this.#weights.fill(1);
+      this.#stuck = 0;
+      this.#least = Infinity;
+    }
+    if (items.length < 2) return;
     const large = items
       .map((item, i) => ({ i, area: item.body.area, locked: item.locked }))
       .filter((one) => !one.locked)
@@ -273,7 +285,7 @@ export class Separation {
         const [dx, dy] = [b.x - a.x, b.y - a.y];
         const bad = overlap(a.shape, b.shape, dx, dy) ? badness(a.shape, b.shape, dx, dy, this.#fine) : 0;
         if (bad > 0) pairs.push({ i, j, bad });
-        else this.#weights[i * n + j] = this.#weights[j * n + i] = Math.max(1, this.#weights[i * n + j]! * WEIGH.fade);
+        else this.#weights[i * n + j] = this.#weights[j * n + i] = Math.max(1, this.#weights[i * n + j]! * FADE);
         total += bad;
         worst = Math.max(worst, bad);
       }
@@ -282,15 +294,20 @@ export class Separation {
       if (length < this.#best.length) this.#best = { length, at: this.#places() };
       return this.#shorten();
     }
+    const { more: least, most } = this.#pace;
     for (const { i, j, bad } of pairs) {
-      const more = WEIGH.more + (WEIGH.most - WEIGH.more) * (bad / worst);
+      const more = least + (most - least) * (bad / worst);
       this.#weights[i * n + j] = this.#weights[j * n + i] = this.#weights[i * n + j]! * more;
+    }
+    if (total < this.#nearestTotal) {
+      this.#nearestTotal = total;
+      this.#nearest = this.#places();
     }
     if (total < this.#least * PROGRESS) {
       this.#least = total;
       this.#stuck = 0;
     } else this.#stuck += 1;
-    if (this.#stuck > STUCK && this.#best.length < Infinity) this.#giveUp();
+    if (this.#stuck > this.#pace.stuck && this.#best.length < Infinity) this.#giveUp();
   }
 
   /** The best layout so far. */
@@ -302,16 +319,3 @@ export class Separation {
     });
   }
 }
-
-/**
- * Lays the true outlines of parts on the first sheet, taken for a roll's free end, by guided separation: it begins with the boxes, and goes on
- * for so many rounds. Holes take smaller parts.
- */
-export const separate: Nester = (parts, sheets, options, { rounds, seed }) => {
-  const start = skyline(parts, sheets, options, { rounds, seed });
-  const [sheet] = sheets;
-  if (!sheet || start.nested.length === 0) return start;
-  const search = new Separation(parts, sheet, options, start, seed);
-  for (let round = 0; round < rounds; round++) search.round();
-  return search.length < Infinity ? { nested: search.nested(), tooLarge: start.tooLarge } : start;
-};
