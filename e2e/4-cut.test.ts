@@ -112,6 +112,11 @@ test('parts are laid by hand: dragged, moved and turned by keys; they stay while
   await planned(page);
   (await placeOf()).forEach((n, i) => expect(n).toBeCloseTo(laid[i]!, 6));
   // a part in its way that stays is not pushed
+  // a button that is pressed twice at once turns twice
+  const bar = page.getByRole('toolbar', { name: 'The part' });
+  await own.focus();
+  await bar.getByRole('button', { name: 'Turn by a quarter' }).dblclick();
+  await expect.poll(async () => (await placeOf())[1]).toBeCloseTo(-laid[1]!, 6);
   await own.press('k');
   await expect(own).toHaveAccessibleName(/K keeps it here/);
   await expect(card.getByRole('button', { name: /^Let / })).toHaveCount(0);
@@ -191,10 +196,10 @@ test('a lost name is cut again from a sheet, with the force that a test cut foun
   await answer.getByRole('button', { name: 'Well' }).click();
   await expect(page.getByText('the sheet of Silver is used up, and what is left is kept in Stock')).toBeVisible();
   await page.goto('/#/stock');
-  await expect(page.getByRole('img', { name: /^offcut/ })).toHaveCount(2);
+  await expect(page.getByRole('img', { name: /^offcut/ })).toHaveCount(3);
   await expect(page.getByLabel('Silver left')).toHaveValue('838 mm');
   await page.getByRole('button', { name: 'Undo' }).last().click();
-  await expect(page.getByRole('img', { name: /^offcut/ })).toHaveCount(1);
+  await expect(page.getByRole('img', { name: /^offcut/ })).toHaveCount(2);
 });
 
 test('an offcut that holds only some is cut from first; the others stay, for the roll', async ({ page }) => {

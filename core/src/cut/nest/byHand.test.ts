@@ -109,6 +109,16 @@ describe('a layout by hand', () => {
     const placeIn = (nesting: typeof again, copy: number) => nesting.nested.find((one) => one.copy === copy)!.place;
     for (const copy of [0, 1]) placeIn(again, copy).forEach((n, i) => expect(n).toBeCloseTo(placeIn(found.nesting, copy)[i]!, 9));
   });
+  it('is laid anew where the film has become narrower since', () => {
+    const parts = [{ region: corner(60, 40), copies: 2 }];
+    const found = layByHand(parts, sheet, OPTIONS, laid(parts), { part: 0, copy: 0, turn: 0, x: 250, y: 150 });
+    if (!found.ok) throw new Error(found.why);
+    const kept = asKept({ places: placesOf(found.nesting, parts) }, skyline);
+    const narrow = freeEnd(demoShop().films[0]!, 260);
+    const again = kept(parts, [narrow], OPTIONS, { rounds: 1, seed: 1 });
+    expect(checkNesting(again, parts, [narrow], OPTIONS)).toEqual([]);
+    expect(kept(parts, [sheet], OPTIONS, { rounds: 1, seed: 1 }).nested).toHaveLength(2);
+  });
   it('goes on round locked parts: they stay where they are, nothing overlaps, the film is no longer than it was, and seeds repeat', () => {
     const parts: NestPart[] = [
       { region: corner(90, 70), copies: 4 },

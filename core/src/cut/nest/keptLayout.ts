@@ -1,12 +1,15 @@
 import {
   applyToPoint,
+  applyToRegion,
   boxCentre,
   boxHeight,
   boxOf,
   boxWidth,
+  growBox,
   regionArea,
   then,
   translation,
+  type Box,
   type Region,
   type Transform,
 } from '../../geometry';
@@ -14,6 +17,12 @@ import { LAYOUT } from '../../facts';
 import type { KeptLayout } from '../../job';
 import type { Nested, Nester, NestPart, Nesting } from './nester';
 import { quartersOf, turnBy } from './turns';
+
+/** So much nearer to the edge than wanted is rounding, mm. */
+const EDGE = 0.05;
+
+const within = (box: Box, room: Box): boolean =>
+  box.minX >= room.minX && box.maxX <= room.maxX && box.minY >= room.minY && box.maxY <= room.maxY;
 
 /** How a copy of a part is told from the others. */
 export const copyKey = ({ part, copy }: Pick<Nested, 'part' | 'copy'>): string => `${part}/${copy}`;
@@ -77,7 +86,7 @@ export function placesOf(
 }
 
 /**
- * Lays parts as a kept layout has them, where it has every copy once; else in another way.
+ * Lays parts as a kept layout has them, where it has every copy once and all still lie on the film; else in another way.
  *
  * @param otherwise what lays parts that were not kept
  */
@@ -86,11 +95,16 @@ export const asKept =
   (parts, sheets, options, budget) => {
     const wanted = new Set(parts.flatMap(({ copies }, part) => Array.from({ length: copies }, (_, copy) => copyKey({ part, copy }))));
     const nested: Nested[] = [];
+    const room = sheets[0] && growBox(boxOf(sheets[0].outline), EDGE - options.holdDown);
     // in the order in which they are cut: along the film
     for (const { part, copy, turn, x, y } of kept.places.toSorted((a, b) => a.y - b.y || a.x - b.x)) {
       // what must not be turned is not, whenever that was said of its film
       if (!wanted.delete(copyKey({ part, copy })) || (parts[part]!.fixed && turn !== 0)) return otherwise(parts, sheets, options, budget);
-      nested.push({ part, copy, sheet: 0, place: placeOf({ turn, x, y }, parts[part]!.region) });
+      const { region } = parts[part]!;
+      const place = placeOf({ turn, x, y }, region);
+      // film or a machine may have become narrower since
+      if (room && !within(boxOf(applyToRegion(place, region)), room)) return otherwise(parts, sheets, options, budget);
+      nested.push({ part, copy, sheet: 0, place });
     }
     if (wanted.size > 0 || sheets.length === 0) return otherwise(parts, sheets, options, budget);
     return { nested, tooLarge: [] };

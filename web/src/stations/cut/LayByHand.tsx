@@ -1,5 +1,5 @@
-import { useMemo, useState } from 'react';
-import { lyingOf, placesOf, type FilmLayout, type HandMove, type LaidPart } from '@kolleta/core/cut';
+import { useMemo, useRef, useState } from 'react';
+import { lyingOf, placesOf, type FilmLayout, type HandMove, type LaidPart, type Lying } from '@kolleta/core/cut';
 import { FILM_KINDS } from '@kolleta/core/facts';
 import type { KeptLayout } from '@kolleta/core/job';
 import { FilmDrawing } from '../../drawing/FilmDrawing';
@@ -44,10 +44,14 @@ export function LayByHand({ layout, job, kept, system, nameOf: partName, fresh }
   const turns = !FILM_KINDS[layout.film.kind].directed;
   const part = layout.parts.find((one) => partKey(one) === chosen);
   const stays = chosen !== undefined && locked.includes(chosen);
-  const lay = async (move: HandMove): Promise<boolean> => {
+  const queue = useRef<Promise<unknown>>(Promise.resolve());
+  /** Lays a part otherwise than it lies in the layout as it is saved then. */
+  const layNow = async (key: string, by: (now: Lying) => Lying): Promise<boolean> => {
     try {
       const now = await fresh();
-      if (!now?.layout.parts.some(({ outline, copy }) => outline === move.part && copy === move.copy)) return false;
+      const own = now?.layout.parts.find((one) => partKey(one) === key);
+      if (!now || !own) return false;
+      const move: HandMove = { part: own.outline, copy: own.copy, ...by(lyingOf(own.place, now.layout.outlines[own.outline]!)) };
       const laid = layable(now.layout, now.kept);
       const { parts, sheet, options, now: places, locked: stay } = laid;
       const { found } = await nestWorkers[0]!.call((nester) => nester.byHand({ parts, sheet, options, now: places, locked: stay }, move));
@@ -62,14 +66,20 @@ export function LayByHand({ layout, job, kept, system, nameOf: partName, fresh }
       return false;
     }
   };
-  const lock = async (key: string) => {
-    const now = await fresh();
-    if (now) await lockPart(layable(now.layout, now.kept), key);
+  /** One thing after the other: what is pressed twice is done twice. */
+  const inTurn = <T,>(run: () => Promise<T>): Promise<T> => {
+    const next = queue.current.then(run);
+    queue.current = next.catch(() => undefined);
+    return next;
   };
+  const lay = ({ part: outline, copy, turn, x, y }: HandMove) => inTurn(() => layNow(partKey({ outline, copy }), () => ({ turn, x, y })));
+  const lock = (key: string) =>
+    inTurn(async () => {
+      const now = await fresh();
+      if (now) await lockPart(layable(now.layout, now.kept), key);
+    });
   const turn = (by: number) => {
-    if (!part) return;
-    const { turn: now, x, y } = lyingOf(part.place, layout.outlines[part.outline]!);
-    void lay({ part: part.outline, copy: part.copy, turn: (now + by) % 4, x, y });
+    if (part) void inTurn(() => layNow(partKey(part), (now) => ({ ...now, turn: (now.turn + by) % 4 })));
   };
   return (
     <>
