@@ -12,6 +12,9 @@ export interface Spread {
   readonly roll?: FilmLayout;
 }
 
+/** So many sheets are looked at ahead: each takes a good part of a second, and what follows is looked at once they are cut. */
+const MOST_SHEETS = 8;
+
 /** Parts without those that were laid. */
 const withoutLaid = (parts: readonly CutPart[], { parts: laid }: FilmLayout): CutPart[] =>
   parts.flatMap((part, i) => {
@@ -35,8 +38,8 @@ export function overPieces(
   if (!first) throw new Error('overPieces: nothing is to be cut');
   let parts = layouts.flatMap(partsOf);
   const sheets: { piece: FilmPiece; layout: FilmLayout }[] = [];
-  for (const piece of pieces.flatMap((one) => Array.from({ length: one.count }, () => one))) {
-    if (parts.length === 0) break;
+  for (const piece of pieces.flatMap((one) => Array.from({ length: Math.min(one.count, MOST_SHEETS) }, () => one))) {
+    if (parts.length === 0 || sheets.length >= MOST_SHEETS) break;
     const rest = layoutFilm(first.film, parts, machines, skyline, gapOf(first));
     // what is too wide for the roll has no place there, and none here
     if (rest.parts.length === 0) break;

@@ -26,6 +26,9 @@ import { faces, needFace, needWholeFaces, wholeFaces } from './faceStore';
 
 const memos = { workshop: new Memo(), draft: new Memo() };
 
+/** Where many sheets are laid one after the other each is looked at so often. */
+const SPREAD_ROUNDS = 2;
+
 let first = true;
 
 const facesIn = (jobs: readonly Job[]) =>
@@ -81,7 +84,7 @@ const planner = {
   },
   /** Layouts of one film spread over sheets and offcuts, one after the other, the rest off the roll. */
   overPieces(layouts: FilmLayout[], pieces: FilmPiece[], machines: Machine[]): Spread {
-    return overPieces(layouts, pieces, machines);
+    return overPieces(layouts, pieces, machines, SPREAD_ROUNDS);
   },
   /**
    * A layout in the order in which the knife travels least, with spares of small bits of some marks, as `job/mark`, and with relief cuts where they are
