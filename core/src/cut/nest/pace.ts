@@ -14,10 +14,38 @@ export interface Pace {
   /** Weights of pairs that go on overlapping grow so much at least and at most. */
   readonly more: number;
   readonly most: number;
+  /** The last step downhill, mm. */
+  readonly least: number;
+  /** How often two large parts change places when a try is over. */
+  readonly swapped: number;
 }
 /** Few parts fit in few ways, which are looked for far and wide; with many there is time for little more than the next place. */
-const FEW: Pace = { random: 40, near: 10, kept: 2, shrink: 0.01, tries: 100, stuck: 50, fine: 0.2, more: 1.1, most: 1.5 };
-const MANY: Pace = { random: 3, near: 6, kept: 1, shrink: 0.015, tries: 8, stuck: 15, fine: 0.01, more: 1.2, most: 2 };
+const FEW: Pace = {
+  random: 40,
+  near: 10,
+  kept: 2,
+  shrink: 0.01,
+  tries: 100,
+  stuck: 50,
+  fine: 0.2,
+  more: 1.1,
+  most: 1.5,
+  least: 0.2,
+  swapped: 1,
+};
+const MANY: Pace = {
+  random: 6,
+  near: 12,
+  kept: 2,
+  shrink: 0.03,
+  tries: 0,
+  stuck: 30,
+  fine: 0.01,
+  more: 1.2,
+  most: 2,
+  least: 0.04,
+  swapped: 0.1,
+};
 /** So many are few. */
 const FEW_PARTS = 25;
 

@@ -25,9 +25,8 @@ const SEARCH = {
   /** How often a part near by stays as it is turned; and how far near by is, in its larger side, by turns. */
   asTurned: 0.5,
   reaches: [0.25, 1],
-  /** The first step downhill, in its larger side, and the last, mm. */
+  /** The first step downhill, in its larger side. */
   step: 0.1,
-  least: 0.2,
 } as const;
 /** Weights of pairs that do not overlap any more. */
 const FADE = 0.95;
@@ -186,7 +185,7 @@ export class Separation {
     for (const begun of kept) {
       let here = begun;
       let step = size * SEARCH.step;
-      while (step > SEARCH.least && here.cost > 0) {
+      while (step > this.#pace.least && here.cost > 0) {
         let next = here;
         // along, across and both at once, in an order that changes
         const turn = random() * Math.PI;
@@ -246,7 +245,7 @@ export class Separation {
       this.#stuck = 0;
       this.#least = Infinity;
     }
-    if (items.length < 2) return;
+    if (items.length < 2 || this.#random() > this.#pace.swapped) return;
     const large = items
       .map((item, i) => ({ i, area: item.body.area, locked: item.locked }))
       .filter((one) => !one.locked)
