@@ -112,6 +112,16 @@ test('parts are laid by hand: dragged, moved and turned by keys; they stay while
   await planned(page);
   (await placeOf()).forEach((n, i) => expect(n).toBeCloseTo(laid[i]!, 6));
   // a part in its way that stays is not pushed
+  // undo takes back what was done here, though layouts are the workshop's
+  await own.focus();
+  await page.keyboard.press('r');
+  await expect.poll(async () => (await placeOf())[0]).toBeCloseTo(-laid[1]!, 6);
+  await expect(own).toHaveAttribute('aria-busy', 'false');
+  await planned(page);
+  await page.keyboard.press('Control+z');
+  await expect(page.getByText('Taken back: lay a part by hand.')).toBeVisible();
+  await expect.poll(async () => (await placeOf())[0]).toBeCloseTo(laid[0]!, 6);
+  await planned(page);
   // a button that is pressed twice at once turns twice
   const bar = page.getByRole('toolbar', { name: 'The part' });
   await own.focus();

@@ -4,6 +4,7 @@ import { dryingFactor } from '@kolleta/core/finish';
 import { inSentence, formatTemperature } from '@kolleta/core/units';
 import { redoJob, undoJob } from '../storage/editJob';
 import { redoShop, undoShop } from '../storage/editShop';
+import { lastChanged } from '../storage/lastChanged';
 import { NotKept, NotTheWriter } from '../storage/keeping';
 import { plainly } from '../storage/plainly';
 import { leaveDemo } from '../storage/workshop';
@@ -63,10 +64,16 @@ function useUndo(): { undo: () => void; redo: () => void } | undefined {
   const id = useMatch('/job/:id/*')?.params.id;
   const [inStock, inWorkshop] = [useMatch('/stock') !== null, useMatch('/workshop') !== null];
   const ofShop = inStock || inWorkshop;
+  /** When the page of this job was opened, and what was taken back on it since, to be done again in that order. */
+  const page = useRef<{ id: string | undefined; since: number; back: ('job' | 'shop')[] }>({ id: undefined, since: 0, back: [] });
+  if (page.current.id !== id) page.current = { id, since: Date.now(), back: [] };
   const run = async (what: 'undo' | 'redo') => {
     if (!id && !ofShop) return;
     try {
-      const label = await (id ? (what === 'undo' ? undoJob(id) : redoJob(id)) : what === 'undo' ? undoShop() : redoShop());
+      const { since, back } = page.current;
+      const of = !id ? 'shop' : what === 'redo' ? (back.pop() ?? 'job') : await lastChanged(id, since);
+      if (id && what === 'undo') back.push(of);
+      const label = await (of === 'job' ? (what === 'undo' ? undoJob(id!) : redoJob(id!)) : what === 'undo' ? undoShop() : redoShop());
       tell(label ? `${what === 'undo' ? 'Taken back' : 'Done again'}: ${inSentence(label)}.` : `Nothing to ${what}.`);
     } catch (error) {
       if (!(error instanceof NotKept || error instanceof NotTheWriter)) tell(plainly(error), { tone: 'error' });

@@ -8,7 +8,7 @@ import { newId } from './newId';
 import { write } from './write';
 
 /** The shop's place among the histories; no job has this id. */
-const SHOP = '@shop';
+export const SHOP = '@shop';
 
 /** Changes the shop and keeps the change for undo; the number of the save. */
 export async function editShop(what: ShopChange, label: string, at = Date.now(), database: WorkshopDatabase = db): Promise<number> {

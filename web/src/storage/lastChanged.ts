@@ -1,0 +1,13 @@
+import { db, type WorkshopDatabase } from './db';
+import { SHOP } from './editShop';
+
+/**
+ * Which was changed last, a job or the workshop: on the page of a job both can be. Of the workshop only what was changed since then counts.
+ *
+ * @param since when the page of the job was opened, ms
+ */
+export async function lastChanged(job: string, since: number, database: WorkshopDatabase = db): Promise<'job' | 'shop'> {
+  const [own, shop] = await Promise.all([job, SHOP].map((id) => database.history.get(id)));
+  const at = shop?.past.at(-1)?.at ?? 0;
+  return at >= since && at > (own?.past.at(-1)?.at ?? 0) ? 'shop' : 'job';
+}
