@@ -30,10 +30,11 @@ function gapsBetween(shapes: readonly Laid[], low: number, high: number): number
 }
 
 /**
- * A layout that is longer than its machine takes in one go, in loads: parted where no letter and no shape is. Where a mark goes on in the next load both have
- * ticks at the same place, which are laid together.
+ * A layout that is longer than its machine takes in one go, in loads: parted where no letter and no shape is. Where a mark goes on in the next
+ * load both have ticks at the same place, which are laid together.
  *
- * @returns one layout a load, each from the beginning of its film; the layout itself where one load is enough; nothing where a single shape is longer than a load
+ * @returns one layout a load, each from the beginning of its film; the layout itself where one load is enough; nothing where no place is free
+ *   across the film at which it could be parted
  */
 export function inLoads(layout: FilmLayout): FilmLayout[] | undefined {
   const { machine, sheet, parts, outlines, width } = layout;

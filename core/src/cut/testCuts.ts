@@ -79,9 +79,6 @@ export function cutSetting(events: readonly WorkEvent[], film: Id, machine: Id):
 /** Why a test cut is a step of its own before a film is cut: a new blade, bargain film, a new roll. */
 export type TestCutWhy = 'blade' | 'bargain' | 'roll';
 
-/** So much more film than was thought to be there is a new roll, mm. */
-const NEW_ROLL_MM = 1000;
-
 /** What of the log says whether test cuts are wanted. */
 export const knifeEvents = (events: readonly WorkEvent[]): readonly WorkEvent[] =>
   standing(events).filter(({ kind }) => kind === 'testCut' || kind === 'bladeChanged' || kind === 'counted');
@@ -100,7 +97,7 @@ export function testCutWanted(events: readonly WorkEvent[], film: Pick<Film, 'id
       event.stock === 'film' &&
       event.item === film.id &&
       event.at > right &&
-      event.is - event.was >= NEW_ROLL_MM,
+      event.is - event.was >= TEST_CUT.newRoll,
   );
   // film that was never tested here is cut as its maker is used to; only what changed since asks
   if (rolled && testCutsOf(events, film.id, machine).length > 0) return 'roll';

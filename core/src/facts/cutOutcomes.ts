@@ -42,5 +42,5 @@ export const LADDER = { start: 10, up: 1.3, down: 0.7, least: 1, most: 1000, slo
 /** After how many metres a blade is usually blunt, until the log knows better; and from which share of that on it is said. */
 export const BLADE = { lasts: 400, soon: 0.9 } as const;
 
-/** A test cut: a square with a circle in it, mm. */
-export const TEST_CUT = { square: 12, circle: 4 } as const;
+/** A test cut: a square with a circle in it, mm. So much more film than was thought to be there is a new roll, which wants one. */
+export const TEST_CUT = { square: 12, circle: 4, newRoll: 1000 } as const;

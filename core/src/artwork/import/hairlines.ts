@@ -40,8 +40,8 @@ export interface CutLines {
 }
 
 /**
- * Takes the thin lines of a drawing that has nothing but thin lines for outlines, as cut files have them: those of one colour together, what lies within
- * another is a hole.
+ * Takes the thin lines of a drawing that has nothing but thin lines for outlines, as cut files have them: those of one colour together, what
+ * lies within another is a hole.
  *
  * @returns nothing where lines are thick enough to be meant as film, or none closes
  */

@@ -1,3 +1,4 @@
+import { KNIFE } from '../../facts';
 import { boxOfPoints, distance, type Path, type Point, type Ring, type Segment } from '../../geometry';
 import type { DrawnPart } from '../../job';
 import { good, refused, type Result } from '../../units';
@@ -6,7 +7,7 @@ import { lighten } from './lighten';
 import { readHpgl } from './readHpgl';
 
 /** Steps in a mm, as almost every machine counts them. */
-const STEPS_A_MM = 40;
+const STEPS_A_MM = 1 / KNIFE.step;
 /** Ends nearer than this are one point, steps. */
 const SAME = 2;
 /** A knife goes on this far past its beginning at most, so that the corner there is cut through, steps. */
@@ -55,8 +56,8 @@ function ringOf(points: readonly Point[]): Ring | undefined {
 }
 
 /**
- * Takes in an HPGL cut file, to cut it again: each stroke of the knife that closes is an outline, what lies within another is a hole. Along the feed is
- * taken for upward.
+ * Takes in an HPGL cut file, to cut it again: each stroke of the knife that closes is an outline, what lies within another is a hole. Along
+ * the feed is taken for upward.
  *
  * @param text the job as a cutter gets it
  * @param name its name, for problems

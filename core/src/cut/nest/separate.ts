@@ -229,8 +229,8 @@ export class Separation {
   }
 
   /**
-   * Two large parts change places in what overlapped least on this strip, and it is tried again; after some tries back to the best layout, and a little
-   * less off.
+   * Two large parts change places in what overlapped least on this strip, and it is tried again; after some tries back to the best layout,
+   * and a little less off.
    */
   #giveUp(): void {
     const items = this.#items;

@@ -1,7 +1,7 @@
 import { gapOf, takesRelief, type FilmLayout } from '@kolleta/core/cut';
 import { LAYOUT, RELIEF } from '@kolleta/core/facts';
 import { removeAt, setAt, type Shop } from '@kolleta/core/job';
-import { counted, formatLength } from '@kolleta/core/units';
+import { counted, formatLength, good, refused, type Result } from '@kolleta/core/units';
 import { editShop } from '../../storage/editShop';
 import { LengthWord, Sentence, Switch } from '../../ui/tokens';
 
@@ -20,6 +20,16 @@ export function ReliefWords({
   mayLose: boolean;
 }) {
   const { relief: strip, lengths: system } = shop;
+  /** What was typed, where it is no more than is of use. */
+  const atMost = (mm: number, most: number, of: string): Result<number> =>
+    mm <= most
+      ? good(mm)
+      : refused(
+          `${formatLength(mm, system)} is more than is of use here.`,
+          `up to ${most} mm`,
+          of,
+          `Type no more than ${formatLength(most, system)}.`,
+        );
   const apart = gapOf(layout);
   const relief = takesRelief(layout);
   const least = 2 * RELIEF.clearance + 1;
@@ -33,7 +43,8 @@ export function ReliefWords({
           value={apart}
           system={system}
           least={0}
-          onChange={(mm) => editShop(setAt(['gap'], Math.min(LAYOUT.mostGap, mm)), 'Gap between marks')}
+          check={(mm) => atMost(mm, LAYOUT.mostGap, 'Gap between marks')}
+          onChange={(mm) => editShop(setAt(['gap'], mm), 'Gap between marks')}
         />{' '}
         apart.{' '}
         {mayLose && (
@@ -70,7 +81,8 @@ export function ReliefWords({
                   value={strip}
                   system={system}
                   least={RELIEF.least}
-                  onChange={(mm) => editShop(setAt(['relief'], Math.min(RELIEF.most, mm)), 'Width of a strip')}
+                  check={(mm) => atMost(mm, RELIEF.most, 'Width of a strip')}
+                  onChange={(mm) => editShop(setAt(['relief'], mm), 'Width of a strip')}
                 />
                 , never nearer than {formatLength(RELIEF.clearance, system)} to a mark
               </>
