@@ -37,11 +37,11 @@ export function checkNesting(
     for (let copy = 0; copy < copies; copy++) if (!seen.has(`${p}/${copy}`)) faults.push(`${p}/${copy} is not laid`);
   }
   for (const [s, { outline }] of sheets.entries()) {
-    const usable = holdDown > SLACK ? offset(outline, SLACK - holdDown) : outline;
+    const usable = offset(outline, SLACK - holdDown);
     const here = laid.filter(({ sheet }) => sheet === s);
     for (const [i, { name, region, box }] of here.entries()) {
       if (regionArea(difference(region, usable)) > NOTHING) faults.push(`${name} is too near the edge of sheet ${s}`);
-      const wide = gap > SLACK ? offset(region, gap - SLACK) : region;
+      const wide = offset(region, gap - SLACK);
       for (const other of here.slice(i + 1)) {
         if (apart(growBox(box, gap), other.box)) continue;
         if (regionArea(intersection(wide, other.region)) > NOTHING) faults.push(`${name} is too near ${other.name}`);

@@ -12,36 +12,11 @@ function inside({ ax, ay, bx, by, minX, maxX, minY, maxY }: NestShape, x: number
   return within;
 }
 
-/** Whether any circle in one meets a circle in the other: then they surely overlap. */
-function polesMeet(a: NestShape, b: NestShape, dx: number, dy: number): boolean {
-  const p = a.poles;
-  const q = b.poles;
-  // circles of the second lie in its box: what does not reach that meets none of them
-  const minX = b.minX + dx;
-  const maxX = b.maxX + dx;
-  const minY = b.minY + dy;
-  const maxY = b.maxY + dy;
-  for (let i = 0; i < p.length; i += 3) {
-    const x = p[i]!;
-    const y = p[i + 1]!;
-    const r = p[i + 2]!;
-    if (x + r < minX || x - r > maxX || y + r < minY || y - r > maxY) continue;
-    const ox = x - dx;
-    const oy = y - dy;
-    for (let j = 0; j < q.length; j += 3) {
-      const u = ox - q[j]!;
-      const v = oy - q[j + 1]!;
-      const w = r + q[j + 2]!;
-      if (u * u + v * v < w * w) return true;
-    }
-  }
-  return false;
-}
-
 /** Edges of the second shape that lie in the common box; kept between calls, for a new list each time costs more than the test. */
 const near = new Int32Array(20_000);
 
-function edgesCross(a: NestShape, b: NestShape, dx: number, dy: number): boolean {
+/** Whether the outlines of two shapes cross, the second where it lies against the first, mm. */
+export function edgesCross(a: NestShape, b: NestShape, dx: number, dy: number): boolean {
   // the common box, in the place of the first
   const minX = Math.max(a.minX, b.minX + dx);
   const maxX = Math.min(a.maxX, b.maxX + dx);
@@ -89,29 +64,9 @@ function edgesCross(a: NestShape, b: NestShape, dx: number, dy: number): boolean
  */
 export function overlap(a: NestShape, b: NestShape, dx: number, dy: number): boolean {
   if (a.maxX <= b.minX + dx || b.maxX + dx <= a.minX || a.maxY <= b.minY + dy || b.maxY + dy <= a.minY) return false;
-  if (polesMeet(a, b, dx, dy) || edgesCross(a, b, dx, dy)) return true;
+  if (edgesCross(a, b, dx, dy)) return true;
   // one may lie wholly in the other, or an outline of it
   for (let i = 0; i < b.marks.length; i += 2) if (inside(a, b.marks[i]! + dx, b.marks[i + 1]! + dy)) return true;
   for (let i = 0; i < a.marks.length; i += 2) if (inside(b, a.marks[i]! - dx, a.marks[i + 1]! - dy)) return true;
   return false;
-}
-
-/**
- * How badly two shapes that overlap do so: by how far circles in them reach into each other, and how large they are. It falls smoothly as
- * they part, and is never 0.
- */
-export function badness(a: NestShape, b: NestShape, dx: number, dy: number, fine: number): number {
-  const p = a.poles;
-  const q = b.poles;
-  let sum = 0;
-  for (let i = 0; i < p.length; i += 3)
-    for (let j = 0; j < q.length; j += 3) {
-      const x = p[i]! - q[j]! - dx;
-      const y = p[i + 1]! - q[j + 1]! - dy;
-      const r = p[i + 2]!;
-      const s = q[j + 2]!;
-      const depth = r + s - Math.sqrt(x * x + y * y);
-      sum += Math.min(r, s) * (depth >= fine ? depth : (fine * fine) / (2 * fine - depth));
-    }
-  return Math.sqrt(sum) * a.weight * b.weight;
 }

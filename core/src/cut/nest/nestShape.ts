@@ -35,8 +35,6 @@ export interface NestShape {
   readonly minY: number;
   readonly maxX: number;
   readonly maxY: number;
-  /** Circles inside it: x, y and radius of each, the largest first. */
-  readonly poles: Float64Array;
   /** The fourth root of the area of its hull, mm^½: how much it weighs against others. */
   readonly weight: number;
 }
@@ -54,11 +52,9 @@ const CLOSED = 2;
 const LEAST_HOLE = 150;
 /** An outline is made simpler by so much, mm, and grown by so much more that it still lies outside the true one. */
 const SIMPLER = { first: 0.04, by: 0.15, grown: 0.16 } as const;
-const MOST_POLES = 10;
-/** Poles stop where they add nothing: a share of the largest one's radius. */
-const LEAST_POLE = 0.12;
-/** Where poles are looked for: so many points along the longer side. */
-const POLE_GRID = 30;
+/** An outline of no more points is kept as it is, and grown by a little less than half the gap: what touches does not overlap. */
+const FEW_POINTS = 40;
+const WITHIN = 0.008;
 
 /** The same outlines with fewer points. */
 const simpler = (region: Region, by: number): Region =>
@@ -73,6 +69,8 @@ const openOnly = (region: Region): Region =>
  * just half the gap.
  */
 export function grownOutline(region: Region, gap: number): Region {
+  const points = ringsOf(region).reduce((sum, ring) => sum + ring.length, 0);
+  if (region.length === 1 && points <= FEW_POINTS) return simpler(openOnly(offset(region, gap / 2 - WITHIN)), WITHIN / 2);
   // the library's cost grows fast with the number of points: what does not matter at half a gap goes first
   const light = simpler(openOnly(region), SIMPLER.first);
   const by = gap / 2 + SIMPLER.first + SIMPLER.grown;
@@ -80,59 +78,8 @@ export function grownOutline(region: Region, gap: number): Region {
   return simpler(openOnly(grown), SIMPLER.by);
 }
 
-/** Distance from a point to the nearest of some edges, each four numbers, or -1 where the point does not lie inside them; mm. */
-function depthAt(edges: Float64Array, x: number, y: number): number {
-  let inside = false;
-  let nearest = Infinity;
-  for (let k = 0; k < edges.length; k += 4) {
-    const ax = edges[k]!;
-    const ay = edges[k + 1]!;
-    const by = edges[k + 3]!;
-    const dx = edges[k + 2]! - ax;
-    const dy = by - ay;
-    if (ay > y !== by > y && x < (dx * (y - ay)) / dy + ax) inside = !inside;
-    const t = Math.max(0, Math.min(1, ((x - ax) * dx + (y - ay) * dy) / Math.max(1e-12, dx * dx + dy * dy)));
-    const u = x - ax - t * dx;
-    const v = y - ay - t * dy;
-    nearest = Math.min(nearest, u * u + v * v);
-  }
-  return inside ? Math.sqrt(nearest) : -1;
-}
-
-/** Circles inside a region, each as large as what the others leave. */
-function polesOf(region: Region): [x: number, y: number, radius: number][] {
-  const edges = Float64Array.from(ringsOf(region).flatMap((ring) => ring.flatMap((a, i) => [...a, ...ring[(i + 1) % ring.length]!])));
-  const box = boxOf(region);
-  const step = Math.max(box.maxX - box.minX, box.maxY - box.minY) / POLE_GRID;
-  const points: { x: number; y: number; depth: number }[] = [];
-  for (let x = box.minX + step / 2; x < box.maxX; x += step)
-    for (let y = box.minY + step / 2; y < box.maxY; y += step) {
-      const depth = depthAt(edges, x, y);
-      if (depth > 0) points.push({ x, y, depth });
-    }
-  const poles: [number, number, number][] = [];
-  const rooms = new Float64Array(points.length).fill(Infinity);
-  while (poles.length < MOST_POLES) {
-    let best: { x: number; y: number; depth: number } | undefined;
-    let most = 0;
-    for (const [i, point] of points.entries()) {
-      const free = rooms[i]!;
-      // a new circle may reach into others, but not lie in them
-      const use = free <= 0 ? 0 : Math.min(point.depth, free * 1.5);
-      if (use > most) [most, best] = [use, point];
-    }
-    if (!best || (poles.length > 0 && best.depth < poles[0]![2] * LEAST_POLE)) break;
-    const { x, y, depth } = best;
-    poles.push([x, y, depth]);
-    points.forEach((point, i) => {
-      rooms[i] = Math.min(rooms[i]!, Math.sqrt((point.x - x) ** 2 + (point.y - y) ** 2) - depth);
-    });
-  }
-  return poles;
-}
-
 /** One turn of an outline. */
-function shapeOf(region: Region, poles: readonly (readonly [number, number, number])[], turn: number): NestShape {
+function shapeOf(region: Region, turn: number): NestShape {
   const turned = turnBy(turn);
   const rings = ringsOf(region).map((ring) => ring.map((p) => applyToPoint(turned, p)));
   const count = rings.reduce((sum, ring) => sum + ring.length, 0);
@@ -154,7 +101,6 @@ function shapeOf(region: Region, poles: readonly (readonly [number, number, numb
     ),
     ...{ minX: Math.min(...xs), maxX: Math.max(...xs), minY: Math.min(...ys), maxY: Math.max(...ys) },
     marks: Float64Array.from(rings.flatMap(([first]) => [...first!])),
-    poles: Float64Array.from(poles.flatMap(([x, y, r]) => [...applyToPoint(turned, [x, y]), r])),
     weight: Math.abs(signedArea(convexHull(all))) ** 0.25,
   };
 }
@@ -173,9 +119,8 @@ export function nestBody(
 ): NestBody {
   const [cx, cy] = boxCentre(boxOf(region));
   const outline = grownOutline(applyToRegion(translation(-cx, -cy), region), gap);
-  const poles = polesOf(outline);
   return {
     area: outline.reduce((sum, part) => sum + partArea(part), 0),
-    shapes: (fixed ? [0] : turns).map((turn) => shapeOf(outline, poles, turn)),
+    shapes: (fixed ? [0] : turns).map((turn) => shapeOf(outline, turn)),
   };
 }

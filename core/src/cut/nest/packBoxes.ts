@@ -35,7 +35,8 @@ function raise(skyline: readonly Step[], box: { x: number; width: number; top: n
   return all.filter((s) => s.width > 1e-9).toSorted((a, b) => a.x - b.x);
 }
 
-function packInOrder(items: readonly PackItem[], across: number, gap: number, turn: (item: PackItem) => boolean): Packing {
+/** Lays boxes in the order in which they come, each in its turn at the lowest place of the skyline. */
+export function packInOrder(items: readonly PackItem[], across: number, gap: number, turn: (item: PackItem) => boolean): Packing {
   let skyline: Step[] = [{ x: 0, y: 0, width: across + gap }];
   const boxes: PackedBox[] = [];
   const tooWide: string[] = [];
