@@ -17,6 +17,17 @@ const disc: typeof swan = {
   name: 'plate',
   parts: [{ id: 'p', colour: '#000000', path: [['M', [0, 0]], ['L', [9, 0]], ['L', [9, 9]], ['L', [0, 9]], ['Z']], fill: 'nonzero' }],
 };
+/** A plate with another on it, white, through which one sees. */
+const shaded = (opacity: number | undefined): typeof swan => ({
+  ...disc,
+  parts: [
+    ...disc.parts,
+    {
+      ...{ id: 'q', colour: '#ffffff', fill: 'nonzero', path: [['M', [2, 2]], ['L', [7, 2]], ['L', [7, 7]], ['L', [2, 7]], ['Z']] },
+      ...(opacity === undefined ? {} : { opacity }),
+    },
+  ],
+});
 const plain = plateJob(textMark('x'));
 
 /** Jobs that bring about readings that jobs at random seldom have. */
@@ -109,6 +120,9 @@ export function knownCases(shop: Shop): KnownCase[] {
       () =>
         plateJob(textMark('.', { size: { mode: 'width', width: 4 }, edits: [{ id: 'd', kind: 'dropSmall', below: 900, fillBelow: 0 }] })),
     ],
+    ['shades', 'a shade over a shape', () => plateJob({ ...textMark('x'), artwork: shaded(0.3) })],
+    ['shades', 'a shape that is nearly solid', () => plateJob({ ...textMark('x'), artwork: shaded(0.8) })],
+    ['melt', 'two colours on each other in one film', () => plateJob({ ...textMark('x'), artwork: shaded(undefined) })],
     ['left', 'things left out of a drawing', () => plateJob({ ...textMark('x'), artwork: { ...swan, leftOut: ['a picture'] } })],
     ['bite', 'etching what does not etch', () => plateJob(textMark('TERN', { technique: 'etched', film: 'stencil' }))],
     [

@@ -26,6 +26,7 @@ import {
 } from '../geometry';
 import { FLATTEN_LOOK_MM, FLATTEN_MM } from '../units';
 import type { Id, Mark } from '../job';
+import { partsShown } from './partsShown';
 import { layoutText, type ClosedUp, type MissingGlyph } from './text/layoutText';
 import type { Faces } from './text/face';
 
@@ -66,12 +67,9 @@ function shapesOf(
       closedUp: text.closedUp,
     };
   }
-  const dropped = new Set(artwork.dropped);
   const filmOf = (colour: string) => (colour in mark.colourFilms ? mark.colourFilms[colour]! : mark.film);
   return {
-    shapes: artwork.parts
-      .filter((part) => !dropped.has(part.id))
-      .map((part) => ({ film: filmOf(part.colour), path: part.path, fill: part.fill })),
+    shapes: partsShown(artwork).map(({ colour, path, fill }) => ({ film: filmOf(colour), path, fill })),
     missing: [],
     closedUp: [],
   };

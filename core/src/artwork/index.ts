@@ -13,6 +13,8 @@ export * from './import/tracePicture';
 export * from './import/colour';
 export * from './inspect/overlaps';
 export * from './inspect/parts';
+export * from './meltedColours';
+export * from './partsShown';
 export * from './simpleShape';
 export * from './takeApart';
 export * from './text/face';

@@ -1,3 +1,4 @@
+export * from './colourFilms';
 export * from './contrast';
 export * from './fitMark';
 export type { MarkScale, Scaled, Sizing } from './largestIn';

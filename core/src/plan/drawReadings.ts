@@ -1,11 +1,13 @@
 import { findGlyph, unknownColumns, withoutColumns, type Faces } from '../artwork';
 import { aboutMark, removeAt, setAt, type Job, type Reading, type Shop } from '../job';
+import { colourReadings } from './colourReadings';
+import type { Memo } from './memo';
 import { drawingsReading, termsReading } from './artworkReadings';
 import { kindReading } from './kindReading';
 import type { FittingWork } from './planMark';
 
 /** What drawing tells: missing letters, things left out of a drawing, nothing to cut, film that does not suit. */
-export function drawReadings(work: FittingWork, job: Job, shop: Shop, faces: Faces): Reading[] {
+export function drawReadings(work: FittingWork, job: Job, shop: Shop, faces: Faces, memo: Memo): Reading[] {
   const { mark, missing } = work.plan;
   const readings: Reading[] = [];
   const about = aboutMark(mark, job.marks.length > 1);
@@ -110,6 +112,7 @@ export function drawReadings(work: FittingWork, job: Job, shop: Shop, faces: Fac
     ...drawingsReading(work, job, shop, about),
     ...joinReading(work, about),
     ...termsReading(work, job, shop, about),
+    ...colourReadings(work, shop, about, memo),
   );
   if (mark.flip && mark.artwork.kind === 'text' && missing.length === 0)
     readings.push({

@@ -53,7 +53,7 @@ function ofMarks(job: Job, works: readonly FittingWork[], { shop, faces, filmLef
   };
   return [
     ...works.flatMap((work) =>
-      guarded('draw', 'draw', work.plan.mark.id, 'The mark as it is drawn', () => drawReadings(work, job, shop, faces)),
+      guarded('draw', 'draw', work.plan.mark.id, 'The mark as it is drawn', () => drawReadings(work, job, shop, faces, memo)),
     ),
     ...works.flatMap((work) => filmReadings(work, job, shop)),
     ...works.flatMap(({ plan }) => guarded('fit', 'names', plan.mark.id, 'The list fitted', () => variantReadings(plan, job, shop))),

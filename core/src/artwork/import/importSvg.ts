@@ -1,12 +1,12 @@
 import { DOMParser, type Element } from '@xmldom/xmldom';
 import { good, refused, type Result } from '../../units';
-import { boxHeight, boxOfPoints, boxWidth, controlPoints, flatten, mapPath } from '../../geometry';
+import { boxHeight, boxOfPoints, boxWidth, controlPoints, flatten, mapPath, type Path } from '../../geometry';
 import type { DrawnPart } from '../../job';
 import { cutLines } from './hairlines';
 import { mmOfUnit } from './svgFrame';
 import type { SetText } from './svgText';
 import { lighten } from './lighten';
-import { gatherSvg, MOST_DEPTH, MOST_GATHERED } from './svgTree';
+import { gatherSvg, MOST_DEPTH, MOST_GATHERED, type Paint } from './svgTree';
 
 /** A drawing taken in: its colours as outlines, and what had to be left out. */
 export interface ImportedDrawing {
@@ -19,11 +19,13 @@ export interface ImportedDrawing {
   cutLines?: true;
 }
 
+const samePaint = (a: Paint, b: Paint): boolean => a.colour === b.colour && a.opacity === b.opacity && a.middle === b.middle;
+
 /** Larger files are refused, bytes. */
 const SVG_MOST_BYTES = 20 * 1024 * 1024;
 /**
  * Takes in an SVG drawing: paths, basic shapes, lines, groups, transforms, plain fills, strokes as outlines with caps, joins and dashes,
- * symbols that repeat, frames,
+ * symbols that repeat, frames, gradients in one flat colour, how opaque things are,
  * clips and masks of plain shapes, style sheets inside. Nothing in the file is run or fetched.
  *
  * @param text the file's text
@@ -61,10 +63,12 @@ export function importSvg(text: string, name: string, newId: () => string, setTe
       'Save it again as plain SVG and drop it in.',
     );
   }
-  const { painted: all, lines, leftOut, tooDeep, tooMany } = gatherSvg(root, setText);
+  const { painted: all, lines, leftOut, gradients, tooDeep, tooMany } = gatherSvg(root, setText);
   // a drawing of nothing but thin lines is a cut file: they are where the knife goes
   const cut = lines.length > 0 && lines.length === all.length ? cutLines(lines) : undefined;
-  const painted = cut ? cut.outlines.map(({ colour, path }) => ({ colour, path, rule: 'evenodd' as const })) : all;
+  const painted: readonly (Paint & { path: Path; rule: 'nonzero' | 'evenodd' })[] = cut
+    ? cut.outlines.map(({ colour, path }) => ({ colour, path, rule: 'evenodd' as const }))
+    : all;
   // SVG runs down, a workshop's drawing runs up
   const drawn = painted.map((one) => ({ ...one, path: mapPath(one.path, [1, 0, 0, -1, 0, 0]) }));
   if (tooDeep)
@@ -78,6 +82,9 @@ export function importSvg(text: string, name: string, newId: () => string, setTe
     );
   const gone = [
     ...[...leftOut].map(([what, times]) => (times > 1 ? `${what} (${times} times)` : what)),
+    ...(gradients > 0
+      ? [`what runs from colour to colour (${gradients === 1 ? 'one gradient is' : `${gradients} gradients are`} flat now)`]
+      : []),
     ...(cut && cut.open > 0 ? [`${cut.open} open ${cut.open === 1 ? 'line' : 'lines'}`] : []),
   ];
   const box = boxOfPoints(drawn.flatMap((d) => controlPoints(d.path)));
@@ -94,9 +101,12 @@ export function importSvg(text: string, name: string, newId: () => string, setTe
   for (const shape of drawn) {
     const last = parts.at(-1);
     // shapes drawn one after another in one colour join, unless a rule would cut one out of the other
-    if (last && last.colour === shape.colour && last.fill === 'nonzero' && shape.rule === 'nonzero' && parts.length > 400)
+    if (last && samePaint(last, shape) && last.fill === 'nonzero' && shape.rule === 'nonzero' && parts.length > 400)
       last.path = [...last.path, ...shape.path];
-    else parts.push({ id: newId(), colour: shape.colour, path: shape.path, fill: shape.rule });
+    else {
+      const { colour, opacity, middle, path, rule } = shape;
+      parts.push({ id: newId(), colour, path, fill: rule, ...(opacity === undefined ? {} : { opacity }), ...(middle ? { middle } : {}) });
+    }
   }
   const light = lighten(parts, name);
   const mm = mmOfUnit(root);

@@ -23,18 +23,28 @@ import {
   type Segment,
   type Transform,
 } from '../../geometry';
-import { readColour } from './colour';
+import { readPaint } from './colour';
 import { pathFromData, pathOfShape } from './shapes';
 import { frameTransform, sizeOfDrawing, viewBoxOf } from './svgFrame';
 import type { Hairline } from './hairlines';
+import { flatGradient } from './svgGradient';
 import { strokeRegion } from './svgStrokes';
 import { FIRST_STYLE, inherit, ownValues, readStyleSheet, userLength, type Style, type StyleSheet } from './svgStyle';
 import { textRuns, type SetText } from './svgText';
 import { readTransform } from './svgTransform';
 
-/** A painted area, in the drawing's own units, y down. */
-interface Painted {
+/** What an area is painted with. */
+export interface Paint {
+  /** #rrggbb. */
   readonly colour: string;
+  /** How opaque, where one sees through it: 0 to 1. */
+  readonly opacity?: number;
+  /** Of a gradient, whose colour here is the one that covers most of it, the colour halfway along. */
+  readonly middle?: string;
+}
+
+/** A painted area, in the drawing's own units, y down. */
+interface Painted extends Paint {
   readonly path: Path;
   readonly rule: 'nonzero' | 'evenodd';
 }
@@ -46,6 +56,8 @@ export interface Gathered {
   readonly lines: readonly Hairline[];
   /** What was left out, and how often. */
   readonly leftOut: ReadonlyMap<string, number>;
+  /** How many gradients were painted in one flat colour. */
+  readonly gradients: number;
   readonly tooDeep: boolean;
   readonly tooMany: boolean;
 }
@@ -103,10 +115,9 @@ const hrefOf = (element: Element): string | undefined => {
 const urlOf = (text: string | undefined): string | undefined => /^url\(\s*['"]?#([^'")]+)['"]?\s*\)/.exec(text ?? '')?.[1];
 /** Opacity below this is not painted at all. */
 const SEEN = 0.02;
-const seen = (text: string | undefined): boolean => {
-  const value = text === undefined ? 1 : (userLength(text, 1) ?? 1);
-  return value >= SEEN;
-};
+/** Opacity above this is solid. */
+const SOLID = 0.995;
+const opacityOf = (text: string | undefined): number => (text === undefined ? 1 : Math.max(0, Math.min(1, userLength(text, 1) ?? 1)));
 
 const regionPath = (region: Region): Path =>
   ringsOf(region).flatMap((ring) => [...ring.map((p, i): Segment => [i === 0 ? 'M' : 'L', p]), ['Z'] as const]);
@@ -116,6 +127,8 @@ interface Around {
   readonly style: Style;
   /** What may be seen at all, working mm; undefined is everything. */
   readonly clip?: Region;
+  /** How opaque everything in it is. */
+  readonly opacity: number;
 }
 
 class Walk {
@@ -123,6 +136,8 @@ class Walk {
   /** Strokes without a fill, which are painted too. */
   readonly lines: Hairline[] = [];
   readonly leftOut = new Map<string, number>();
+  /** How many gradients were painted flat. */
+  gradients = 0;
   tooDeep = false;
   segments = 0;
   #uses = 0;
@@ -165,7 +180,7 @@ class Walk {
     const name = nameOf(element);
     if (SILENT.has(name)) return;
     const value = ownValues(element, this.#sheet);
-    if (value('display') === 'none' || !seen(value('opacity'))) return;
+    if (value('display') === 'none' || opacityOf(value('opacity')) * around.opacity < SEEN) return;
     if (name === 'use') {
       this.#use(element, value, around, depth);
       return;
@@ -211,7 +226,8 @@ class Walk {
     const maskId = urlOf(value('mask'));
     if (maskId) narrow(this.#maskRegion(maskId, map, depth));
     if (value('filter') && value('filter') !== 'none') this.#leave('filter effects');
-    return clip && clip.length === 0 ? undefined : { map, style, clip };
+    const opacity = around.opacity * opacityOf(value('opacity'));
+    return clip && clip.length === 0 ? undefined : { map, style, clip, opacity };
   }
 
   /** A drawing inside the drawing: its own frame, which cuts off what lies beyond. */
@@ -261,12 +277,12 @@ class Walk {
     const leave = (what: string) => this.#leave(what);
     for (const { glyphs, place, style } of textRuns(element, around.style, this.#sheet, this.#setText, leave, NAMES['text']!)) {
       const map = then(place, around.map);
-      const colour = this.#colour(style.fill, style['fill-opacity']);
+      const paint = this.#paintOf(style.fill, style['fill-opacity'], around.opacity);
       for (const glyph of glyphs) {
         this.segments += glyph.length;
-        if (!colour || this.#tooFar(glyph, map)) continue;
-        if (around.clip) this.#put(colour, intersection(regionOf(flatten(glyph, this.#working(map)), 'nonzero'), around.clip));
-        else this.painted.push({ colour, path: mapPath(glyph, map), rule: 'nonzero' });
+        if (!paint || this.#tooFar(glyph, map)) continue;
+        if (around.clip) this.#put(paint, intersection(regionOf(flatten(glyph, this.#working(map)), 'nonzero'), around.clip));
+        else this.painted.push({ ...paint, path: mapPath(glyph, map), rule: 'nonzero' });
       }
     }
   }
@@ -279,17 +295,17 @@ class Walk {
     return path && path.length > 0 ? path : undefined;
   }
 
-  #paint(element: Element, name: string, { map, style, clip }: Around): void {
+  #paint(element: Element, name: string, { map, style, clip, opacity }: Around): void {
     if (style.visibility !== 'visible') return;
     const path = this.#path(element, name);
     if (!path) return;
     if (this.#tooFar(path, map)) return;
-    const fill = name === 'line' ? undefined : this.#colour(style.fill, style['fill-opacity']);
-    const stroke = this.#colour(style.stroke, style['stroke-opacity']);
+    const fill = name === 'line' ? undefined : this.#paintOf(style.fill, style['fill-opacity'], opacity);
+    const stroke = this.#paintOf(style.stroke, style['stroke-opacity'], opacity);
     const paintFill = () => {
       if (!fill) return;
       const rule = style['fill-rule'] === 'evenodd' ? 'evenodd' : 'nonzero';
-      if (!clip) this.painted.push({ colour: fill, path: mapPath(path, map), rule });
+      if (!clip) this.painted.push({ ...fill, path: mapPath(path, map), rule });
       else this.#put(fill, intersection(regionOf(flatten(path, this.#working(map)), rule), clip));
     };
     const paintStroke = () => {
@@ -297,7 +313,7 @@ class Walk {
       const whole = this.#strokeOf(path, style, map);
       if (!fill && !clip && whole.length > 0) {
         const size = Math.sqrt(Math.abs(map[0] * map[3] - map[1] * map[2]));
-        this.lines.push({ colour: stroke, path: mapPath(path, map), width: (userLength(style['stroke-width']) ?? 1) * size });
+        this.lines.push({ colour: stroke.colour, path: mapPath(path, map), width: (userLength(style['stroke-width']) ?? 1) * size });
       }
       this.#put(stroke, clip ? intersection(whole, clip) : whole);
     };
@@ -318,11 +334,11 @@ class Walk {
   }
 
   /** An area in working mm, as it is kept. */
-  #put(colour: string, region: Region): void {
+  #put(paint: Paint, region: Region): void {
     if (region.length === 0) return;
     const path = mapPath(regionPath(region), [1 / this.#work, 0, 0, 1 / this.#work, 0, 0]);
     this.segments += path.length;
-    this.painted.push({ colour, path, rule: 'nonzero' });
+    this.painted.push({ ...paint, path, rule: 'nonzero' });
   }
 
   /** Whether a path reaches far beyond anything that is cut; a pen of a width reaches further. */
@@ -336,14 +352,39 @@ class Walk {
     return far;
   }
 
-  #colour(paint: string, opacity: string): string | undefined {
-    if (paint === 'none' || !seen(opacity)) return undefined;
-    const colour = readColour(paint);
-    if (!colour) {
-      this.#leave(paint.startsWith('url') ? 'gradients and patterns' : `the colour "${paint.slice(0, 30)}"`);
+  /** What a fill or a stroke paints; nothing where it paints nothing, or what cannot be told, which is named. */
+  #paintOf(text: string, own: string, around: number): Paint | undefined {
+    const [, url, rest] = /^(url\([^)]*\))\s*(.*)$/.exec(text) ?? [];
+    const said = url === undefined ? text : rest!;
+    const through = opacityOf(own) * around;
+    if (url !== undefined) {
+      const id = urlOf(url);
+      const flat = id === undefined ? undefined : flatGradient(id, this.#byId, this.#sheet);
+      if (flat) {
+        const opacity = flat.opacity * through;
+        if (opacity < SEEN) return undefined;
+        this.gradients += 1;
+        return {
+          colour: flat.main,
+          ...(flat.middle === flat.main ? {} : { middle: flat.middle }),
+          ...(opacity < SOLID ? { opacity } : {}),
+        };
+      }
+      // what stands behind it is for those who cannot show it
+      if (said === '') {
+        this.#leave('patterns, and gradients without colours');
+        return undefined;
+      }
+    }
+    if (said === 'none' || through < SEEN) return undefined;
+    const paint = readPaint(said);
+    if (!paint) {
+      this.#leave(`the colour "${said.slice(0, 30)}"`);
       return undefined;
     }
-    return colour === 'transparent' ? undefined : colour;
+    const opacity = paint.opacity * through;
+    if (opacity < SEEN) return undefined;
+    return { colour: paint.colour, ...(opacity < SOLID ? { opacity } : {}) };
   }
 
   /** Everything that the shapes inside an element cover, working mm, each with its colour. */
@@ -380,14 +421,14 @@ class Walk {
         });
         return;
       }
-      const fill = own.fill === 'none' || !seen(own['fill-opacity']) ? undefined : readColour(own.fill);
-      if (fill && fill !== 'transparent')
+      const fill = own.fill === 'none' || opacityOf(own['fill-opacity']) < SEEN ? undefined : readPaint(own.fill);
+      if (fill && fill.opacity >= SEEN)
         sub.push({
-          colour: fill,
+          colour: fill.colour,
           region: regionOf(flatten(path, this.#working(placed)), own['fill-rule'] === 'evenodd' ? 'evenodd' : 'nonzero'),
         });
-      const stroke = own.stroke === 'none' ? undefined : readColour(own.stroke);
-      if (stroke && stroke !== 'transparent') sub.push({ colour: stroke, region: this.#strokeOf(path, own, placed) });
+      const stroke = own.stroke === 'none' ? undefined : readPaint(own.stroke);
+      if (stroke && stroke.opacity >= SEEN) sub.push({ colour: stroke.colour, region: this.#strokeOf(path, own, placed) });
     };
     for (const child of childrenOf(holder)) gather(child, map, FIRST_STYLE, depth + 1);
     return sub;
@@ -438,6 +479,7 @@ class Walk {
 /** Walks a drawing and gathers what it paints, in painting order, with clips and masks applied. Nothing in it is run or fetched. */
 export function gatherSvg(root: Element, setText?: SetText): Gathered {
   const walk = new Walk(root, setText);
-  walk.visit(root, { map: [1, 0, 0, 1, 0, 0], style: FIRST_STYLE }, 0);
-  return { painted: walk.painted, lines: walk.lines, leftOut: walk.leftOut, tooDeep: walk.tooDeep, tooMany: walk.tooMany };
+  walk.visit(root, { map: [1, 0, 0, 1, 0, 0], style: FIRST_STYLE, opacity: 1 }, 0);
+  const { painted, lines, leftOut, gradients, tooDeep, tooMany } = walk;
+  return { painted, lines, leftOut, gradients, tooDeep, tooMany };
 }

@@ -74,6 +74,10 @@ export const drawnPart = record(
     colour,
     path: Type.Unsafe<readonly Segment[]>({ type: 'array', maxItems: 400_000, items: segment }),
     fill: word('nonzero', 'evenodd'),
+    /** How opaque it is drawn, where one sees through it: film is not. */
+    opacity: maybe(number(0, 1)),
+    /** The colour halfway along its gradient; `colour` is the one that covers most of it. */
+    middle: maybe(colour),
   },
   'drawnPart',
 );
@@ -98,6 +102,10 @@ export const artwork = oneBy(
       asDrawn: maybe(record({ width: over0(1_000_000), height: over0(1_000_000) })),
       /** Parts that are left out of the mark, by id. */
       dropped: maybe(list(id, 20_000)),
+      /** What becomes of parts that one sees through: those less opaque than `under` are left out; `mixed` gives the others their colour on white. */
+      shades: maybe(record({ under: number(0, 1), mixed: maybe(yes) })),
+      /** Gradients in the colour halfway along, not in the one that covers most. */
+      gradients: maybe(word('middle')),
       /** The piece of artwork on the shelf that it came from. */
       shelf: maybe(id),
       /** Another drawing on every piece: the column of the list that names them as they are called on the shelf. */

@@ -1,0 +1,102 @@
+import { describe, expect, it } from '@jest/globals';
+import { partsShown } from '../partsShown';
+import { meltedColours } from '../meltedColours';
+import { importSvg, type ImportedDrawing } from './importSvg';
+import { mixed, readPaint } from './colour';
+
+const take = (inner: string): ImportedDrawing => {
+  let n = 0;
+  const read = importSvg(`<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 100 100">${inner}</svg>`, 'a.svg', () => `p${(n += 1)}`);
+  if (!read.ok) throw new Error(read.problem.found);
+  return read.value;
+};
+const paints = (inner: string) => take(inner).parts.map(({ colour, opacity, middle }) => [colour, opacity, middle]);
+const box = (attributes: string, x = 0) => `<rect x="${x}" width="9" height="9" ${attributes}/>`;
+
+describe('how opaque things are', () => {
+  it.each([
+    ['said of the fill', box('fill="#102030" fill-opacity=".4"'), 0.4],
+    ['said of the whole', box('fill="#102030" opacity="40%"'), 0.4],
+    ['said of a group and in it', `<g opacity=".5">${box('fill="#102030" style="opacity:.8"')}</g>`, 0.4],
+    ['in the colour', box('fill="rgba(16,32,48,.4)"'), 0.4],
+    ['in the colour and its four pairs', box('fill="#10203066" '), 0.4],
+    ['of what is used', `<defs><g id="u">${box('fill="#102030"')}</g></defs><use href="#u" opacity=".4"/>`, 0.4],
+    ['of a stroke', '<path d="M0 0L50 0" fill="none" stroke="#102030" stroke-width="9" stroke-opacity=".4"/>', 0.4],
+    ['not at all', box('fill="#102030"'), undefined],
+    ['nearly', box('fill="#102030" opacity=".999"'), undefined],
+  ])('is kept: %s', (_how, inner, opacity) => {
+    const [[colour, own] = []] = paints(inner + box('fill="#000000"', 30));
+    expect(colour).toBe('#102030');
+    if (opacity === undefined) expect(own).toBeUndefined();
+    else expect(own).toBeCloseTo(opacity, 2);
+  });
+  it('of a group of things that cannot be seen is nothing', () => {
+    expect(paints(`<g opacity=".1">${box('fill="#f00" opacity=".1"')}</g>${box('fill="#000"', 20)}`)).toHaveLength(1);
+  });
+  it('decides what is cut: shades are left out, the others solid, or in their colour on white', () => {
+    const { parts } = take(box('fill="#000000"') + box('fill="#ff0000" opacity=".3"', 20) + box('fill="#0000ff" opacity=".6"', 40));
+    const shown = (more: object) => partsShown({ parts, ...more }).map(({ colour }) => colour);
+    expect(shown({})).toEqual(['#000000', '#0000ff']);
+    expect(shown({ shades: { under: 0 } })).toEqual(['#000000', '#ff0000', '#0000ff']);
+    expect(shown({ shades: { under: 1 } })).toEqual(['#000000']);
+    expect(shown({ shades: { under: 0, mixed: true } })).toEqual(['#000000', '#ffb3b3', '#6666ff']);
+    expect(shown({ dropped: [parts[0]!.id] })).toEqual(['#0000ff']);
+  });
+});
+
+describe('gradients', () => {
+  const stops = (...all: [offset: string, colour: string, more?: string][]) =>
+    all.map(([offset, colour, more = '']) => `<stop offset="${offset}" stop-color="${colour}" ${more}/>`).join('');
+  it('are one flat colour, the one that covers most, and know the one halfway; it is told', () => {
+    const inner = `<linearGradient id="g">${stops(['0', '#ff0000'], ['20%', '#000000'], ['1', '#0000ff'])}</linearGradient>${box('fill="url(#g)"')}`;
+    expect(paints(inner)).toEqual([['#000000', undefined, mixed('#000000', '#0000ff', 0.375)]]);
+    expect(take(inner).leftOut).toEqual(['what runs from colour to colour (one gradient is flat now)']);
+    expect(partsShown({ parts: take(inner).parts, gradients: 'middle' }).map(({ colour }) => colour)).toEqual(['#000060']);
+  });
+  it('take their stops from another, and styles; one colour only is that colour', () => {
+    const inner = `<style>.s{stop-color:#00ff00}</style><radialGradient id="a" href="#b"/><linearGradient id="b"><stop class="s" offset="0"/><stop offset="1" style="stop-color:#00ff00"/></linearGradient>${box('fill="url(#a)"')}`;
+    expect(paints(inner)).toEqual([['#00ff00', undefined, undefined]]);
+  });
+  it('that fade are as opaque as they are on the whole; a ring of gradients that take from each other is told, as are patterns', () => {
+    const fading = `<linearGradient id="g">${stops(['0', '#000000'], ['1', '#000000', 'stop-opacity="0"'])}</linearGradient>${box('fill="url(#g)"')}`;
+    expect(paints(fading)[0]![1]).toBeCloseTo(0.5, 6);
+    const ring = `<linearGradient id="a" href="#b"/><linearGradient id="b" href="#a"/>${box('fill="url(#a)"')}${box('fill="#000"', 20)}`;
+    expect(take(ring).leftOut).toEqual(['patterns, and gradients without colours']);
+    expect(take(`<pattern id="p"/>${box('fill="url(#p)"')}${box('fill="#000"', 20)}`).leftOut).toEqual([
+      'patterns, and gradients without colours',
+    ]);
+  });
+  it('that are not there are what is written behind them', () => {
+    expect(paints(box('fill="url(#none) #123456"'))).toEqual([['#123456', undefined, undefined]]);
+    expect(paints(box('fill="url(#none) none"') + box('fill="#000"', 20))).toHaveLength(1);
+  });
+});
+
+describe('colours that melt', () => {
+  const marks = (inner: string, colourFilms: Record<string, string | null> = {}) =>
+    meltedColours({ artwork: { kind: 'drawing', name: 'a', ...take(inner) }, film: 'f', colourFilms }).map(({ lower, upper }) => [
+      lower,
+      upper,
+    ]);
+  const on = '<rect width="60" height="60" fill="#000000"/><rect x="20" y="20" width="20" height="20" fill="#ffffff"/>';
+  it('are those of one film that lie on each other or side by side', () => {
+    expect(marks(on)).toEqual([['#000000', '#ffffff']]);
+    expect(marks('<rect width="60" height="60"/><rect x="60" width="20" height="60" fill="#fff"/>')).toEqual([['#000000', '#ffffff']]);
+  });
+  it('and not those apart, of films of their own, left to the ground, or of one colour', () => {
+    expect(marks('<rect width="60" height="60"/><rect x="70" width="20" height="60" fill="#fff"/>')).toEqual([]);
+    expect(marks(on, { '#ffffff': 'g' })).toEqual([]);
+    expect(marks(on, { '#ffffff': null })).toEqual([]);
+    expect(marks(on.replace('#ffffff', '#000000'))).toEqual([]);
+  });
+});
+
+describe('colours as they are written', () => {
+  it.each([
+    ['#abc', '#aabbcc', 1],
+    ['rgb(10% 0% 0% / 50%)', '#1a0000', 0.5],
+    ['hsl(120, 100%, 25%)', '#008000', 1],
+    ['transparent', '#000000', 0],
+  ])('%s', (text, colour, opacity) => expect(readPaint(text)).toEqual({ colour, opacity }));
+  it('are no colours where they are none', () => expect(readPaint('icc-color(x)')).toBeUndefined());
+});
