@@ -1,3 +1,4 @@
+import { gzipSync } from 'node:zlib';
 import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -24,18 +25,47 @@ test('an SVG drawing becomes film, colour by colour; what is left out is named a
   await openStation(page, 'boat-numbers', 'draw');
   await page.getByRole('button', { name: 'petrol backing' }).click();
   await drop(page, 'Drawing or picture', 'window.svg', SVG);
-  await expect(page.getByText('window.svg is in: 2 shapes.')).toBeVisible();
+  await expect(page.getByText('window.svg is in: 2 shapes, each of its 2 colours from the nearest film.')).toBeVisible();
   await expect(reading(page, /Left out of window\.svg/)).toContainText('live text');
   await expect(reading(page, /Left out of window\.svg/)).toContainText('a script, which was not run');
   expect(await page.title()).toBe('Kolleta');
-  await page.getByLabel('Film for #ffffff').selectOption('white-gloss');
+  await expect(page.getByLabel('Film for #0e5a61')).toHaveValue('petrol');
+  await expect(page.getByLabel('Film for #ffffff')).toHaveValue('white-gloss');
   await expect(page.getByText('2 separate parts, 1 inside')).toBeVisible();
-  await page.getByLabel('Film for #ffffff').selectOption('ground');
+  // both from one film: the window would be gone
+  await page.getByLabel('Film for #ffffff').selectOption('petrol');
+  const melted = reading(page, 'Colours that melt together');
+  await expect(melted).toContainText('#ffffff on #0e5a61');
+  await melted.getByRole('button', { name: 'Leave #ffffff to the ground' }).click();
+  await expect(melted).toHaveCount(0);
+  await expect(page.getByLabel('Film for #ffffff')).toHaveValue('ground');
   await expect(page.getByText('1 separate part, 1 inside')).toBeVisible();
+});
+
+const SHADED =
+  '<svg xmlns="http://www.w3.org/2000/svg" width="80mm" height="60mm" viewBox="0 0 80 60"><linearGradient id="g"><stop offset="0" stop-color="#0e5a61"/><stop offset="1" stop-color="#d98e16"/></linearGradient><ellipse cx="42" cy="50" rx="34" ry="6" opacity=".25"/><path d="M5 40C20 5 60 5 75 40Z" fill="url(#g)"/><circle cx="40" cy="26" r="9" fill="#fff"/></svg>';
+
+test('shades of a drawing are left out and told, gradients are flat; both are the maker’s to change, and to undo', async ({ page }) => {
+  await openStation(page, 'boat-numbers', 'draw');
+  await page.getByRole('button', { name: 'petrol backing' }).click();
+  await drop(page, 'Drawing or picture', 'sail.svgz', gzipSync(SHADED));
+  await expect(page.getByText(/sail\.svgz is in: 3 shapes.*drawn 70 mm/)).toBeVisible();
+  await expect(page.getByText('2 separate parts, 1 inside')).toBeVisible();
+  await expect(reading(page, /Left out of sail/)).toContainText('one gradient is flat now');
+  const shades = reading(page, 'Shapes that one sees through');
+  await expect(shades).toContainText('1 shape under 50 % is taken for shade and left out');
+  await shades.getByRole('button', { name: 'Cut all of them solid' }).click();
+  await expect(shades).toHaveCount(0);
+  await expect(page.getByLabel('Film for #000000')).toBeVisible();
+  await page.getByRole('button', { name: 'Undo', exact: true }).click();
+  await expect(shades).toBeVisible();
+  await page.getByLabel('Colour of gradients').selectOption('middle');
+  await expect(page.getByLabel('Film for #74743c')).toBeVisible();
 });
 
 for (const [name, file, says] of [
   ['broken', '<svg><rect width="9"', /not a whole SVG/],
+  ['a PDF', '%PDF-1.7', /is a PDF, which is not read here.*save it as SVG/],
   ['empty', '<svg xmlns="http://www.w3.org/2000/svg"></svg>', /nothing to cut/],
   ['over 20 MB', `<svg>${' '.repeat(20 * 1024 * 1024 + 10)}</svg>`, /larger than 20 MB/],
 ] as const) {

@@ -36,7 +36,7 @@ test('a picture is traced into colours, with what can be chosen beside it', asyn
   await type(page, 'Colours to trace', '2');
   await expect(page.getByText('What would be cut, 2 colours')).toBeVisible();
   await page.getByRole('button', { name: 'Take this trace' }).click();
-  await expect(page.getByText('badge.png is in: 2 shapes.')).toBeVisible();
+  await expect(page.getByText(/badge\.png is in: 2 shapes/)).toBeVisible();
   await expect(page.getByLabel(/^Film for #/)).toHaveCount(2);
   await page.getByRole('button', { name: 'Take it apart' }).click();
   await page.getByRole('button', { name: /^Part 1,/ }).press('Enter');

@@ -101,6 +101,6 @@ export async function textOf(download: Download): Promise<string> {
 }
 
 /** Drops a file's text into a hidden file field. */
-export async function drop(page: Page, field: string, name: string, text: string): Promise<void> {
-  await page.getByLabel(field, { exact: true }).setInputFiles({ name, mimeType: 'application/octet-stream', buffer: Buffer.from(text) });
+export async function drop(page: Page, field: string, name: string, content: string | Uint8Array): Promise<void> {
+  await page.getByLabel(field, { exact: true }).setInputFiles({ name, mimeType: 'application/octet-stream', buffer: Buffer.from(content) });
 }

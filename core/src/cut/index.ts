@@ -16,6 +16,7 @@ export * from './nest/keptLayout';
 export * from './nest/nestedLength';
 export * from './nest/nester';
 export * from './nest/packBoxes';
+export type { PackItem } from './nest/packing';
 export * from './nest/sheet';
 export * from './nest/separate';
 export * from './nest/separateNester';

@@ -3,6 +3,7 @@ import {
   importDxf,
   importHpgl,
   importSvg,
+  partsShown,
   setTextIn,
   tracePicture,
   type ImportedDrawing,
@@ -45,7 +46,7 @@ const importer = {
   /** The outline of a piece or a zone from a drawing. */
   outline(text: string, name: string): ReturnType<typeof outlineFromDrawing> {
     const read = importSvg(text, name, numbered());
-    return read.ok ? outlineFromDrawing(read.value.parts, name) : read;
+    return read.ok ? outlineFromDrawing(partsShown(read.value), name) : read;
   },
   /** A job from its file. */
   async job(text: string, name: string): Promise<Result<Job>> {

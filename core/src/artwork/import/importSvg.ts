@@ -5,6 +5,7 @@ import type { DrawnPart } from '../../job';
 import { cutLines } from './hairlines';
 import { mmOfUnit } from './svgFrame';
 import type { SetText } from './svgText';
+import { isShade } from '../partsShown';
 import { lighten } from './lighten';
 import { gatherSvg, MOST_DEPTH, MOST_GATHERED, type Paint } from './svgTree';
 
@@ -110,7 +111,9 @@ export function importSvg(text: string, name: string, newId: () => string, setTe
   }
   const light = lighten(parts, name);
   const mm = mmOfUnit(root);
-  const ink = boxOfPoints(painted.flatMap(({ path }) => flatten(path).flat()));
+  // shades are left out, and do not count in its size
+  const solid = painted.filter((one) => !isShade(one, {}));
+  const ink = boxOfPoints((solid.length > 0 ? solid : painted).flatMap(({ path }) => flatten(path).flat()));
   return light.ok
     ? good({
         ...{ parts: light.value, leftOut: gone },

@@ -44,6 +44,17 @@ describe('how opaque things are', () => {
   });
 });
 
+describe('the size of a drawing', () => {
+  it('is that of what is cut, without shades', () => {
+    const read = importSvg(
+      '<svg xmlns="http://www.w3.org/2000/svg" width="50mm" height="50mm" viewBox="0 0 100 100"><rect width="60" height="40"/><rect width="90" height="90" opacity=".2"/></svg>',
+      'a.svg',
+      () => 'x',
+    );
+    expect(read.ok && read.value.asDrawn).toEqual({ width: 30, height: 20 });
+  });
+});
+
 describe('gradients', () => {
   const stops = (...all: [offset: string, colour: string, more?: string][]) =>
     all.map(([offset, colour, more = '']) => `<stop offset="${offset}" stop-color="${colour}" ${more}/>`).join('');

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { SIMPLE_SHAPES, simpleShape, type ImportedDrawing, type SimpleShapeId } from '@kolleta/core/artwork';
+import { partsShown, SIMPLE_SHAPES, simpleShape, type ImportedDrawing, type SimpleShapeId } from '@kolleta/core/artwork';
 import type { Path } from '@kolleta/core/geometry';
 import type { ShelfItem } from '@kolleta/core/job';
 import type { Result } from '@kolleta/core/units';
@@ -51,7 +51,7 @@ export function BroughtShape({ label, value, shelf, onChange }: Props) {
       );
       if (!read.ok) setProblem(`${read.problem.found} ${read.problem.wayOut}`);
       else if (read.value.parts.length === 0) setProblem(`${file.name} has no shape that is filled.`);
-      else onChange(asOne(file.name, read.value.parts));
+      else onChange(asOne(file.name, partsShown(read.value)));
     } catch (error) {
       setProblem(plainly(error));
     }

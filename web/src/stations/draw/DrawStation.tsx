@@ -1,7 +1,8 @@
 import { useState, type DragEvent } from 'react';
 import { growBox, boxAround, boxOf } from '@kolleta/core/geometry';
-import type { ImportedDrawing } from '@kolleta/core/artwork';
-import { applyPatch, setAt, type Artwork, type Patch } from '@kolleta/core/job';
+import { partsShown, type ImportedDrawing } from '@kolleta/core/artwork';
+import { nearestFilms } from '@kolleta/core/fit';
+import { applyPatch, setAt, type Artwork, type Mark, type Patch } from '@kolleta/core/job';
 import type { MarkPlan } from '@kolleta/core/plan';
 import { counted, formatLength } from '@kolleta/core/units';
 import { MarkShapes } from '../../drawing/MarkShapes';
@@ -21,7 +22,7 @@ import { ShelfCard } from './ShelfCard';
 import { TraceCard } from './TraceCard';
 import { useArtworkFile } from './useArtworkFile';
 
-const ACCEPT = '.svg,.dxf,.hpgl,.plt,.png,.jpg,.jpeg,.webp,image/svg+xml,image/png,image/jpeg,image/webp';
+const ACCEPT = '.svg,.svgz,.dxf,.hpgl,.plt,.png,.jpg,.jpeg,.webp,image/svg+xml,image/png,image/jpeg,image/webp';
 
 /** The mark of one row of the list, in the place of the tightest. */
 const withVariant = (plan: MarkPlan, row: string | undefined): MarkPlan => {
@@ -50,22 +51,23 @@ export function DrawStation({ job, plan, shop, edit, fix, mark, chooseMark }: St
   const found = plan.marks.find((m) => m.mark.id === mark?.id);
   const fitted = found && withVariant(found, row);
   const inspection = useInspection(fitted, job.piece.shape, shop, inspecting);
-  const taking = (id: string, name: string, { parts, leftOut, asDrawn }: ImportedDrawing): Patch => [
+  const taking = ({ id, technique }: Mark, name: string, { parts, leftOut, asDrawn }: ImportedDrawing): Patch => [
     ...setAt(['marks', id, 'artwork'], {
       ...{ kind: 'drawing', name: name.slice(0, 200), parts, leftOut },
       ...(asDrawn ? { asDrawn } : {}),
     } satisfies Artwork),
-    ...setAt(['marks', id, 'colourFilms'], {}),
+    ...setAt(['marks', id, 'colourFilms'], nearestFilms(partsShown({ parts }), shop.films, technique)),
     ...setAt(['marks', id, 'edits'], []),
   ];
   const file = useArtworkFile(
     (name, drawing) => {
       if (!mark) return;
-      edit(() => taking(mark.id, name, drawing), 'Take a drawing in');
+      edit(() => taking(mark, name, drawing), 'Take a drawing in');
+      const colours = Object.keys(nearestFilms(partsShown(drawing), shop.films, mark.technique)).length;
       const { asDrawn } = drawing;
       const size = asDrawn && `${formatLength(asDrawn.width, shop.lengths)} × ${formatLength(asDrawn.height, shop.lengths)}`;
       tell(
-        `${name} is in: ${counted(drawing.parts.length, 'shape')}${drawing.cutLines ? ', its thin lines taken for outlines' : ''}${size ? `, drawn ${size}` : ''}.`,
+        `${name} is in: ${counted(drawing.parts.length, 'shape')}${drawing.cutLines ? ', its thin lines taken for outlines' : ''}${colours > 1 ? `, each of its ${colours} colours from the nearest film` : ''}${size ? `, drawn ${size}` : ''}.`,
         asDrawn
           ? {
               action: {
@@ -76,7 +78,7 @@ export function DrawStation({ job, plan, shop, edit, fix, mark, chooseMark }: St
           : {},
       );
     },
-    (drawing) => mark && { ...applyPatch(job, taking(mark.id, '', drawing)).document, list: undefined },
+    (drawing) => mark && { ...applyPatch(job, taking(mark, '', drawing)).document, list: undefined },
   );
   const drop = (event: DragEvent) => {
     event.preventDefault();

@@ -1,7 +1,7 @@
-import { keepTogether, takeApart } from '@kolleta/core/artwork';
-import { setAt, type Artwork, type DrawnPart, type Mark, type Patch, type Shop } from '@kolleta/core/job';
+import { isShade, keepTogether, partsShown, SHADE, takeApart } from '@kolleta/core/artwork';
+import { removeAt, setAt, type Artwork, type DrawnPart, type Mark, type Patch, type Shop } from '@kolleta/core/job';
 import { newId } from '../../storage/newId';
-import { Choice, Sentence } from '../../ui/tokens';
+import { AmountWord, Choice, Sentence } from '../../ui/tokens';
 import type { StationProps } from '../../frame/station';
 import { newLine } from './blankMark';
 import { filmsFor } from './MarkWords';
@@ -32,6 +32,16 @@ function colourFor(film: string, mark: Mark, artwork: Drawing, shop: Shop): stri
   const hex = () => `#${[r, g, b].map((v) => v.toString(16).padStart(2, '0')).join('')}`;
   while (taken.has(hex())) [r, g, b] = [(r + 1) % 256, (g + 7) % 256, (b + 13) % 256];
   return hex();
+}
+
+/** A colour of the drawing and the film that it is cut from, side by side; nothing on its right where it is left to the ground. */
+function Beside({ colour, film }: { colour: string; film: string | undefined }) {
+  return (
+    <span className="border-base-300 mr-2 inline-flex overflow-hidden rounded-sm border align-middle" aria-hidden>
+      <span className="inline-block h-4 w-5" style={{ background: colour }} />
+      <span className="inline-block h-4 w-5" style={{ background: film ?? 'transparent' }} />
+    </span>
+  );
 }
 
 /** A drawing's colours with their films; and its parts, picked, left out, kept together and given films. */
@@ -66,14 +76,21 @@ export function PartsCard({ mark, artwork, shop, edit, chosen, choose }: Props) 
     }, 'Give parts a film');
   };
   const some = chosen && chosen.size > 0;
-  const colours = [...new Set(artwork.parts.filter((part) => !dropped.has(part.id)).map((part) => part.colour))];
+  const colours = [...new Set(partsShown(artwork).map((part) => part.colour))];
+  const lying = artwork.parts.filter((part) => !dropped.has(part.id));
+  const through = lying.filter((part) => part.opacity !== undefined);
+  const shades = through.filter((part) => isShade(part, artwork)).length;
+  const filmOf = (colour: string) => {
+    const id = colour in mark.colourFilms ? mark.colourFilms[colour] : mark.film;
+    return shop.films.find((film) => film.id === id);
+  };
   return (
     <section aria-label="Parts of the drawing" className="sheet px-4 py-3">
       <h2 className="text-[0.98rem] font-bold break-words">{artwork.name}</h2>
       <p className="quiet mb-1 text-sm">Each colour of the drawing is cut from a film, or left to the ground.</p>
       {colours.slice(0, MOST_COLOURS).map((colour) => (
         <Sentence key={colour}>
-          <span className="border-base-300 mr-2 inline-block size-4 rounded-sm border align-middle" style={{ background: colour }} />
+          <Beside colour={colour} film={filmOf(colour)?.colour} />
           <span className="measure text-sm">{colour}</span> is{' '}
           <Choice
             label={`Film for ${colour}`}
@@ -87,6 +104,56 @@ export function PartsCard({ mark, artwork, shop, edit, chosen, choose }: Props) 
       ))}
       {colours.length > MOST_COLOURS && (
         <p className="quiet text-sm">and {colours.length - MOST_COLOURS} more colours: pick parts and give them films together.</p>
+      )}
+      {through.length > 0 && (
+        <Sentence>
+          Of {through.length === 1 ? 'one shape' : `${through.length} shapes`} that one sees through, those under{' '}
+          <AmountWord
+            label="Least opacity that is cut"
+            value={Math.round((artwork.shades?.under ?? SHADE) * 100)}
+            unit="%"
+            most={100}
+            onChange={(share) =>
+              change((saved) => setAt(at('shades'), { ...saved.shades, under: share / 100 }), 'Say what of shades is cut')
+            }
+          />{' '}
+          are left out ({shades}), the others cut{' '}
+          <Choice
+            label="Colour of what one sees through"
+            value={artwork.shades?.mixed ? 'mixed' : 'solid'}
+            options={[
+              { value: 'solid', label: 'in their own colour' },
+              { value: 'mixed', label: 'in their colour on white' },
+            ]}
+            onChange={(how) =>
+              change((saved) => {
+                const under = saved.shades?.under ?? SHADE;
+                return setAt(at('shades'), how === 'mixed' ? { under, mixed: true } : { under });
+              }, 'Choose the colour of shades')
+            }
+          />
+          .
+        </Sentence>
+      )}
+      {lying.some((part) => part.middle !== undefined) && (
+        <Sentence>
+          Gradients are flat, in the colour{' '}
+          <Choice
+            label="Colour of gradients"
+            value={artwork.gradients ?? 'main'}
+            options={[
+              { value: 'main', label: 'that covers most of them' },
+              { value: 'middle', label: 'halfway along' },
+            ]}
+            onChange={(which) =>
+              change(
+                () => (which === 'middle' ? setAt(at('gradients'), which) : removeAt(at('gradients'))),
+                'Choose the colour of gradients',
+              )
+            }
+          />
+          .
+        </Sentence>
       )}
       <div className="mt-1.5 flex flex-wrap gap-1.5">
         <button

@@ -1,5 +1,6 @@
 import { useState } from 'react';
-import { SIMPLE_SHAPES, simpleShape, type SimpleShapeId } from '@kolleta/core/artwork';
+import { partsShown, SIMPLE_SHAPES, simpleShape, type SimpleShapeId } from '@kolleta/core/artwork';
+import { nearestFilms } from '@kolleta/core/fit';
 import { boxAround, boxOfPoints, controlPoints, type Path } from '@kolleta/core/geometry';
 import {
   removeAt,
@@ -65,7 +66,10 @@ export function ShelfCard({
   const shelf = shop.shelf ?? [];
   const { artwork } = mark;
   const put = (next: Artwork, label: string) =>
-    edit(() => [...setAt(['marks', mark.id, 'artwork'], next), ...setAt(['marks', mark.id, 'colourFilms'], {})], label);
+    edit(() => {
+      const films = next.kind === 'drawing' ? nearestFilms(partsShown(next), shop.films, mark.technique) : {};
+      return [...setAt(['marks', mark.id, 'artwork'], next), ...setAt(['marks', mark.id, 'colourFilms'], films)];
+    }, label);
   const shape = (id: SimpleShapeId | '') => {
     if (!id) return;
     put(

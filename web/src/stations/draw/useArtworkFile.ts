@@ -7,9 +7,8 @@ import { plainly } from '../../storage/plainly';
 import { useWorkshop } from '../../storage/useWorkshop';
 import { importerWorker } from '../../workers/importerClient';
 import { plansInTime } from '../../workers/trial';
+import { drawingText, MOST_BYTES } from './drawingText';
 
-/** Larger files are not even read. */
-const MOST_BYTES = 20 * 1024 * 1024;
 /** A picture is traced for so long at most, ms. */
 const TRACE_LIMIT_MS = 60_000;
 
@@ -121,7 +120,12 @@ export function useArtworkFile(
       }
       return;
     }
-    const text = await file.text();
+    const read = await drawingText(file);
+    if (!read.ok) {
+      setProblem(`${read.why} Nothing was changed.`);
+      return;
+    }
+    const { text } = read;
     const kind = /\.dxf$/i.test(file.name) ? 'dxf' : /\.(hpgl|hpg|plt)$/i.test(file.name) ? 'hpgl' : 'svg';
     await run(file.name, () =>
       importerWorker.call(async (importer): Promise<Result<ImportedDrawing>> =>
