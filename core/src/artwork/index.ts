@@ -22,5 +22,6 @@ export * from './text/fillIn';
 export * from './text/layoutText';
 export { LIST_MOST_ROWS, partList, partWord, readList } from './text/readList';
 export * from './text/writeList';
+export * from './text/scripts';
 export * from './text/setTextIn';
 export type { SetText } from './import/svgText';

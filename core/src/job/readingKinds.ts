@@ -48,6 +48,7 @@ export const READING_KINDS = {
   scatter: { offers: true, changesLook: true },
   scorch: { offers: true, changesLook: true },
   sealer: { offers: true, changesLook: false },
+  script: { offers: false, changesLook: false },
   seen: { offers: true, changesLook: true },
   shades: { offers: true, changesLook: true },
   shape: { offers: false, changesLook: false },

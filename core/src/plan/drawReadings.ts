@@ -1,4 +1,4 @@
-import { findGlyph, unknownColumns, withoutColumns, type Faces } from '../artwork';
+import { findGlyph, unknownColumns, unshapedScripts, withoutColumns, type Faces } from '../artwork';
 import { aboutMark, removeAt, setAt, type Job, type Reading, type Shop } from '../job';
 import { colourReadings } from './colourReadings';
 import type { Memo } from './memo';
@@ -108,6 +108,7 @@ export function drawReadings(work: FittingWork, job: Job, shop: Shop, faces: Fac
     });
   }
   readings.push(
+    ...scriptReading(work, job, about),
     ...columnReading(work, job, about),
     ...drawingsReading(work, job, shop, about),
     ...joinReading(work, about),
@@ -128,6 +129,31 @@ export function drawReadings(work: FittingWork, job: Job, shop: Shop, faces: Fac
     });
   readings.push(...kindReading(work, job, shop, about));
   return readings;
+}
+
+/** Words in a script whose letters join or run from right to left: they would be cut apart, and in the wrong order. */
+function scriptReading({ plan: { mark } }: FittingWork, job: Job, about: Pick<Reading, 'mark' | 'of'>): Reading[] {
+  const { artwork } = mark;
+  if (artwork.kind !== 'text') return [];
+  const words = artwork.lines.flatMap(({ text }) =>
+    text.includes('{') ? [text, ...(job.list?.rows.flatMap(({ cells }) => cells) ?? [])] : [text],
+  );
+  const scripts = [...new Set(words.flatMap(unshapedScripts))];
+  if (scripts.length === 0) return [];
+  return [
+    {
+      id: `script:${mark.id}`,
+      station: 'draw',
+      verdict: 'stop',
+      title: 'Letters that are not set as they are written',
+      ...about,
+      value: scripts.join(', '),
+      limit: 'letters side by side, left to right',
+      why: 'Letters of this script join, change beside each other or run from right to left. Here they would stand apart, in the order in which they were typed, and be cut so.',
+      remedies: [],
+      advice: 'Set the words in a drawing program, turn them into outlines there, and bring them as an SVG drawing.',
+    },
+  ];
 }
 
 /** Words in braces that no column of the list answers to: they would be cut as they stand. */
