@@ -47,6 +47,27 @@ const region = (part: DrawnPart): Region => regionOf(flatten(part.path, [1, 0, 0
 const area = (text: string) => regionArea(region(partsOf(text)[0]!));
 
 describe('a DXF drawing', () => {
+  it('outlines drawn twice count once, those that overlap are joined, an island in a hole stays; it is told', () => {
+    const box = (x: number, y: number, w: number, h: number) => poly(true, [x, y], [x + w, y], [x + w, y + h], [x, y + h]);
+    expect(area(dxf([box(0, 0, 10, 10), box(0, 0, 10, 10)]))).toBeCloseTo(100, 6);
+    const back = poly(true, [10, 0], [0, 0], [0, 10], [10, 10]);
+    const found = read(dxf([box(0, 0, 10, 10), back]));
+    expect(found.ok && found.value.leftOut).toEqual(['1 outline that was there twice']);
+    expect(area(dxf([box(0, 0, 10, 10), box(5, 5, 10, 10)]))).toBeCloseTo(175, 6);
+    expect(area(dxf([box(0, 0, 10, 10), back, box(5, 5, 10, 10)]))).toBeCloseTo(175, 6);
+    expect(area(dxf([box(0, 0, 30, 30), box(5, 5, 20, 20), box(10, 10, 5, 5)]))).toBeCloseTo(900 - 400 + 25, 6);
+    // a hole that another plate reaches into is closed there only
+    expect(area(dxf([box(0, 0, 30, 30), box(5, 5, 20, 20), box(20, 10, 30, 5)]))).toBeCloseTo(900 - 400 + 25 + 100, 6);
+  });
+  it('ends meet within five hundredths of a millimetre where it says its units, and a speck of a line is no outline', () => {
+    const header = (unit: number) => pairs(0, 'SECTION', 2, 'HEADER', 9, '$INSUNITS', 70, unit, 0, 'ENDSEC');
+    const gap = (by: number) => [line(0, 0, 10, 0), line(10 + by, 0, 10, 10), line(10, 10, 0, 10 + by), line(0, 10, 0, 0)];
+    const mm = (entities: string[]) => `${header(4)}\n${dxf(entities)}`;
+    expect(area(mm(gap(0.04)))).toBeGreaterThan(99);
+    expect(read(mm(gap(0.2))).ok).toBe(false);
+    const speck = read(mm([...gap(0), line(50, 50, 50.02, 50)]));
+    expect(speck.ok && speck.value.leftOut).toEqual(['1 open line']);
+  });
   it('circles, arcs and bulges have the areas that formulas give', () => {
     expect(area(dxf([circle(5, 5, 10)])) / (Math.PI * 100)).toBeCloseTo(1, 3);
     expect(area(dxf([arc(0, 0, 10, 0, 180), line(-10, 0, 10, 0)])) / (Math.PI * 50)).toBeCloseTo(1, 3);

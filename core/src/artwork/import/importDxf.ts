@@ -12,13 +12,12 @@ import {
   scaling,
   then,
   translation,
-  type Path,
   type Point,
-  type Segment,
   type Transform,
 } from '../../geometry';
 import type { DrawnPart } from '../../job';
 import { degrees, endOf, reversed, wayOf, type Entity, type Vertex, type Way } from './dxfWays';
+import { loopsAsMeant } from './dxfLoops';
 import type { ImportedDrawing } from './importSvg';
 import { lighten } from './lighten';
 
@@ -27,8 +26,9 @@ const DxfParser = (DxfParserModule as unknown as { default?: typeof DxfParserMod
 
 /** Larger files are refused, bytes. */
 const DXF_MOST_BYTES = 20 * 1024 * 1024;
-/** Ends nearer than this share of the drawing are one point. */
-const SAME_SHARE = 1e-5;
+/** Ends nearer than this are one point: mm where the drawing says its units, else a share of it. */
+const SAME_MM = 0.05;
+const SAME_SHARE = 1e-4;
 const MOST_PIECES = 100_000;
 const MOST_DEPTH = 24;
 
@@ -66,7 +66,9 @@ function faultyLine(text: string): number {
 
 /** Joins open ways end to end into closed ones; what stays open is returned apart. */
 function joined(ways: readonly Way[], same: number): { closed: Way[]; open: Way[] } {
-  const closed = ways.filter((w) => w.closed || distance(w.from, endOf(w)) <= same);
+  // a short straight line has its ends beside each other, and is no outline
+  const curved = (w: Way) => w.segments.length > 1 || w.segments[0]?.[0] !== 'L';
+  const closed = ways.filter((w) => w.closed || (curved(w) && distance(w.from, endOf(w)) <= same));
   let left = ways.filter((w) => !closed.includes(w));
   const open: Way[] = [];
   const cell = (p: Point) => `${Math.round(p[0] / same / 4)} ${Math.round(p[1] / same / 4)}`;
@@ -103,7 +105,7 @@ function joined(ways: readonly Way[], same: number): { closed: Way[]; open: Way[
 /**
  * Takes in a DXF drawing: lines, arcs, circles, ellipses, polylines with bulges, splines, solids, and blocks that repeat. Ways that meet
  * end to end become closed outlines;
- * what lies within another of the same colour is a hole.
+ * what lies within another of the same colour is a hole, what overlaps is joined, and what was drawn twice counts once.
  *
  * @param text the file's text (ASCII DXF)
  * @param name its name, for problems
@@ -190,7 +192,9 @@ export function importDxf(text: string, name: string, newId: () => string): Resu
     low = Math.min(low, x, y);
     high = Math.max(high, x, y);
   }
-  const { closed, open } = joined(ways, Math.max(1e-9, (high - low) * SAME_SHARE));
+  const mm = MM_OF_UNIT[Number(read.header?.['$INSUNITS'] ?? 0)];
+  const same = Math.max(1e-9, mm ? Math.min(SAME_MM / mm, (high - low) / 100) : (high - low) * SAME_SHARE);
+  const { closed, open } = joined(ways, same);
   if (closed.length === 0)
     return refuse(
       `"${name}" has no closed outline${open.length > 0 ? `: its ${open.length} ${open.length === 1 ? 'line stays' : 'lines stay'} open` : ''}.`,
@@ -198,16 +202,21 @@ export function importDxf(text: string, name: string, newId: () => string): Resu
       'Close the outlines so that their ends meet, and take it in again.',
     );
   const colours = [...new Set(closed.map((w) => w.colour))];
+  let twice = 0;
   const parts = colours.map((colour): DrawnPart => {
-    const path: Path = closed.filter((w) => w.colour === colour).flatMap((w): Segment[] => [['M', w.from], ...w.segments, ['Z']]);
-    return { id: newId(), colour, path, fill: 'evenodd' };
+    const meant = loopsAsMeant(
+      closed.filter((w) => w.colour === colour),
+      same,
+    );
+    twice += meant.twice;
+    return { id: newId(), colour, path: meant.path, fill: meant.fill };
   });
   const leftOut = [
     ...[...out].map(([type, n]) => `${n} × ${type.toLowerCase()}`),
+    ...(twice > 0 ? [`${twice} ${twice === 1 ? 'outline that was' : 'outlines that were'} there twice`] : []),
     ...(open.length > 0 ? [`${open.length} open ${open.length === 1 ? 'line' : 'lines'}`] : []),
   ];
   const light = lighten(parts, name);
-  const mm = MM_OF_UNIT[Number(read.header?.['$INSUNITS'] ?? 0)];
   const ink = boxOfPoints(parts.flatMap(({ path }) => flatten(path).flat()));
   return light.ok
     ? good({

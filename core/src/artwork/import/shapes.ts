@@ -1,6 +1,7 @@
 import svgpath from 'svgpath';
 import type { Path, Point, Segment } from '../../geometry';
 import { arcAbout, arcBetween } from './arc';
+import { userLength } from './svgStyle';
 
 /** Path data as segments; nothing when it cannot be read. Arcs become cubics, shorthands are written out. */
 export function pathFromData(data: string): Path | undefined {
@@ -44,9 +45,23 @@ const ellipse = (cx: number, cy: number, rx: number, ry: number): Path => [
   ['Z'],
 ];
 
-/** A basic shape as a path; nothing when its measures cannot be read, empty when it has no size. */
-export function pathOfShape(name: string, get: (attribute: string) => string): Path | undefined {
-  const number = (key: string) => (get(key) === '' ? 0 : Number.parseFloat(get(key)));
+/** Measures that run across, and those that run up; what is neither is of the mean of both. */
+const ACROSS = /^(x|x1|x2|cx|rx|width)$/;
+const UP = /^(y|y1|y2|cy|ry|height)$/;
+
+/**
+ * A basic shape as a path; nothing when its measures cannot be read, empty when it has no size.
+ *
+ * @param room width and height of what it is drawn in, user units: what shares are shares of
+ */
+export function pathOfShape(
+  name: string,
+  get: (attribute: string) => string,
+  room: { readonly width: number; readonly height: number },
+): Path | undefined {
+  const whole = (key: string) =>
+    ACROSS.test(key) ? room.width : UP.test(key) ? room.height : Math.hypot(room.width, room.height) / Math.SQRT2;
+  const number = (key: string) => (get(key) === '' || get(key) === 'auto' ? 0 : (userLength(get(key), whole(key)) ?? Number.NaN));
   if (name === 'polygon' || name === 'polyline') {
     const n = (get('points').match(/[-+]?(?:\d+\.?\d*|\.\d+)(?:e[-+]?\d+)?/gi) ?? []).map(Number);
     const points = Array.from({ length: Math.floor(n.length / 2) }, (_, i): Point => [n[2 * i]!, n[2 * i + 1]!]);
@@ -70,8 +85,9 @@ export function pathOfShape(name: string, get: (attribute: string) => string): P
   const [x, y, w, h] = [number('x'), number('y'), number('width'), number('height')];
   if (![x, y, w, h].every(Number.isFinite)) return undefined;
   if (w <= 0 || h <= 0) return [];
-  const rx = Math.min(w / 2, get('rx') === '' ? number('ry') : number('rx'));
-  const ry = Math.min(h / 2, get('ry') === '' ? rx : number('ry'));
+  const said = (key: string) => get(key) !== '' && get(key) !== 'auto';
+  const rx = Math.min(w / 2, !said('rx') ? number('ry') : number('rx'));
+  const ry = Math.min(h / 2, !said('ry') ? rx : number('ry'));
   if (!(rx > 0) || !(ry > 0)) return [['M', [x, y]], ['L', [x + w, y]], ['L', [x + w, y + h]], ['L', [x, y + h]], ['Z']];
   const corner = (cx: number, cy: number, from: number) => arcAbout([cx, cy], [rx, ry], 0, from, Math.PI / 2);
   return [

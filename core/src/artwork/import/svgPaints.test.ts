@@ -1,4 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
+import { boxHeight, boxOfPoints, boxWidth, controlPoints } from '../../geometry';
 import { partsShown } from '../partsShown';
 import { meltedColours } from '../meltedColours';
 import { importSvg, type ImportedDrawing } from './importSvg';
@@ -110,4 +111,42 @@ describe('colours as they are written', () => {
     ['transparent', '#000000', 0],
   ])('%s', (text, colour, opacity) => expect(readPaint(text)).toEqual({ colour, opacity }));
   it('are no colours where they are none', () => expect(readPaint('icc-color(x)')).toBeUndefined());
+});
+
+describe('lengths of shapes', () => {
+  const extent = (inner: string, frame = 'viewBox="0 0 200 100"') => {
+    const read = importSvg(`<svg xmlns="http://www.w3.org/2000/svg" ${frame}>${inner}</svg>`, 'a.svg', () => 'x');
+    if (!read.ok) throw new Error(read.problem.found);
+    const box = boxOfPoints(read.value.parts.flatMap(({ path }) => controlPoints(path)));
+    return [boxWidth(box), boxHeight(box)].map((n) => Math.round(n * 1000) / 1000);
+  };
+  it.each([
+    ['<rect width="50%" height="50%"/>', [100, 50]],
+    ['<rect width="1in" height="2.54cm"/>', [96, 96]],
+    ['<rect width="72pt" height="25.4mm"/>', [96, 96]],
+    ['<circle r="10%"/>', [(2 * Math.round((100 * Math.hypot(2, 1)) / Math.SQRT2)) / 10, undefined]],
+    ['<ellipse rx="10" ry="1e1"/>', [20, 20]],
+    ['<rect width="20" height="10" rx="auto" ry="2"/>', [20, 10]],
+  ])('%s', (inner, [width, height]) => {
+    const [w, h] = extent(inner);
+    expect(w).toBeCloseTo(width!, 0);
+    if (height !== undefined) expect(h).toBeCloseTo(height, 3);
+  });
+  it('that are none are told, not guessed', () => {
+    const read = importSvg(
+      '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 9 9"><rect width="9" height="9"/><rect width="calc(1px)" height="9"/></svg>',
+      'a.svg',
+      () => 'x',
+    );
+    expect(read.ok && read.value.leftOut).toEqual(['an outline that cannot be read']);
+  });
+});
+
+describe('what is told as left out', () => {
+  it('are markers, and not what programs keep for themselves', () => {
+    const { leftOut } = take(
+      '<defs><marker id="m"><path d="M0 0L9 9L0 9Z"/></marker></defs><p:guide xmlns:p="urn:p"><p:x/></p:guide><path d="M0 0L50 0" stroke="#000" stroke-width="9" marker-end="url(#m)"/>',
+    );
+    expect(leftOut).toEqual(['arrow heads and other markers']);
+  });
 });

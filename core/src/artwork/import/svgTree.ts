@@ -94,6 +94,8 @@ const SILENT = new Set([
   'animatetransform',
   'set',
 ]);
+/** Names of programs, with their own words after a colon. */
+const PRIVATE = /^(?!svg:)[a-z][\w.-]*:/;
 const NAMES: Record<string, string> = {
   text: 'live text (turn it into outlines first)',
   image: 'pictures',
@@ -143,6 +145,8 @@ class Walk {
   #uses = 0;
   readonly #sheet: StyleSheet;
   readonly #byId = new Map<string, Element>();
+  /** Width and height of the drawing, user units. */
+  readonly #room: { readonly width: number; readonly height: number };
   /** Working mm a unit of the drawing. */
   readonly #work: number;
 
@@ -151,6 +155,7 @@ class Walk {
   constructor(root: Element, setText?: SetText) {
     this.#setText = setText;
     const { width, height } = sizeOfDrawing(root);
+    this.#room = { width, height };
     const side = Math.max(width, height);
     this.#work = side > 0 && Number.isFinite(side) ? WORK_MM / side : 1;
     const styles: string[] = [];
@@ -178,7 +183,8 @@ class Walk {
       return;
     }
     const name = nameOf(element);
-    if (SILENT.has(name)) return;
+    // what programs keep for themselves is nothing that anybody sees
+    if (SILENT.has(name) || PRIVATE.test(name)) return;
     const value = ownValues(element, this.#sheet);
     if (value('display') === 'none' || opacityOf(value('opacity')) * around.opacity < SEEN) return;
     if (name === 'use') {
@@ -197,7 +203,7 @@ class Walk {
     const here = this.#enter(element, value, around, depth);
     if (!here) return;
     if (SHAPES.has(name)) {
-      this.#paint(element, name, here);
+      this.#paint(element, name, here, value);
       return;
     }
     const inner = name === 'svg' && depth > 0 ? this.#frame(element, here) : here;
@@ -289,13 +295,15 @@ class Walk {
 
   #path(element: Element, name: string): Path | undefined {
     const path =
-      name === 'path' ? pathFromData(element.getAttribute('d') ?? '') : pathOfShape(name, (key) => element.getAttribute(key) ?? '');
+      name === 'path'
+        ? pathFromData(element.getAttribute('d') ?? '')
+        : pathOfShape(name, (key) => (element.getAttribute(key) ?? '').trim(), this.#room);
     if (!path) this.#leave('an outline that cannot be read');
     this.segments += path?.length ?? 0;
     return path && path.length > 0 ? path : undefined;
   }
 
-  #paint(element: Element, name: string, { map, style, clip, opacity }: Around): void {
+  #paint(element: Element, name: string, { map, style, clip, opacity }: Around, marked: (property: string) => string | undefined): void {
     if (style.visibility !== 'visible') return;
     const path = this.#path(element, name);
     if (!path) return;
@@ -318,6 +326,8 @@ class Walk {
       this.#put(stroke, clip ? intersection(whole, clip) : whole);
     };
     const strokeFirst = /^\s*stroke/.test(style['paint-order']);
+    if (['marker', 'marker-start', 'marker-mid', 'marker-end'].some((which) => urlOf(marked(which))))
+      this.#leave('arrow heads and other markers');
     if (strokeFirst) paintStroke();
     paintFill();
     if (!strokeFirst) paintStroke();
