@@ -2,10 +2,10 @@ import { importSvg } from '../core/src/artwork';
 import { paintedFigures } from './asPainted';
 import { atMost, seeded, timed, type Figure } from './figure';
 
-/** A drawing of about 1 MB: groups of shapes with curves, transforms and a dozen colours. */
+/** A drawing of about 1 MB, with as many digits as some programs write: groups of shapes with curves, transforms and a dozen colours. */
 function largeSvg(bytes: number, seed = 1): string {
   const random = seeded(seed);
-  const n = (most: number) => (random() * most).toFixed(2);
+  const n = (most: number) => (random() * most).toFixed(8);
   const parts: string[] = [];
   for (let size = 0; size < bytes;) {
     const curves = Array.from({ length: 12 }, () => `c${n(9)} ${n(9)} ${n(9)}-${n(9)} ${n(9)} ${n(9)}`).join('');

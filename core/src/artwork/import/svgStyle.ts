@@ -1,4 +1,6 @@
-import type { Element } from '@xmldom/xmldom';
+import type { Element, Node } from '@xmldom/xmldom';
+import { compile, type Options } from 'css-select';
+import { generate, parse, walk, type CssNode, type Declaration, type Rule as CssRule, type Selector } from 'css-tree';
 
 /** What an element is drawn with, as far as a knife is concerned; values as written. */
 export interface Style {
@@ -44,93 +46,163 @@ export const FIRST_STYLE: Style = {
 };
 const INHERITED = Object.keys(FIRST_STYLE) as (keyof Style)[];
 
+/** One selector of a rule with what it sets. */
 interface Rule {
-  /** Compound selectors, the element's own last. */
-  readonly selector: readonly Compound[];
+  readonly fits: (element: Element) => boolean;
+  /** Ids, classes, tags (Selectors Level 4, section 17). */
   readonly weight: number;
-  readonly values: ReadonlyMap<string, string>;
+  readonly values: ReadonlyMap<string, Said>;
 }
-interface Compound {
-  readonly tag?: string;
-  readonly id?: string;
-  readonly classes: readonly string[];
+/** A value, and whether it is important. */
+interface Said {
+  readonly text: string;
+  readonly important: boolean;
 }
 export type StyleSheet = readonly Rule[];
 
 const nameOf = (element: Element): string => element.nodeName.toLowerCase().replace(/^svg:/, '');
+const isElement = (node: Node): node is Element => node.nodeType === 1;
+const childrenOf = (node: Node): Node[] => {
+  const children: Node[] = [];
+  for (let child = node.firstChild; child; child = child.nextSibling) children.push(child);
+  return children;
+};
 
-function readCompound(text: string): Compound | undefined {
-  const found = /^(\*|[\w-]+)?((?:[.#][\w-]+)*)$/.exec(text);
-  if (!found) return undefined;
-  const marks = found[2]!.match(/[.#][\w-]+/g) ?? [];
-  return {
-    ...(found[1] && found[1] !== '*' ? { tag: found[1].toLowerCase() } : {}),
-    ...(marks.some((m) => m[0] === '#') ? { id: marks.find((m) => m[0] === '#')!.slice(1) } : {}),
-    classes: marks.filter((m) => m[0] === '.').map((m) => m.slice(1)),
-  };
+/** How selectors see a drawing. */
+const adapter: NonNullable<Options<Node, Element>['adapter']> = {
+  isTag: isElement,
+  getName: nameOf,
+  getAttributeValue: (element, name) => element.getAttribute(name) ?? undefined,
+  hasAttrib: (element, name) => element.hasAttribute(name),
+  getChildren: childrenOf,
+  getParent: (element) => element.parentNode,
+  getSiblings: (node) => (node.parentNode ? childrenOf(node.parentNode) : [node]),
+  getText: (node) => node.textContent ?? '',
+  removeSubsets: (nodes) => nodes,
+};
+
+function saidIn(block: CssNode): Map<string, Said> {
+  const values = new Map<string, Said>();
+  walk(block, {
+    visit: 'Declaration',
+    enter({ property, value, important }: Declaration) {
+      const name = property.startsWith('--') ? property : property.toLowerCase();
+      const text = generate(value).trim();
+      // what is important is not set again by what is not
+      if (text && !(values.get(name)?.important && !important)) values.set(name, { text, important: important !== false });
+    },
+  });
+  return values;
 }
 
-function readDeclarations(text: string): Map<string, string> {
-  const values = new Map<string, string>();
-  for (const declaration of text.split(';')) {
-    const colon = declaration.indexOf(':');
-    if (colon < 0) continue;
-    const value = declaration
-      .slice(colon + 1)
-      .replace(/!\s*important/i, '')
-      .trim();
-    if (value) values.set(declaration.slice(0, colon).trim().toLowerCase(), value);
-  }
-  return values;
+function readDeclarations(text: string): Map<string, Said> {
+  if (!text.includes(':')) return new Map();
+  return saidIn(parse(text, { context: 'declarationList', parseValue: false, onParseError: () => undefined }));
+}
+
+/** How much a selector weighs. */
+function weightOf(selector: CssNode): number {
+  let weight = 0;
+  walk(selector, (node) => {
+    if (node.type === 'IdSelector') weight += 10_000;
+    else if (node.type === 'ClassSelector' || node.type === 'AttributeSelector') weight += 100;
+    else if (node.type === 'PseudoClassSelector' && !/^(not|is|where|has)$/i.test(node.name)) weight += 100;
+    else if (node.type === 'TypeSelector' && node.name !== '*') weight += 1;
+  });
+  return weight;
+}
+
+/** What the last part of a selector asks for by name: most elements are passed over by this alone. */
+function quickly(selector: Selector): (element: Element) => boolean {
+  const last: CssNode[] = [];
+  selector.children.forEach((node) => {
+    if (node.type === 'Combinator') last.length = 0;
+    else last.push(node);
+  });
+  const names = (type: CssNode['type']) => last.flatMap((node) => (node.type === type ? [(node as { name: string }).name] : []));
+  const [tag] = names('TypeSelector').filter((name) => name !== '*');
+  const [id] = names('IdSelector');
+  const [wanted] = names('ClassSelector');
+  return (element) =>
+    (tag === undefined || nameOf(element) === tag.toLowerCase().replace(/^svg\|/, '')) &&
+    (id === undefined || element.getAttribute('id') === id) &&
+    (wanted === undefined || (element.getAttribute('class') ?? '').split(/\s+/).includes(wanted));
 }
 
 /** The most rules that are looked at: a style sheet is no place to hide a day's work. */
 const MOST_RULES = 4000;
 
-/**
- * Reads style sheets inside a drawing: selectors of tag, class and id, alone, together and one inside another. Rules for media and others
- * are passed over.
- */
-export function readStyleSheet(text: string): StyleSheet {
-  const rules: Rule[] = [];
-  const plain = text.replace(/\/\*[\s\S]*?\*\//g, '').replace(/<!\[CDATA\[|\]\]>|<!--|-->/g, '');
-  for (const [, selectors, body] of plain.matchAll(/([^{}]+)\{([^{}]*)\}/g)) {
-    if (rules.length > MOST_RULES) break;
-    const values = readDeclarations(body!);
-    for (const one of selectors!.split(',')) {
-      const compounds = one.trim().split(/\s+/).map(readCompound);
-      if (compounds.length === 0 || compounds.some((c) => c === undefined)) continue;
-      const selector = compounds as Compound[];
-      const weight = selector.reduce((sum, c) => sum + (c.id ? 10_000 : 0) + c.classes.length * 100 + (c.tag ? 1 : 0), 0);
-      rules.push({ selector, weight, values });
-    }
-  }
-  return rules;
-}
-
-const fits = (element: Element, { tag, id, classes }: Compound): boolean => {
-  if (tag && nameOf(element) !== tag) return false;
-  if (id && element.getAttribute('id') !== id) return false;
-  const own = (element.getAttribute('class') ?? '').split(/\s+/);
-  return classes.every((c) => own.includes(c));
+/** Whether rules for some media hold for what is looked at: no condition, or all, or a screen. */
+const isShown = (prelude: CssNode | null): boolean => {
+  const media = prelude ? generate(prelude).toLowerCase() : '';
+  return media === '' || media.split(',').some((one) => /^(only )?(all|screen)$/.test(one.trim()));
 };
 
-function matches(element: Element, selector: readonly Compound[]): boolean {
-  if (!fits(element, selector.at(-1)!)) return false;
-  let rest = selector.length - 2;
-  for (let up = element.parentNode; rest >= 0 && up && up.nodeType === 1; up = up.parentNode)
-    if (fits(up as Element, selector[rest]!)) rest -= 1;
-  return rest < 0;
+/** Reads the style sheets inside a drawing. Rules for other media than a screen are passed over, and what cannot be read is. */
+export function readStyleSheet(text: string): StyleSheet {
+  const rules: Rule[] = [];
+  const plain = text.replace(/<!\[CDATA\[|\]\]>|<!--|-->/g, '');
+  if (!plain.includes('{')) return rules;
+  const sheet = parse(plain, { parseValue: false, parseCustomProperty: false, onParseError: () => undefined });
+  walk(sheet, {
+    visit: 'Rule',
+    enter(rule: CssRule) {
+      if (rules.length > MOST_RULES || rule.prelude.type !== 'SelectorList') return;
+      if (this.atrule && !(this.atrule.name.toLowerCase() === 'media' && isShown(this.atrule.prelude))) return;
+      const values = saidIn(rule.block);
+      const own: Rule[] = [];
+      try {
+        rule.prelude.children.forEach((selector) => {
+          if (selector.type !== 'Selector') throw new Error('not a selector');
+          const quick = quickly(selector);
+          const matches = compile<Node, Element>(generate(selector), { adapter, xmlMode: true });
+          own.push({ fits: (element) => quick(element) && matches(element), weight: weightOf(selector), values });
+        });
+      } catch {
+        // a list of which one part cannot be read holds for nothing
+        return;
+      }
+      rules.push(...own);
+    },
+  });
+  return rules.toSorted((a, b) => a.weight - b.weight);
 }
 
-/** Everything that is said of an element itself: attributes, then style sheets by weight, then its own style. */
+/** Names of properties that stand in a value for what they are set to; so deep at most, and so far up. */
+const VAR = /var\(\s*(--[\w-]+)\s*(?:,\s*([^()]*(?:\([^()]*\)[^()]*)*))?\)/;
+const MOST_VARS = 20;
+
+/**
+ * Everything that is said of an element itself: attributes, then style sheets by weight, then its own style, then what is important in them.
+ * Names that stand for values are looked up.
+ */
 export function ownValues(element: Element, sheet: StyleSheet): (property: string) => string | undefined {
+  const said = saidOf(element, sheet);
+  return (property) => {
+    let text = said(property);
+    for (let step = 0; text?.includes('var(') && step < MOST_VARS; step++) {
+      const [whole, name, instead] = VAR.exec(text) ?? [];
+      if (whole === undefined) return undefined;
+      let found: string | undefined;
+      for (let at: Node | null = element; found === undefined && at && isElement(at); at = at.parentNode) found = saidOf(at, sheet)(name!);
+      const value = found ?? instead?.trim();
+      // a name that stands for nothing makes the whole of it be nothing
+      if (value === undefined) return undefined;
+      text = text.replace(whole, () => value);
+    }
+    return text?.includes('var(') ? undefined : text;
+  };
+}
+
+function saidOf(element: Element, sheet: StyleSheet): (property: string) => string | undefined {
   const own = readDeclarations(element.getAttribute('style') ?? '');
-  const rules = sheet.filter((rule) => matches(element, rule.selector)).toSorted((a, b) => a.weight - b.weight);
-  return (property) =>
-    own.get(property) ??
-    rules.findLast((rule) => rule.values.has(property))?.values.get(property) ??
-    (element.getAttribute(property)?.trim() || undefined);
+  const rules = sheet.filter((rule) => rule.fits(element));
+  return (property) => {
+    const inRules = rules.flatMap((rule) => rule.values.get(property) ?? []);
+    const inOwn = own.get(property);
+    const last = inOwn?.important ? inOwn : (inRules.findLast(({ important }) => important) ?? inOwn ?? inRules.at(-1));
+    return last?.text ?? (element.getAttribute(property)?.trim() || undefined);
+  };
 }
 
 /** The style of an element inside one with a style. */
