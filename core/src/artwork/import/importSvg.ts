@@ -3,7 +3,7 @@ import { good, refused, type Result } from '../../units';
 import { boxHeight, boxOfPoints, boxWidth, controlPoints, flatten, mapPath, type Path } from '../../geometry';
 import type { DrawnPart } from '../../job';
 import { cutLines } from './hairlines';
-import { mmOfUnit } from './svgFrame';
+import { mmOfUnit, pageOf, type ViewBox } from './svgFrame';
 import type { SetText } from './svgText';
 import { isShade } from '../partsShown';
 import { lighten } from './lighten';
@@ -14,6 +14,8 @@ export interface ImportedDrawing {
   parts: DrawnPart[];
   /** One sentence a kind of thing that was left out. */
   leftOut: string[];
+  /** Parts that lie off the page: there, and not cut, until they are taken back. */
+  dropped?: string[];
   /** How large the file says that it is, mm; nothing where it does not say. */
   asDrawn?: { width: number; height: number };
   /** Its thin lines were taken for outlines. */
@@ -21,6 +23,19 @@ export interface ImportedDrawing {
 }
 
 const samePaint = (a: Paint, b: Paint): boolean => a.colour === b.colour && a.opacity === b.opacity && a.middle === b.middle;
+
+/** The parts that lie wholly off the page of their drawing; none where all do, for then the page is not meant. */
+function offPage(parts: readonly DrawnPart[], page: ViewBox | undefined): string[] {
+  if (!page) return [];
+  const [x, y, width, height] = page;
+  const off = parts.filter(({ path }) => {
+    const box = boxOfPoints(controlPoints(path));
+    // parts run up, the page runs down; what has no area is nowhere
+    if (!(boxWidth(box) > 0 && boxHeight(box) > 0)) return false;
+    return box.minX >= x + width || box.maxX <= x || box.minY >= -y || box.maxY <= -(y + height);
+  });
+  return off.length < parts.length ? off.map(({ id }) => id) : [];
+}
 
 /** Larger files are refused, bytes. */
 const SVG_MOST_BYTES = 20 * 1024 * 1024;
@@ -109,14 +124,18 @@ export function importSvg(text: string, name: string, newId: () => string, setTe
       parts.push({ id: newId(), colour, path, fill: rule, ...(opacity === undefined ? {} : { opacity }), ...(middle ? { middle } : {}) });
     }
   }
+  const off = offPage(parts, pageOf(root));
+  if (off.length > 0) gone.push(`${off.length} ${off.length === 1 ? 'shape' : 'shapes'} off the page (“Take it apart” takes them back)`);
   const light = lighten(parts, name);
   const mm = mmOfUnit(root);
   // shades are left out, and do not count in its size
-  const solid = painted.filter((one) => !isShade(one, {}));
+  const away = new Set(off);
+  const solid = painted.filter((one, i) => !isShade(one, {}) && !away.has(parts[i]?.id ?? ''));
   const ink = boxOfPoints((solid.length > 0 ? solid : painted).flatMap(({ path }) => flatten(path).flat()));
   return light.ok
     ? good({
         ...{ parts: light.value, leftOut: gone },
+        ...(off.length > 0 ? { dropped: off } : {}),
         ...(mm ? { asDrawn: { width: boxWidth(ink) * mm, height: boxHeight(ink) * mm } } : {}),
         ...(cut ? { cutLines: true as const } : {}),
       })

@@ -43,6 +43,15 @@ export function mmOfUnit(root: Element): number | undefined {
   return Math.abs(across - up) <= 0.01 * across ? Math.min(across, up) : undefined;
 }
 
+/** The page of a drawing, user units: its viewBox, else its width and height; nothing where it says neither. */
+export function pageOf(root: Element): ViewBox | undefined {
+  const box = viewBoxOf(root);
+  const [width, height] = [userLength(root.getAttribute('width')), userLength(root.getAttribute('height'))];
+  // a share of what it is shown in is no page
+  const plain = !/%/.test(`${root.getAttribute('width')}${root.getAttribute('height')}`);
+  return box ?? (plain && width && height ? [0, 0, width, height] : undefined);
+}
+
 /** How large the whole drawing is, user units: its viewBox, else its width and height, else a hundred. */
 export function sizeOfDrawing(root: Element): { width: number; height: number } {
   const box = viewBoxOf(root);

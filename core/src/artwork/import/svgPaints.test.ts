@@ -150,3 +150,31 @@ describe('what is told as left out', () => {
     expect(leftOut).toEqual(['arrow heads and other markers']);
   });
 });
+
+describe('the page of a drawing', () => {
+  const laid = (frame: string, inner: string) => {
+    let n = 0;
+    const read = importSvg(`<svg xmlns="http://www.w3.org/2000/svg" ${frame}>${inner}</svg>`, 'a.svg', () => `p${(n += 1)}`);
+    if (!read.ok) throw new Error(read.problem.found);
+    return read.value;
+  };
+  const inside = '<rect x="10" y="10" width="40" height="20"/>';
+  const beyond = '<rect x="400" y="10" width="9" height="9" fill="#ff0000"/>';
+  it.each(['viewBox="0 0 100 50"', 'width="100" height="50"', 'viewBox="-20 -20 200 90" width="200mm" height="90mm"'])(
+    'is kept to: what lies wholly off it is there and not cut, and told (%s)',
+    (frame) => {
+      const found = laid(frame, inside + beyond);
+      expect(found.parts).toHaveLength(2);
+      expect(found.dropped).toEqual(['p2']);
+      expect(found.leftOut.join()).toMatch(/1 shape off the page/);
+      expect(partsShown(found).map(({ colour }) => colour)).toEqual(['#000000']);
+      if (found.asDrawn) expect(found.asDrawn.width).toBeCloseTo(40, 6);
+    },
+  );
+  it('is not meant where all lies off it, where there is none, and where a shape reaches over its edge', () => {
+    expect(laid('viewBox="0 0 100 50"', beyond).dropped).toBeUndefined();
+    expect(laid('', inside + beyond).dropped).toBeUndefined();
+    expect(laid('width="100%" height="100%"', inside + beyond).dropped).toBeUndefined();
+    expect(laid('viewBox="0 0 20 20"', inside + inside).dropped).toBeUndefined();
+  });
+});
