@@ -1,4 +1,7 @@
-import { boxOfPoints, controlPoints, distance, type Path, type Point, type Segment } from '../../geometry';
+import { boxOfPoints, controlPoints, type Path, type Point, type Segment } from '../../geometry';
+import { endOf, type Way } from './dxfWays';
+import { joinWays } from './joinWays';
+import { loopsAsMeant } from './loopsAsMeant';
 
 /** A line that is stroked and not filled, in the drawing's own units. */
 export interface Hairline {
@@ -10,8 +13,10 @@ export interface Hairline {
 
 /** A pen thinner than this share of the drawing draws where a knife goes, not film that stays. */
 const THIN = 1 / 300;
-/** Ends nearer than this share of the drawing meet. */
-const MEET = 1 / 20_000;
+/** Ends nearer than this meet: mm where the drawing says its size, and a share of it in any case. */
+const MEET_MM = 0.05;
+const MEET = 1 / 10_000;
+const MOST_MEET = 1 / 100;
 
 /** With more open lines than this share of the closed ones it is a drawing of lines, not a cut file. */
 const MOST_OPEN = 0.2;
@@ -26,42 +31,50 @@ function waysOf(path: Path): Segment[][] {
   return ways;
 }
 
-const endsOf = (way: readonly Segment[]): [Point, Point] | undefined => {
-  const first = way[0];
-  const last = way.filter(([kind]) => kind !== 'Z').at(-1);
-  return first && last && first[0] === 'M' ? [first[1] as Point, last.at(-1) as Point] : undefined;
-};
+const twoThirds = (from: Point, to: Point): Point => [from[0] + (2 / 3) * (to[0] - from[0]), from[1] + (2 / 3) * (to[1] - from[1])];
+
+/** A line as a way of straight steps and cubics; nothing where it goes nowhere. */
+function wayOfLine(line: readonly Segment[], colour: string): Way | undefined {
+  const [first, ...rest] = line;
+  if (first?.[0] !== 'M') return undefined;
+  const way: Way = { from: first[1], segments: [], closed: rest.at(-1)?.[0] === 'Z', colour };
+  for (const segment of rest) {
+    if (segment[0] === 'Q') way.segments.push(['C', twoThirds(endOf(way), segment[1]), twoThirds(segment[2], segment[1]), segment[2]]);
+    else if (segment[0] !== 'Z') way.segments.push(segment);
+  }
+  return way.segments.length > 0 ? way : undefined;
+}
 
 /** A drawing whose thin lines are where the knife goes. */
 export interface CutLines {
-  readonly outlines: readonly { readonly colour: string; readonly path: Path }[];
+  readonly outlines: readonly { readonly colour: string; readonly path: Path; readonly fill: 'nonzero' | 'evenodd' }[];
   /** Lines that do not close. */
   readonly open: number;
+  /** Outlines that were there twice. */
+  readonly twice: number;
 }
 
 /**
- * Takes the thin lines of a drawing that has nothing but thin lines for outlines, as cut files have them: those of one colour together, what
- * lies within another is a hole.
+ * Takes the thin lines of a drawing that has nothing but thin lines for outlines, as cut files have them: lines of one colour that meet are joined, what
+ * lies within another is a hole, and what was drawn twice counts once.
  *
+ * @param mm millimetres a unit of the drawing, where it says so
  * @returns nothing where lines are thick enough to be meant as film, or none closes
  */
-export function cutLines(lines: readonly Hairline[]): CutLines | undefined {
+export function cutLines(lines: readonly Hairline[], mm?: number): CutLines | undefined {
   const box = boxOfPoints(lines.flatMap(({ path }) => controlPoints(path)));
   const size = Math.max(box.maxX - box.minX, box.maxY - box.minY);
   if (!(size > 0) || lines.some(({ width }) => width > size * THIN)) return undefined;
-  let [open, closed] = [0, 0];
-  const byColour = new Map<string, Segment[]>();
-  for (const { colour, path } of lines)
-    for (const way of waysOf(path)) {
-      const ends = endsOf(way);
-      const shut = way.at(-1)?.[0] === 'Z';
-      if (!ends || way.length < 3 || (!shut && distance(...ends) > size * MEET)) {
-        open += 1;
-        continue;
-      }
-      closed += 1;
-      byColour.set(colour, [...(byColour.get(colour) ?? []), ...way, ...(shut ? [] : [['Z'] as const])]);
-    }
-  const outlines = [...byColour].map(([colour, path]) => ({ colour, path }));
-  return closed > 0 && open <= closed * MOST_OPEN ? { outlines, open } : undefined;
+  const same = mm ? Math.min(MEET_MM / mm, size * MOST_MEET) : size * MEET;
+  const ways = lines.flatMap(({ colour, path }) => waysOf(path).flatMap((way) => wayOfLine(way, colour) ?? []));
+  const { closed, open } = joinWays(ways, same);
+  const byColour = new Map<string, Way[]>();
+  for (const way of closed) byColour.set(way.colour, [...(byColour.get(way.colour) ?? []), way]);
+  let twice = 0;
+  const outlines = [...byColour].map(([colour, own]) => {
+    const meant = loopsAsMeant(own, same);
+    twice += meant.twice;
+    return { colour, path: meant.path, fill: meant.fill };
+  });
+  return closed.length > 0 && open.length <= closed.length * MOST_OPEN ? { outlines, open: open.length, twice } : undefined;
 }

@@ -5,7 +5,6 @@ import {
   boxHeight,
   boxOfPoints,
   boxWidth,
-  distance,
   flatten,
   mapPath,
   rotation,
@@ -16,8 +15,9 @@ import {
   type Transform,
 } from '../../geometry';
 import type { DrawnPart } from '../../job';
-import { degrees, endOf, reversed, wayOf, type Entity, type Vertex, type Way } from './dxfWays';
-import { loopsAsMeant } from './dxfLoops';
+import { degrees, endOf, wayOf, type Entity, type Vertex, type Way } from './dxfWays';
+import { joinWays } from './joinWays';
+import { loopsAsMeant } from './loopsAsMeant';
 import type { ImportedDrawing } from './importSvg';
 import { lighten } from './lighten';
 
@@ -62,44 +62,6 @@ function faultyLine(text: string): number {
     x = code === '10';
   }
   return 0;
-}
-
-/** Joins open ways end to end into closed ones; what stays open is returned apart. */
-function joined(ways: readonly Way[], same: number): { closed: Way[]; open: Way[] } {
-  // a short straight line has its ends beside each other, and is no outline
-  const curved = (w: Way) => w.segments.length > 1 || w.segments[0]?.[0] !== 'L';
-  const closed = ways.filter((w) => w.closed || (curved(w) && distance(w.from, endOf(w)) <= same));
-  let left = ways.filter((w) => !closed.includes(w));
-  const open: Way[] = [];
-  const cell = (p: Point) => `${Math.round(p[0] / same / 4)} ${Math.round(p[1] / same / 4)}`;
-  const ends = new Map<string, Way[]>();
-  const keys = (p: Point) => {
-    const all = new Set<string>();
-    for (const dx of [-same, 0, same]) for (const dy of [-same, 0, same]) all.add(cell([p[0] + dx, p[1] + dy]));
-    return all;
-  };
-  for (const way of left) for (const end of [way.from, endOf(way)]) ends.set(cell(end), [...(ends.get(cell(end)) ?? []), way]);
-  const used = new Set<Way>();
-  for (const start of left) {
-    if (used.has(start)) continue;
-    used.add(start);
-    let chain = start;
-    for (;;) {
-      const end = endOf(chain);
-      if (distance(chain.from, end) <= same) break;
-      const next = [...keys(end)]
-        .flatMap((key) => ends.get(key) ?? [])
-        .find((w) => !used.has(w) && w.colour === chain.colour && (distance(w.from, end) <= same || distance(endOf(w), end) <= same));
-      if (!next) break;
-      used.add(next);
-      const piece = distance(next.from, end) <= same ? next : reversed(next);
-      chain = { ...chain, segments: [...chain.segments, ...piece.segments] };
-    }
-    if (distance(chain.from, endOf(chain)) <= same && chain.segments.length > 1) closed.push(chain);
-    else open.push(chain);
-  }
-  left = [];
-  return { closed, open };
 }
 
 /**
@@ -194,7 +156,7 @@ export function importDxf(text: string, name: string, newId: () => string): Resu
   }
   const mm = MM_OF_UNIT[Number(read.header?.['$INSUNITS'] ?? 0)];
   const same = Math.max(1e-9, mm ? Math.min(SAME_MM / mm, (high - low) / 100) : (high - low) * SAME_SHARE);
-  const { closed, open } = joined(ways, same);
+  const { closed, open } = joinWays(ways, same);
   if (closed.length === 0)
     return refuse(
       `"${name}" has no closed outline${open.length > 0 ? `: its ${open.length} ${open.length === 1 ? 'line stays' : 'lines stay'} open` : ''}.`,

@@ -81,9 +81,9 @@ export function importSvg(text: string, name: string, newId: () => string, setTe
   }
   const { painted: all, lines, leftOut, gradients, tooDeep, tooMany } = gatherSvg(root, setText);
   // a drawing of nothing but thin lines is a cut file: they are where the knife goes
-  const cut = lines.length > 0 && lines.length === all.length ? cutLines(lines) : undefined;
+  const cut = lines.length > 0 && lines.length === all.length ? cutLines(lines, mmOfUnit(root)) : undefined;
   const painted: readonly (Paint & { path: Path; rule: 'nonzero' | 'evenodd' })[] = cut
-    ? cut.outlines.map(({ colour, path }) => ({ colour, path, rule: 'evenodd' as const }))
+    ? cut.outlines.map(({ colour, path, fill }) => ({ colour, path, rule: fill }))
     : all;
   // SVG runs down, a workshop's drawing runs up
   const drawn = painted.map((one) => ({ ...one, path: mapPath(one.path, [1, 0, 0, -1, 0, 0]) }));
@@ -101,6 +101,7 @@ export function importSvg(text: string, name: string, newId: () => string, setTe
     ...(gradients > 0
       ? [`what runs from colour to colour (${gradients === 1 ? 'one gradient is' : `${gradients} gradients are`} flat now)`]
       : []),
+    ...(cut && cut.twice > 0 ? [`${cut.twice} ${cut.twice === 1 ? 'outline that was' : 'outlines that were'} there twice`] : []),
     ...(cut && cut.open > 0 ? [`${cut.open} open ${cut.open === 1 ? 'line' : 'lines'}`] : []),
   ];
   const box = boxOfPoints(drawn.flatMap((d) => controlPoints(d.path)));

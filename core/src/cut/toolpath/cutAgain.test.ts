@@ -94,6 +94,20 @@ describe('a cut file that is taken in again', () => {
     expect(area(svg(line(square, 0.1)))).toBeCloseTo(6400, 3);
     expect(area(svg(line(square, 2)))).toBeCloseTo(4 * 80 * 2, 0);
     expect(area(svg(line(square, 0.1) + line('M10 10L50 50', 0.1) + line('M10 90L50 50', 0.1)))).toBeLessThan(100);
+    // lines that meet are joined, with gaps of up to a twentieth of a millimetre; what was drawn twice counts once, and is told
+    const pieces = [line('M10 10H90V90', 0.1), line('M10 10.005V90Q50 90 90 90', 0.1)].join('');
+    expect(area(svg(pieces))).toBeCloseTo(6400, 0);
+    const twice = svg(line(square, 0.1) + line('M90 90H10V10H90Z', 0.1) + line('M30 30H50V50H30Z', 0.1));
+    expect(area(twice)).toBeCloseTo(6400 - 400, 3);
+    expect(twice.ok && twice.value.leftOut).toEqual(['1 outline that was there twice']);
+    const inMm = (by: number) =>
+      importSvg(
+        `<svg xmlns="http://www.w3.org/2000/svg" width="100mm" height="100mm" viewBox="0 0 100 100">${line(`M10 10H90V90H10V${10 + by}`, 0.1)}</svg>`,
+        'a.svg',
+        ids(),
+      );
+    expect(area(inMm(0.045))).toBeCloseTo(6400, 0);
+    expect(area(inMm(0.5))).toBeLessThan(100);
     // a filled shape beside it: the lines are meant to be seen
     expect(area(svg(`<rect width="10" height="10"/>${line(square, 0.1)}`))).toBeLessThan(200);
     const sized = importSvg(

@@ -1,0 +1,44 @@
+import { distance, type Point } from '../../geometry';
+import { endOf, reversed, type Way } from './dxfWays';
+
+/**
+ * Joins open ways of a colour end to end into closed ones; what stays open is returned apart.
+ *
+ * @param same ends nearer than this meet, units of the drawing
+ */
+export function joinWays(ways: readonly Way[], same: number): { closed: Way[]; open: Way[] } {
+  // a short straight line has its ends beside each other, and is no outline
+  const curved = (w: Way) => w.segments.length > 1 || w.segments[0]?.[0] !== 'L';
+  const closed = ways.filter((w) => w.closed || (curved(w) && distance(w.from, endOf(w)) <= same));
+  let left = ways.filter((w) => !closed.includes(w));
+  const open: Way[] = [];
+  const cell = (p: Point) => `${Math.round(p[0] / same / 4)} ${Math.round(p[1] / same / 4)}`;
+  const ends = new Map<string, Way[]>();
+  const keys = (p: Point) => {
+    const all = new Set<string>();
+    for (const dx of [-same, 0, same]) for (const dy of [-same, 0, same]) all.add(cell([p[0] + dx, p[1] + dy]));
+    return all;
+  };
+  for (const way of left) for (const end of [way.from, endOf(way)]) ends.set(cell(end), [...(ends.get(cell(end)) ?? []), way]);
+  const used = new Set<Way>();
+  for (const start of left) {
+    if (used.has(start)) continue;
+    used.add(start);
+    let chain = start;
+    for (;;) {
+      const end = endOf(chain);
+      if (distance(chain.from, end) <= same) break;
+      const next = [...keys(end)]
+        .flatMap((key) => ends.get(key) ?? [])
+        .find((w) => !used.has(w) && w.colour === chain.colour && (distance(w.from, end) <= same || distance(endOf(w), end) <= same));
+      if (!next) break;
+      used.add(next);
+      const piece = distance(next.from, end) <= same ? next : reversed(next);
+      chain = { ...chain, segments: [...chain.segments, ...piece.segments] };
+    }
+    if (distance(chain.from, endOf(chain)) <= same && chain.segments.length > 1) closed.push(chain);
+    else open.push(chain);
+  }
+  left = [];
+  return { closed, open };
+}
