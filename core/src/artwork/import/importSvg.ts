@@ -3,6 +3,7 @@ import { good, refused, type Result } from '../../units';
 import { boxHeight, boxOfPoints, boxWidth, controlPoints, flatten, mapPath, type Path } from '../../geometry';
 import type { DrawnPart } from '../../job';
 import { cutLines } from './hairlines';
+import { withoutEntities } from './svgEntities';
 import { mmOfUnit, pageOf, type ViewBox } from './svgFrame';
 import type { SetText } from './svgText';
 import { isShade } from '../partsShown';
@@ -60,13 +61,15 @@ export function importSvg(text: string, name: string, newId: () => string, setTe
       'Save it without pictures, or simplify it, and drop it in again.',
     );
   }
-  if (/<!ENTITY/i.test(text)) return refused(`"${name}" defines entities of its own.`, 'a plain SVG', name, 'Save it again as plain SVG.');
+  const plain = withoutEntities(text, SVG_MOST_BYTES);
+  if (plain === undefined)
+    return refused(`"${name}" fetches entities from elsewhere, or nests them.`, 'a plain SVG', name, 'Save it again as plain SVG.');
   const faults: string[] = [];
   let root: Element | null = null;
   try {
     root = new DOMParser({
       onError: (level, message) => void (level !== 'warning' && faults.push(message)),
-    }).parseFromString(text, 'image/svg+xml').documentElement;
+    }).parseFromString(plain, 'image/svg+xml').documentElement;
   } catch (error) {
     faults.push(String(error instanceof Error ? error.message : error));
   }

@@ -1,5 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
-import { boxHeight, boxOfPoints, boxWidth, controlPoints } from '../../geometry';
+import { boxHeight, boxOfPoints, boxWidth, controlPoints, flatten, IDENTITY, regionArea, regionOf } from '../../geometry';
 import { partsShown } from '../partsShown';
 import { meltedColours } from '../meltedColours';
 import { importSvg, type ImportedDrawing } from './importSvg';
@@ -176,5 +176,44 @@ describe('the page of a drawing', () => {
     expect(laid('', inside + beyond).dropped).toBeUndefined();
     expect(laid('width="100%" height="100%"', inside + beyond).dropped).toBeUndefined();
     expect(laid('viewBox="0 0 20 20"', inside + inside).dropped).toBeUndefined();
+  });
+});
+
+describe('what programs write', () => {
+  const area = (text: string) => {
+    const read = importSvg(text, 'a.svg', () => 'p');
+    if (!read.ok) throw new Error(read.problem.found);
+    return read.value.parts.reduce((sum, { path, fill }) => sum + regionArea(regionOf(flatten(path, IDENTITY, 0.01), fill)), 0);
+  };
+  const svg = (inner: string) => `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 100 100">${inner}</svg>`;
+  it('names of their own for addresses and colours are written out; fetched or nested ones are refused', () => {
+    const entity = (defined: string, used = '&ink;') =>
+      `<?xml version="1.0"?><!DOCTYPE svg PUBLIC "-//W3C//DTD SVG 1.1//EN" "http://www.w3.org/Graphics/SVG/1.1/DTD/svg11.dtd" [ ${defined} ]><svg xmlns="&ns;" viewBox="0 0 9 9"><rect width="4" height="2" fill="${used}"/></svg>`;
+    const ns = '<!ENTITY ns "http://www.w3.org/2000/svg">';
+    expect(area(entity(`${ns}<!ENTITY ink '#ff0000'>`))).toBeCloseTo(8, 6);
+    for (const bad of [
+      '<!ENTITY ink SYSTEM "file:///etc/passwd">',
+      '<!ENTITY a "#ff"><!ENTITY ink "&a;0000">',
+      '<!ENTITY % p "x"><!ENTITY ink "#ff0000">',
+      `<!ENTITY ink "${'9'.repeat(3000)}">`,
+    ]) {
+      const read = importSvg(entity(ns + bad), 'a.svg', () => 'p');
+      expect(read.ok ? '' : read.problem.found).toMatch(/entities/);
+    }
+    const long = importSvg(entity(`${ns}<!ENTITY ink "${'9'.repeat(1900)}">`, '&ink;'.repeat(12_000)), 'a.svg', () => 'p');
+    expect(long.ok ? '' : long.problem.found).toMatch(/entities/);
+  });
+  it('what is said of a mask holds in it, clips are clipped themselves, and a ring of clips ends', () => {
+    const box = '<rect width="100" height="100"/>';
+    expect(area(svg(`<mask id="m" fill="#ffffff"><rect width="10" height="10"/></mask><g mask="url(#m)">${box}</g>`))).toBeCloseTo(100, 3);
+    const clips = `<clipPath id="a" clip-path="url(#b)"><rect width="50" height="10"/></clipPath><clipPath id="b"><rect width="10" height="50"/></clipPath>`;
+    expect(area(svg(`${clips}<g clip-path="url(#a)">${box}</g>`))).toBeCloseTo(100, 3);
+    const ring = `<clipPath id="a" clip-path="url(#a)"><rect width="50" height="10"/></clipPath>`;
+    expect(area(svg(`${ring}<g clip-path="url(#a)">${box}</g>`))).toBeCloseTo(500, 3);
+  });
+  it('a pen that keeps its width is as wide however large its shape is made', () => {
+    const line = (more: string) => `<path transform="scale(10)" d="M1 1L9 1" stroke="#000" stroke-width="4" ${more}/>`;
+    expect(area(svg(line('')))).toBeCloseTo(80 * 40, 0);
+    expect(area(svg(line('vector-effect="non-scaling-stroke"')))).toBeCloseTo(80 * 4, 0);
   });
 });

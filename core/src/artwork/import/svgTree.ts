@@ -143,6 +143,8 @@ class Walk {
   tooDeep = false;
   segments = 0;
   #uses = 0;
+  /** Clips that are being worked out. */
+  readonly #clipping = new Set<string>();
   readonly #sheet: StyleSheet;
   readonly #byId = new Map<string, Element>();
   /** Width and height of the drawing, user units. */
@@ -318,10 +320,15 @@ class Walk {
     };
     const paintStroke = () => {
       if (!stroke) return;
-      const whole = this.#strokeOf(path, style, map);
+      const keeps = /non-scaling-stroke/.test(marked('vector-effect') ?? '');
+      const whole = this.#strokeOf(path, style, map, keeps);
       if (!fill && !clip && whole.length > 0) {
         const size = Math.sqrt(Math.abs(map[0] * map[3] - map[1] * map[2]));
-        this.lines.push({ colour: stroke.colour, path: mapPath(path, map), width: (userLength(style['stroke-width']) ?? 1) * size });
+        this.lines.push({
+          colour: stroke.colour,
+          path: mapPath(path, map),
+          width: (userLength(style['stroke-width']) ?? 1) * (keeps ? 1 : size),
+        });
       }
       this.#put(stroke, clip ? intersection(whole, clip) : whole);
     };
@@ -333,9 +340,11 @@ class Walk {
     if (!strokeFirst) paintStroke();
   }
 
-  #strokeOf(path: Path, style: Style, map: Transform): Region {
+  #strokeOf(path: Path, drawn: Style, map: Transform, keeps = false): Region {
     // the pen is round in the drawing's own units: stroked there, then mapped
     const size = Math.sqrt(Math.abs(map[0] * map[3] - map[1] * map[2])) || 1;
+    // a pen that keeps its width is as wide as it says on the page, however much its shape is made larger
+    const style = keeps ? { ...drawn, 'stroke-width': String((userLength(drawn['stroke-width']) ?? 1) / size) } : drawn;
     const scale = this.#work * size;
     if (!(scale > 1e-9) || !Number.isFinite(scale) || this.#tooFar(path, map, userLength(style['stroke-width']) ?? 1)) return [];
     const own = strokeRegion(path, style, scale);
@@ -440,7 +449,12 @@ class Walk {
       const stroke = own.stroke === 'none' ? undefined : readPaint(own.stroke);
       if (stroke && stroke.opacity >= SEEN) sub.push({ colour: stroke.colour, region: this.#strokeOf(path, own, placed) });
     };
-    for (const child of childrenOf(holder)) gather(child, map, FIRST_STYLE, depth + 1);
+    // what is said of the holder, and around it, is said of what is in it
+    const above: Element[] = [];
+    for (let at: Node | null = holder; at && at.nodeType === 1 && above.length < MOST_DEPTH; at = at.parentNode)
+      above.unshift(at as Element);
+    const style = above.reduce((from, one) => inherit(ownValues(one, this.#sheet), from), FIRST_STYLE);
+    for (const child of childrenOf(holder)) gather(child, map, style, depth + 1);
     return sub;
   }
 
@@ -455,7 +469,13 @@ class Walk {
     }
     const own = readTransform(holder.getAttribute('transform'));
     const areas = this.#areas(holder, own.ok ? then(own.value, at) : at, depth, 'clip-rule');
-    return areas.length === 0 ? [] : union(...areas.map((area) => area.region));
+    const whole = areas.length === 0 ? [] : union(...areas.map((area) => area.region));
+    // a clip may be clipped itself; a ring of clips ends where it began
+    const further = urlOf(ownValues(holder, this.#sheet)('clip-path'));
+    this.#clipping.add(id);
+    const by = further && !this.#clipping.has(further) ? this.#clipRegion(further, element, map, depth + 1) : undefined;
+    this.#clipping.delete(id);
+    return by ? intersection(whole, by) : whole;
   }
 
   /** A mask of plain shapes: what is light lets through, what is dark does not. */
