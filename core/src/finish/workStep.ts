@@ -1,3 +1,4 @@
+// Longer than 300 lines: what steps and waits are about, a row a kind.
 import type { Kept, TestCutWhy } from '../cut';
 import type {
   CautionId,

@@ -6,7 +6,9 @@ useMode(modeRgb);
 useMode(modeLab65);
 useMode(modeLrgb);
 useMode(modeXyz65);
-const deltaE = differenceCiede2000();
+
+/** How differently two colours are seen, both #rrggbb: ΔE2000 (Sharma, Wu and Dalal, 2005). */
+export const colourDifference: (a: string, b: string) => number = differenceCiede2000();
 
 /** How far two colours stand apart. */
 export interface Contrast {
@@ -23,7 +25,7 @@ export const luminance = (colour: string): number => wcagLuminance(colour);
 /** Judges one colour on another; both #rrggbb. */
 export function contrastOf(mark: string, ground: string): Contrast {
   const ratio = wcagContrast(mark, ground);
-  const difference = deltaE(mark, ground);
+  const difference = colourDifference(mark, ground);
   const stop = difference < CONTRAST.stopDifference || (ratio < CONTRAST.stopRatio && difference < CONTRAST.stopRatioDifference);
   return { ratio, difference, verdict: stop ? 'stop' : ratio >= CONTRAST.fineRatio ? 'fine' : 'watch' };
 }

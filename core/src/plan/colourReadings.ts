@@ -1,4 +1,4 @@
-import { isShade, meltedColours, partsShown, SHADE } from '../artwork';
+import { meltedColours, partsLying, partsShown, shadesUnder } from '../artwork';
 import { nearestFilms } from '../fit';
 import { setAt, type Patch, type Reading, type Shop } from '../job';
 import type { Memo } from './memo';
@@ -11,14 +11,15 @@ const count = (n: number, one: string): string => `${n} ${one}${n === 1 ? '' : '
 function shadesReading({ plan: { mark } }: FittingWork, about: Pick<Reading, 'mark' | 'of'>): Reading[] {
   const { artwork } = mark;
   if (artwork.kind !== 'drawing' || artwork.shades) return [];
-  const dropped = new Set(artwork.dropped);
-  const through = artwork.parts.filter(({ id, opacity }) => opacity !== undefined && !dropped.has(id));
+  const lying = partsLying(artwork);
+  const through = lying.filter(({ opacity }) => opacity !== undefined);
   if (through.length === 0) return [];
-  const out = through.filter((part) => isShade(part, artwork)).length;
+  const least = shadesUnder(artwork);
+  const out = through.filter(({ opacity = 1 }) => opacity < least).length;
   const solid = through.length - out;
   const shades = (under: number, mixed = false): Patch =>
     setAt(['marks', mark.id, 'artwork', 'shades'], { under, ...(mixed ? { mixed: true } : {}) });
-  const others = artwork.parts.some(({ id, opacity }) => opacity === undefined && !dropped.has(id));
+  const others = through.length < lying.length;
   return [
     {
       id: `shades:${mark.id}`,
@@ -29,14 +30,14 @@ function shadesReading({ plan: { mark } }: FittingWork, about: Pick<Reading, 'ma
       value: count(through.length, 'shape'),
       limit: 'solid film',
       why: `Film is solid. ${[
-        ...(out > 0 ? [`${count(out, 'shape')} under ${percent(SHADE)} ${out === 1 ? 'is' : 'are'} taken for shade and left out`] : []),
+        ...(out > 0 ? [`${count(out, 'shape')} under ${percent(least)} ${out === 1 ? 'is' : 'are'} taken for shade and left out`] : []),
         ...(solid > 0 ? [`${count(solid, 'shape')} ${solid === 1 ? 'is' : 'are'} cut as solid film`] : []),
       ].join('; ')}.`,
       remedies: [
-        { label: out === 0 ? 'Cut them solid' : solid === 0 ? 'Leave them out' : 'Leave it so', patch: shades(SHADE) },
+        { label: out === 0 ? 'Cut them solid' : solid === 0 ? 'Leave them out' : 'Leave it so', patch: shades(least) },
         ...(out > 0 ? [{ label: 'Cut all of them solid', patch: shades(0) }] : []),
         ...(solid > 0 && others ? [{ label: 'Leave all of them out', patch: shades(1) }] : []),
-        ...(solid > 0 ? [{ label: 'Cut them in their mixed colour', patch: shades(SHADE, true) }] : []),
+        ...(solid > 0 ? [{ label: 'Cut them in their mixed colour', patch: shades(least, true) }] : []),
       ],
     },
   ];

@@ -1,6 +1,6 @@
 import { boxOfPoints, controlPoints, type Path, type Point, type Segment } from '../../geometry';
 import { endOf, type Way } from './dxfWays';
-import { joinWays } from './joinWays';
+import { joinWays, meetWithin } from './joinWays';
 import { loopsAsMeant } from './loopsAsMeant';
 
 /** A line that is stroked and not filled, in the drawing's own units. */
@@ -13,10 +13,6 @@ export interface Hairline {
 
 /** A pen thinner than this share of the drawing draws where a knife goes, not film that stays. */
 const THIN = 1 / 300;
-/** Ends nearer than this meet: mm where the drawing says its size, and a share of it in any case. */
-const MEET_MM = 0.05;
-const MEET = 1 / 10_000;
-const MOST_MEET = 1 / 100;
 
 /** With more open lines than this share of the closed ones it is a drawing of lines, not a cut file. */
 const MOST_OPEN = 0.2;
@@ -65,7 +61,7 @@ export function cutLines(lines: readonly Hairline[], mm?: number): CutLines | un
   const box = boxOfPoints(lines.flatMap(({ path }) => controlPoints(path)));
   const size = Math.max(box.maxX - box.minX, box.maxY - box.minY);
   if (!(size > 0) || lines.some(({ width }) => width > size * THIN)) return undefined;
-  const same = mm ? Math.min(MEET_MM / mm, size * MOST_MEET) : size * MEET;
+  const same = meetWithin(size, mm);
   const ways = lines.flatMap(({ colour, path }) => waysOf(path).flatMap((way) => wayOfLine(way, colour) ?? []));
   const { closed, open } = joinWays(ways, same);
   const byColour = new Map<string, Way[]>();

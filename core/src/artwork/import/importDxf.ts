@@ -16,7 +16,7 @@ import {
 } from '../../geometry';
 import type { DrawnPart } from '../../job';
 import { degrees, endOf, wayOf, type Entity, type Vertex, type Way } from './dxfWays';
-import { joinWays } from './joinWays';
+import { joinWays, meetWithin } from './joinWays';
 import { loopsAsMeant } from './loopsAsMeant';
 import type { ImportedDrawing } from './importSvg';
 import { lighten } from './lighten';
@@ -26,9 +26,6 @@ const DxfParser = (DxfParserModule as unknown as { default?: typeof DxfParserMod
 
 /** Larger files are refused, bytes. */
 const DXF_MOST_BYTES = 20 * 1024 * 1024;
-/** Ends nearer than this are one point: mm where the drawing says its units, else a share of it. */
-const SAME_MM = 0.05;
-const SAME_SHARE = 1e-4;
 const MOST_PIECES = 100_000;
 const MOST_DEPTH = 24;
 
@@ -155,7 +152,7 @@ export function importDxf(text: string, name: string, newId: () => string): Resu
     high = Math.max(high, x, y);
   }
   const mm = MM_OF_UNIT[Number(read.header?.['$INSUNITS'] ?? 0)];
-  const same = Math.max(1e-9, mm ? Math.min(SAME_MM / mm, (high - low) / 100) : (high - low) * SAME_SHARE);
+  const same = meetWithin(high - low, mm);
   const { closed, open } = joinWays(ways, same);
   if (closed.length === 0)
     return refuse(

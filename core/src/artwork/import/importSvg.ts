@@ -6,7 +6,7 @@ import { cutLines } from './hairlines';
 import { withoutEntities } from './svgEntities';
 import { mmOfUnit, pageOf, type ViewBox } from './svgFrame';
 import type { SetText } from './svgText';
-import { isShade } from '../partsShown';
+import { partsShown } from '../partsShown';
 import { lighten } from './lighten';
 import { gatherSvg, MOST_DEPTH, MOST_GATHERED, type Paint } from './svgTree';
 
@@ -132,10 +132,9 @@ export function importSvg(text: string, name: string, newId: () => string, setTe
   if (off.length > 0) gone.push(`${off.length} ${off.length === 1 ? 'shape' : 'shapes'} off the page (“Take it apart” takes them back)`);
   const light = lighten(parts, name);
   const mm = mmOfUnit(root);
-  // shades are left out, and do not count in its size
-  const away = new Set(off);
-  const solid = painted.filter((one, i) => !isShade(one, {}) && !away.has(parts[i]?.id ?? ''));
-  const ink = boxOfPoints((solid.length > 0 ? solid : painted).flatMap(({ path }) => flatten(path).flat()));
+  // its size is that of what is cut: without shades, and without what lies off the page
+  const shown = partsShown({ parts, dropped: off });
+  const ink = boxOfPoints((shown.length > 0 ? shown : parts).flatMap(({ path }) => flatten(path).flat()));
   return light.ok
     ? good({
         ...{ parts: light.value, leftOut: gone },

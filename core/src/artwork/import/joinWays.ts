@@ -1,6 +1,18 @@
 import { distance, type Point } from '../../geometry';
 import { endOf, reversed, type Way } from './dxfWays';
 
+/** Ends nearer than this meet: mm where the drawing says its units, but never more than a hundredth of it; else a share of it. */
+const MEET = { mm: 0.05, most: 1 / 100, share: 1e-4 } as const;
+
+/**
+ * How near ends have to be to meet, units of the drawing.
+ *
+ * @param size its larger side, in its units
+ * @param mm of a unit, where it says so
+ */
+export const meetWithin = (size: number, mm: number | undefined): number =>
+  Math.max(1e-9, mm ? Math.min(MEET.mm / mm, size * MEET.most) : size * MEET.share);
+
 /**
  * Joins open ways of a colour end to end into closed ones; what stays open is returned apart.
  *

@@ -1,5 +1,6 @@
 import type { Element } from '@xmldom/xmldom';
 import { mixed, readPaint } from './colour';
+import { childrenOf, hrefOf, nameOf } from './svgDom';
 import { ownValues, userLength, type StyleSheet } from './svgStyle';
 
 /** A gradient as one flat colour: film has no other. */
@@ -15,13 +16,7 @@ export interface FlatPaint {
 /** A gradient takes its stops from another, which takes them from another: so often. */
 const MOST_STEPS = 16;
 
-const nameOf = (element: Element): string => element.nodeName.toLowerCase().replace(/^svg:/, '');
-const stopsOf = (element: Element): Element[] => {
-  const stops: Element[] = [];
-  for (let child = element.firstChild; child; child = child.nextSibling)
-    if (child.nodeType === 1 && nameOf(child as Element) === 'stop') stops.push(child as Element);
-  return stops;
-};
+const stopsOf = (element: Element): Element[] => childrenOf(element).filter((child) => nameOf(child) === 'stop');
 
 /**
  * The flat colours of a gradient.
@@ -33,8 +28,7 @@ export function flatGradient(id: string, byId: ReadonlyMap<string, Element>, she
   let holder = byId.get(id);
   if (!holder || !/^(linear|radial)gradient$/.test(nameOf(holder))) return undefined;
   for (let step = 0; step < MOST_STEPS && stopsOf(holder).length === 0; step++) {
-    const href: string = holder.getAttribute('href') ?? holder.getAttribute('xlink:href') ?? '';
-    const next = href.startsWith('#') ? byId.get(href.slice(1)) : undefined;
+    const next: Element | undefined = byId.get(hrefOf(holder) ?? '');
     if (!next) return undefined;
     holder = next;
   }

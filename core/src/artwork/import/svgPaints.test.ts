@@ -42,6 +42,8 @@ describe('how opaque things are', () => {
     expect(shown({ shades: { under: 1 } })).toEqual(['#000000']);
     expect(shown({ shades: { under: 0, mixed: true } })).toEqual(['#000000', '#ffb3b3', '#6666ff']);
     expect(shown({ dropped: [parts[0]!.id] })).toEqual(['#0000ff']);
+    // nothing but what one sees through: that is what is meant
+    expect(shown({ dropped: [parts[0]!.id, parts[2]!.id] })).toEqual(['#ff0000']);
   });
 });
 

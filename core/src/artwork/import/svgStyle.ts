@@ -2,6 +2,8 @@ import type { Element, Node } from '@xmldom/xmldom';
 import { compile, type Options } from 'css-select';
 import { generate, parse, walk, type CssNode, type Declaration, type Rule as CssRule, type Selector } from 'css-tree';
 
+import { isElement, nameOf, nodesIn } from './svgDom';
+
 /** What an element is drawn with, as far as a knife is concerned; values as written. */
 export interface Style {
   readonly fill: string;
@@ -60,23 +62,15 @@ interface Said {
 }
 export type StyleSheet = readonly Rule[];
 
-const nameOf = (element: Element): string => element.nodeName.toLowerCase().replace(/^svg:/, '');
-const isElement = (node: Node): node is Element => node.nodeType === 1;
-const childrenOf = (node: Node): Node[] => {
-  const children: Node[] = [];
-  for (let child = node.firstChild; child; child = child.nextSibling) children.push(child);
-  return children;
-};
-
 /** How selectors see a drawing. */
 const adapter: NonNullable<Options<Node, Element>['adapter']> = {
   isTag: isElement,
   getName: nameOf,
   getAttributeValue: (element, name) => element.getAttribute(name) ?? undefined,
   hasAttrib: (element, name) => element.hasAttribute(name),
-  getChildren: childrenOf,
+  getChildren: nodesIn,
   getParent: (element) => element.parentNode,
-  getSiblings: (node) => (node.parentNode ? childrenOf(node.parentNode) : [node]),
+  getSiblings: (node) => (node.parentNode ? nodesIn(node.parentNode) : [node]),
   getText: (node) => node.textContent ?? '',
   removeSubsets: (nodes) => nodes,
 };

@@ -1,6 +1,7 @@
 import type { Element, Node } from '@xmldom/xmldom';
 import type { Path, Transform } from '../../geometry';
 import { unshapedScripts } from '../text/scripts';
+import { nameOf } from './svgDom';
 import { inherit, ownValues, userLength, type Style, type StyleSheet } from './svgStyle';
 
 /** Sets a run of text in the first face of a list of families that is here; undefined when none is. In ems, y up. */
@@ -17,8 +18,6 @@ export interface TextRun {
 const MOST_DEPTH = 40;
 /** The width of a space that stands alone, em. */
 const SPACE = 0.28;
-
-const nameOf = (element: Element): string => element.nodeName.toLowerCase().replace(/^svg:/, '');
 
 /**
  * The runs of a text element: its own words and those of its spans, one after another.

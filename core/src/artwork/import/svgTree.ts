@@ -27,6 +27,7 @@ import { readPaint } from './colour';
 import { pathFromData, pathOfShape } from './shapes';
 import { frameTransform, sizeOfDrawing, viewBoxOf } from './svgFrame';
 import type { Hairline } from './hairlines';
+import { childrenOf, hrefOf, isElement, nameOf } from './svgDom';
 import { flatGradient } from './svgGradient';
 import { strokeRegion } from './svgStrokes';
 import { FIRST_STYLE, inherit, ownValues, readStyleSheet, userLength, type Style, type StyleSheet } from './svgStyle';
@@ -103,17 +104,6 @@ const NAMES: Record<string, string> = {
   foreignobject: 'embedded web pages',
 };
 
-const nameOf = (element: Element): string => element.nodeName.toLowerCase().replace(/^svg:/, '');
-const childrenOf = (element: Element): Element[] => {
-  const children: Element[] = [];
-  for (let child = element.firstChild as Node | null; child; child = child.nextSibling)
-    if (child.nodeType === 1) children.push(child as Element);
-  return children;
-};
-const hrefOf = (element: Element): string | undefined => {
-  const href = element.getAttribute('href') ?? element.getAttribute('xlink:href') ?? '';
-  return href.startsWith('#') ? href.slice(1) : undefined;
-};
 const urlOf = (text: string | undefined): string | undefined => /^url\(\s*['"]?#([^'")]+)['"]?\s*\)/.exec(text ?? '')?.[1];
 /** Opacity below this is not painted at all. */
 const SEEN = 0.02;
@@ -451,8 +441,7 @@ class Walk {
     };
     // what is said of the holder, and around it, is said of what is in it
     const above: Element[] = [];
-    for (let at: Node | null = holder; at && at.nodeType === 1 && above.length < MOST_DEPTH; at = at.parentNode)
-      above.unshift(at as Element);
+    for (let at: Node | null = holder; at && isElement(at) && above.length < MOST_DEPTH; at = at.parentNode) above.unshift(at);
     const style = above.reduce((from, one) => inherit(ownValues(one, this.#sheet), from), FIRST_STYLE);
     for (const child of childrenOf(holder)) gather(child, map, style, depth + 1);
     return sub;

@@ -1,4 +1,4 @@
-import { isShade, keepTogether, partsShown, SHADE, takeApart } from '@kolleta/core/artwork';
+import { keepTogether, partsLying, partsShown, shadesUnder, takeApart } from '@kolleta/core/artwork';
 import { removeAt, setAt, type Artwork, type DrawnPart, type Mark, type Patch, type Shop } from '@kolleta/core/job';
 import { newId } from '../../storage/newId';
 import { AmountWord, Choice, Sentence } from '../../ui/tokens';
@@ -77,9 +77,10 @@ export function PartsCard({ mark, artwork, shop, edit, chosen, choose }: Props) 
   };
   const some = chosen && chosen.size > 0;
   const colours = [...new Set(partsShown(artwork).map((part) => part.colour))];
-  const lying = artwork.parts.filter((part) => !dropped.has(part.id));
+  const lying = partsLying(artwork);
+  const under = shadesUnder(artwork);
   const through = lying.filter((part) => part.opacity !== undefined);
-  const shades = through.filter((part) => isShade(part, artwork)).length;
+  const shades = through.filter(({ opacity = 1 }) => opacity < under).length;
   const filmOf = (colour: string) => {
     const id = colour in mark.colourFilms ? mark.colourFilms[colour] : mark.film;
     return shop.films.find((film) => film.id === id);
@@ -110,7 +111,7 @@ export function PartsCard({ mark, artwork, shop, edit, chosen, choose }: Props) 
           Of {through.length === 1 ? 'one shape' : `${through.length} shapes`} that one sees through, those under{' '}
           <AmountWord
             label="Least opacity that is cut"
-            value={Math.round((artwork.shades?.under ?? SHADE) * 100)}
+            value={Math.round(under * 100)}
             unit="%"
             most={100}
             onChange={(share) =>
@@ -127,8 +128,8 @@ export function PartsCard({ mark, artwork, shop, edit, chosen, choose }: Props) 
             ]}
             onChange={(how) =>
               change((saved) => {
-                const under = saved.shades?.under ?? SHADE;
-                return setAt(at('shades'), how === 'mixed' ? { under, mixed: true } : { under });
+                const now = { under: shadesUnder(saved) };
+                return setAt(at('shades'), how === 'mixed' ? { ...now, mixed: true } : now);
               }, 'Choose the colour of shades')
             }
           />
