@@ -33,10 +33,14 @@ export const stationsOf = (job: Job): readonly { id: StationId; name: string }[]
   });
 };
 
-/** Whether a station's work is behind: the first three once film is cut, the others once their steps are done. */
+/** Whether a station's work is behind: the first three once all film is cut, the others once their steps are done. */
 export function isPeeled(id: StationId, plan: JobPlan | undefined): boolean {
   const steps = plan?.schedule.steps ?? [];
-  if (id === 'measure' || id === 'draw' || id === 'fit') return steps.some((s) => s.step.station === 'cut' && s.state === 'done');
+  if (id === 'measure' || id === 'draw' || id === 'fit') {
+    // what is still to be cut may still be changed
+    const cuts = steps.filter((s) => s.step.station === 'cut');
+    return cuts.length > 0 && cuts.every((s) => s.state === 'done');
+  }
   if (id === 'log') return false;
   const own = steps.filter((s) => s.step.station === id);
   return own.length > 0 && own.every((s) => s.state === 'done');
