@@ -1,37 +1,60 @@
 import { readFileSync } from 'node:fs';
 import { resolve } from 'node:path';
 import { drop, expect, kept, openStation, reading, test } from './workshop';
-import { unpackWoff } from './unpackWoff';
 
 const files = resolve(import.meta.dirname, '../node_modules/@fontsource/montserrat/files');
 const woff = readFileSync(resolve(files, 'montserrat-latin-400-italic.woff'));
 const woff2 = readFileSync(resolve(files, 'montserrat-latin-400-italic.woff2'));
+const variable = readFileSync(
+  resolve(files, '../../../@fontsource-variable/bricolage-grotesque/files/bricolage-grotesque-latin-wght-normal.woff2'),
+);
 
-test('a face of one’s own, TTF or WOFF, sets words, is kept over a reload, and others are refused with the way out', async ({ page }) => {
+test('a face of one’s own, however it is packed, sets words, is kept over a reload, and others are refused with the way out', async ({
+  page,
+}) => {
   await openStation(page, 'honour-board', 'draw');
   const field = page.getByLabel('Face file', { exact: true });
   const face = page.getByLabel('Font of line 1');
   await drop(page, 'Face file', 'broken.ttf', 'no face at all');
   await expect(page.getByRole('alert')).toContainText('“broken.ttf” is not a font that can be read');
-  await field.setInputFiles({ name: 'packed.woff2', mimeType: 'font/woff2', buffer: woff2 });
-  await expect(page.getByRole('alert')).toContainText('Take the TTF, OTF or WOFF of the same font');
   const outline = page.locator('main svg path[fill-rule="evenodd"]').first();
   const before = await outline.getAttribute('d');
-  await field.setInputFiles({ name: 'Own slant.ttf', mimeType: 'font/ttf', buffer: unpackWoff(woff) });
+  await field.setInputFiles({ name: 'Own slant.woff2', mimeType: 'font/woff2', buffer: woff2 });
   await expect(page.getByText('Own slant is among your own fonts')).toBeVisible();
   await face.selectOption({ label: 'Own slant' });
   await expect(outline).not.toHaveAttribute('d', before!);
-  const slanted = await outline.getAttribute('d');
-  // the same face as WOFF draws the same letters
+  const unpacked = await outline.getAttribute('d');
   await field.setInputFiles({ name: 'Packed slant.woff', mimeType: 'font/woff', buffer: woff });
   await face.selectOption({ label: 'Packed slant' });
   await expect(face.locator('option:checked')).toHaveText('Packed slant');
-  await expect(outline).toHaveAttribute('d', slanted!);
+  await expect(outline).not.toHaveAttribute('d', unpacked!);
+  const slanted = await outline.getAttribute('d');
   await kept(page);
   await page.reload();
   await expect(face.locator('option:checked')).toHaveText('Packed slant');
   await expect(outline).toHaveAttribute('d', slanted!);
+  // one that can be drawn in several weights has its weight in the sentence
+  await field.setInputFiles({ name: 'Heavy.woff2', mimeType: 'font/woff2', buffer: variable });
+  await face.selectOption({ label: 'Heavy' });
+  await expect(page.getByLabel('Weight of line 1').locator('option:checked')).toHaveText('very bold');
+  await expect(outline).not.toHaveAttribute('d', slanted!);
+  const heavy = await outline.getAttribute('d');
+  await page.getByLabel('Weight of line 1').selectOption({ label: 'light' });
+  await expect(outline).not.toHaveAttribute('d', heavy!);
   // a letter that it lacks is named
-  await page.getByLabel('Line 1', { exact: true }).fill('Ж');
-  await expect(reading(page, /^Missing letters/).first()).toContainText('Ж');
+  await page.getByLabel('Line 1', { exact: true }).fill('Ω');
+  await expect(reading(page, /^Missing letters/).first()).toContainText('Ω');
+});
+
+test('a name in Arabic is set in a font that has it, from right to left and joined', async ({ page }) => {
+  await openStation(page, 'crew-flasks', 'draw');
+  const line = page.getByLabel('Line 1', { exact: true });
+  await line.fill('بحر');
+  const missing = reading(page, /^Missing letters/).first();
+  await expect(missing).toContainText('ب');
+  await missing.getByRole('button', { name: 'Use a font that has them' }).click();
+  await expect(page.getByLabel('Font of line 1').locator('option:checked')).toHaveText('Cairo, also Arabic');
+  await expect(reading(page, /^Missing letters/)).toHaveCount(0);
+  // three letters that join are two pieces with a dot below the first
+  await kept(page);
 });

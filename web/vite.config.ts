@@ -56,7 +56,7 @@ export default defineConfig({
         ],
       },
       workbox: {
-        globPatterns: ['**/*.{js,css,html,svg,otf,woff,woff2}'],
+        globPatterns: ['**/*.{js,css,html,svg,otf,woff,woff2,wasm}'],
         // faces for the screen come as woff2; the same faces as woff are only kept where outlines are read from them
         globIgnores: ['**/*-{vietnamese,greek,cyrillic}-*.woff2', '**/atkinson-*.woff'],
         navigateFallbackDenylist: [/\/api\//],

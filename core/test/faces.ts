@@ -1,13 +1,13 @@
 import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
-import { readFace, type Faces } from '../src/artwork';
-import { FACES, isStrokeFace } from '../src/facts';
+import { loadShaper, readFace, type Faces } from '../src/artwork';
+import { FACES, isStrokeFace, type FaceFact } from '../src/facts';
 
 const require = createRequire(import.meta.url);
-const WEIGHT: Record<string, number> = { montserrat: 700, 'dancing-script': 700, 'playfair-display': 700 };
+await loadShaper();
 
-function bytes(id: string, subset: string): ArrayBuffer {
-  const buffer = readFileSync(require.resolve(`@fontsource/${id}/files/${id}-${subset}-${WEIGHT[id] ?? 400}-normal.woff`));
+function bytes({ id, weight }: FaceFact, alphabet: string): ArrayBuffer {
+  const buffer = readFileSync(require.resolve(`@fontsource/${id}/files/${id}-${alphabet}-${weight}-normal.woff`));
   return buffer.buffer.slice(buffer.byteOffset, buffer.byteOffset + buffer.byteLength) as ArrayBuffer;
 }
 
@@ -20,8 +20,9 @@ function ours(id: string): ArrayBuffer {
 /** The faces that ship, read from their packages, for tests and the bench. */
 export function shippedFaces(): Faces {
   return new Map(
-    FACES.map(({ id }) => {
-      const face = readFace(id, isStrokeFace(id) ? [ours(id)] : [bytes(id, 'latin'), bytes(id, 'latin-ext')]);
+    FACES.map((fact) => {
+      const { id, alphabets } = fact;
+      const face = readFace(id, isStrokeFace(id) ? [ours(id)] : alphabets.map((alphabet) => bytes(fact, alphabet)));
       if (!face.ok) throw new Error(face.problem.found);
       return [id, face.value];
     }),

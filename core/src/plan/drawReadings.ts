@@ -1,4 +1,4 @@
-import { findGlyph, unknownColumns, unshapedScripts, withoutColumns, type Faces } from '../artwork';
+import { fileWith, joiningScripts, unknownColumns, withoutColumns, type Faces } from '../artwork';
 import { aboutMark, removeAt, setAt, type Job, type Reading, type Shop } from '../job';
 import { colourReadings } from './colourReadings';
 import type { Memo } from './memo';
@@ -15,7 +15,7 @@ export function drawReadings(work: FittingWork, job: Job, shop: Shop, faces: Fac
     const { lines } = mark.artwork;
     const has = (id: string, character: string) => {
       const face = faces.get(id);
-      return face !== undefined && findGlyph(face, character) !== undefined;
+      return face !== undefined && fileWith(face, character) !== undefined;
     };
     const other = [...faces.keys()].find((face) => missing.every((character) => has(face, character)));
     // letters of the rows of a list are not in the line itself, and the names of its columns stay whole
@@ -131,27 +131,30 @@ export function drawReadings(work: FittingWork, job: Job, shop: Shop, faces: Fac
   return readings;
 }
 
-/** Words in a script whose letters join or run from right to left: they would be cut apart, and in the wrong order. */
+/** Spacing between letters of a script that joins them is laid between words only. */
 function scriptReading({ plan: { mark } }: FittingWork, job: Job, about: Pick<Reading, 'mark' | 'of'>): Reading[] {
   const { artwork } = mark;
   if (artwork.kind !== 'text') return [];
-  const words = artwork.lines.flatMap(({ text }) =>
-    text.includes('{') ? [text, ...(job.list?.rows.flatMap(({ cells }) => cells) ?? [])] : [text],
-  );
-  const scripts = [...new Set(words.flatMap(unshapedScripts))];
+  const cells = job.list?.rows.flatMap((row) => row.cells) ?? [];
+  const spaced = artwork.lines.filter(({ spacing }) => spacing !== 0);
+  const scripts = [...new Set(spaced.flatMap(({ text }) => (text.includes('{') ? [text, ...cells] : [text])).flatMap(joiningScripts))];
   if (scripts.length === 0) return [];
   return [
     {
       id: `script:${mark.id}`,
       station: 'draw',
-      verdict: 'stop',
-      title: 'Letters that are not set as they are written',
+      verdict: 'watch',
+      title: 'Space between joined letters',
       ...about,
       value: scripts.join(', '),
-      limit: 'letters side by side, left to right',
-      why: 'Letters of this script join, change beside each other or run from right to left. Here they would stand apart, in the order in which they were typed, and be cut so.',
-      remedies: [],
-      advice: 'Set the words in a drawing program, turn them into outlines there, and bring them as an SVG drawing.',
+      limit: 'between words only',
+      why: 'Letters of this script join: space between them would tear the word apart, so that it is laid between words.',
+      remedies: [
+        {
+          label: 'No space between letters',
+          patch: spaced.flatMap((line) => setAt(['marks', mark.id, 'artwork', 'lines', line.id, 'spacing'], 0)),
+        },
+      ],
     },
   ];
 }
@@ -205,8 +208,8 @@ function joinReading(work: FittingWork, about: Pick<Reading, 'mark' | 'of'>): Re
         apart.length > 0
           ? `${named(apart)} cannot be moved together: the word falls into parts there.`
           : closed.length > 0
-            ? `Closed up until they touch at ${named(closed)}; the rest touched already.`
-            : 'The word is one piece of film.',
+            ? `Closed up until they touch at ${named(closed)}; the rest touched already. Dots and accents stand by themselves.`
+            : 'Every letter reaches the next. Dots and accents stand by themselves.',
       remedies:
         apart.length > 0
           ? [

@@ -1,4 +1,4 @@
-import { readFace, type Face } from '@kolleta/core/artwork';
+import { loadShaper, readFace, type Face } from '@kolleta/core/artwork';
 import type { OwnFace } from '@kolleta/core/job';
 import { FACE_FILES } from './faceFiles';
 
@@ -19,7 +19,8 @@ let whole = false;
 export const wholeFaces = (): boolean => whole;
 
 const readInto = async (id: string, files: readonly string[]): Promise<void> => {
-  const face = readFace(id, await Promise.all(files.map(bytesOf)));
+  const [read] = await Promise.all([Promise.all(files.map(bytesOf)), loadShaper()]);
+  const face = readFace(id, read);
   if (face.ok) faces.set(id, face.value);
 };
 
@@ -33,16 +34,17 @@ function fromBase64(data: string): ArrayBuffer {
 }
 
 /** Reads a face that the user brought, once. */
-function needOwnFace(id: string, own: readonly OwnFace[]): void {
+async function needOwnFace(id: string, own: readonly OwnFace[]): Promise<void> {
   const face = own.find((one) => one.id === id);
   if (!face || faces.has(id)) return;
+  await loadShaper();
   const read = readFace(id, [fromBase64(face.data)]);
   if (read.ok) faces.set(id, read.value);
 }
 
 /** Reads the common letters of a face, once. */
 export async function needFace(id: string, own: readonly OwnFace[] = []): Promise<void> {
-  needOwnFace(id, own);
+  await needOwnFace(id, own);
   const common = Object.hasOwn(FACE_FILES, id) ? FACE_FILES[id]?.slice(0, 1) : undefined;
   if (common && !faces.has(id)) await readInto(id, common);
 }
@@ -53,5 +55,6 @@ export async function needWholeFaces(): Promise<void> {
   whole = true;
 }
 
-// fetched while the page is still opening the workshop, read only when they are needed
+// fetched while the page is still opening the workshop, read only when they are needed; what fails is tried again then
+loadShaper().catch(() => undefined);
 for (const [common] of Object.values(FACE_FILES)) if (common) void bytesOf(common);

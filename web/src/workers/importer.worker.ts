@@ -7,6 +7,7 @@ import {
   setTextIn,
   tracePicture,
   type ImportedDrawing,
+  type Weights,
   type Picture,
   type TraceOptions,
 } from '@kolleta/core/artwork';
@@ -23,7 +24,31 @@ const numbered = () => {
   return () => `part${++n}`;
 };
 
+/** A font of a file, as it is kept. */
+export interface TakenFont {
+  readonly name: string;
+  readonly bytes: ArrayBuffer;
+  readonly weights?: Weights;
+  /** Common letters that cannot be drawn. */
+  readonly broken: readonly string[];
+}
+
 const importer = {
+  /** The fonts of a file: one, or those of a collection. */
+  async fonts(bytes: ArrayBuffer, name: string): Promise<Result<readonly TakenFont[]>> {
+    const { brokenLetters, loadShaper, readFace, unpackFont } = await import('@kolleta/core/artwork');
+    await loadShaper();
+    const unpacked = unpackFont(bytes, name);
+    if (!unpacked.ok) return unpacked;
+    const fonts: TakenFont[] = [];
+    for (const one of unpacked.value) {
+      const read = readFace(name, [one]);
+      if (!read.ok) return read;
+      const file = read.value.file(0)!;
+      fonts.push({ name: file.name, bytes: one, ...(file.weights ? { weights: file.weights } : {}), broken: brokenLetters(read.value) });
+    }
+    return { ok: true, value: fonts };
+  },
   /** Takes in a drawing; nothing in it is run or fetched. */
   async svg(text: string, name: string, own: readonly OwnFace[] = []): Promise<Result<ImportedDrawing>> {
     if (!/<(svg:)?text\b/.test(text)) return importSvg(text, name, numbered());

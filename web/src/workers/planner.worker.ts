@@ -54,15 +54,18 @@ const planner = {
   ): Promise<Plan> {
     // a face that cannot be read is told by the marks that ask for it
     await Promise.allSettled([...new Set(facesIn(jobs))].map((id) => needFace(id, shop.faces)));
+    // what is read already is not looked through again: a face may have millions of bytes
+    const { faces: own, ...rest } = shop;
+    const light = own ? { ...rest, faces: own.map((face) => ({ ...face, data: '' })) } : shop;
     const effort = which === 'workshop' && first && !whole ? 'quick' : 'whole';
     first = false;
     const options = { slow: new Set(slow), onJob };
-    const plan = planWorkshop(jobs, shop, events, now, faces, memos[which], { ...options, effort });
+    const plan = planWorkshop(jobs, light, events, now, faces, memos[which], { ...options, effort });
     const lacking = [...plan.jobs.values()].some((job) => job.readings.some((reading) => reading.id.startsWith('glyphs:')));
     if (!lacking || wholeFaces()) return plan;
     await needWholeFaces();
     // faces that are read anew are other faces: what was drawn with them is drawn again
-    return planWorkshop(jobs, shop, events, now, faces, memos[which], options);
+    return planWorkshop(jobs, light, events, now, faces, memos[which], options);
   },
   /** Plans one job to see whether it can be, and how much of it a page has to draw. */
   async trial(job: Job, shop: Shop, now: number): Promise<{ aside: boolean; points: number; rings: number }> {

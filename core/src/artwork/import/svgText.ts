@@ -1,11 +1,10 @@
 import type { Element, Node } from '@xmldom/xmldom';
 import type { Path, Transform } from '../../geometry';
-import { unshapedScripts } from '../text/scripts';
 import { nameOf } from './svgDom';
 import { inherit, ownValues, userLength, type Style, type StyleSheet } from './svgStyle';
 
 /** Sets a run of text in the first face of a list of families that is here; undefined when none is. In ems, y up. */
-export type SetText = (text: string, families: string) => { glyphs: Path[]; advance: number; missing: string[] } | undefined;
+export type SetText = (text: string, families: string) => { glyphs: Path[]; advance: number; missing: readonly string[] } | undefined;
 
 /** A run of live text: its letters, in ems and y up, where they stand in the drawing, and what they are painted with. */
 export interface TextRun {
@@ -57,11 +56,6 @@ export function textRuns(
   const write = (text: string, own: Style, size: number): void => {
     if (text.trim() === '') {
       if (text !== '') cursor.x += size * SPACE;
-      return;
-    }
-    const [script] = unshapedScripts(text);
-    if (script) {
-      leave(`live text in ${script}, which is not set here as it is written (turn it into outlines first)`);
       return;
     }
     const set = setText?.(text, own['font-family']);

@@ -1,4 +1,4 @@
-import { flatten, type Path, type Point } from '../../geometry';
+import { flatten, intersection, regionOf, type Path, type Point } from '../../geometry';
 
 /** Heights at which two letters are compared, em. */
 const STEP = 0.008;
@@ -8,6 +8,10 @@ const LAP = 0.014;
 const MOST = 0.45;
 /** Curves are followed this closely, em. */
 const FINE = 0.002;
+/** Outlines are compared as large as this, mm an em. */
+const LOOKED_AT = 100;
+/** Letters that lie within each other's reach and do not touch are moved on by so much at a time, em. */
+const NEARER = 0.02;
 
 /** At each height that a letter crosses, how far it reaches to a side, em. */
 function profile(path: Path, side: 1 | -1): Map<number, number> {
@@ -27,6 +31,13 @@ function profile(path: Path, side: 1 | -1): Map<number, number> {
   return reach;
 }
 
+/** Whether the outlines of two letters meet, the second moved to the left by so much, em. */
+function meet(left: Path, right: Path, by: number): boolean {
+  const region = (path: Path, shift: number) =>
+    regionOf(flatten(path, [LOOKED_AT, 0, 0, LOOKED_AT, -shift * LOOKED_AT, 0], FINE * LOOKED_AT), 'nonzero', true);
+  return intersection(region(left, 0), region(right, by)).length > 0;
+}
+
 /**
  * How far the right of two letters has to move left until they touch.
  *
@@ -43,6 +54,8 @@ export function closeUpBy(left: Path, right: Path): number | undefined {
       if (other !== undefined) gap = Math.min(gap, other - x);
     }
   }
-  if (gap <= 0) return 0;
-  return gap <= MOST ? gap + LAP : undefined;
+  if (gap > MOST) return undefined;
+  // a letter may reach into the opening of another and touch nothing: it is moved on until it does
+  for (let by = gap <= 0 ? 0 : gap + LAP; by <= MOST + LAP; by += NEARER) if (meet(left, right, by)) return by;
+  return undefined;
 }

@@ -1,8 +1,6 @@
-import * as opentypeModule from 'opentype.js';
 import { refused, good, type Result } from '../../units';
-
-const opentype = opentypeModule.default ?? opentypeModule;
-type Font = ReturnType<typeof opentype.parse>;
+import { FontFile } from './fontFile';
+import { unpackWoff } from './unpackFont';
 
 /** A face that ships: its files are looked through in turn, and read only when one is needed. */
 export interface Face {
@@ -10,7 +8,7 @@ export interface Face {
   /** How many files it has. */
   readonly count: number;
   /** One of its files; undefined when it cannot be read. */
-  readonly file: (index: number) => Font | undefined;
+  readonly file: (index: number) => FontFile | undefined;
 }
 
 /** Faces by id. */
@@ -23,18 +21,18 @@ export type Faces = ReadonlyMap<string, Face>;
  * @returns a problem when the first file is not a font
  */
 export function readFace(id: string, files: readonly ArrayBuffer[]): Result<Face> {
-  const read = new Map<number, Font | undefined>();
+  const read = new Map<number, FontFile | undefined>();
   try {
     const [first] = files;
     if (!first) throw new Error('it has no file');
-    read.set(0, opentype.parse(first));
+    read.set(0, new FontFile(unpackWoff(first)));
   } catch (error) {
     return refused(`The font "${id}" cannot be read (${String(error)}).`, 'a TTF, OTF or WOFF file', id, 'Choose another font.');
   }
-  const file = (index: number): Font | undefined => {
+  const file = (index: number): FontFile | undefined => {
     if (!read.has(index)) {
       try {
-        read.set(index, opentype.parse(files[index]!));
+        read.set(index, new FontFile(unpackWoff(files[index]!)));
       } catch {
         read.set(index, undefined);
       }
@@ -44,12 +42,11 @@ export function readFace(id: string, files: readonly ArrayBuffer[]): Result<Face
   return good({ id, count: files.length, file });
 }
 
-/** The file of a face that has a character, and its glyph there. */
-export function findGlyph(face: Face, character: string): { font: Font; glyph: ReturnType<Font['charToGlyph']> } | undefined {
+/** The file of a face that has a character. */
+export function fileWith(face: Face, character: string): FontFile | undefined {
   for (let i = 0; i < face.count; i++) {
     const font = face.file(i);
-    const glyph = font?.charToGlyph(character);
-    if (font && glyph && glyph.index !== 0) return { font, glyph };
+    if (font?.has(character)) return font;
   }
   return undefined;
 }
@@ -60,9 +57,10 @@ const COMMON = "ABCDEFGHIJKLMNOPQRSTUVWXYZabcdefghijklmnopqrstuvwxyz0123456789&.
 /** Common letters that a face has and that cannot be drawn: its file is damaged. */
 export const brokenLetters = (face: Face): string[] =>
   [...COMMON].filter((letter) => {
+    const font = fileWith(face, letter);
+    if (!font) return false;
     try {
-      findGlyph(face, letter)?.glyph.getPath(0, 0, 100);
-      return false;
+      return font.shape(letter, { rightToLeft: false, apart: false }).every(({ id }) => font.path(id).length === 0);
     } catch {
       return true;
     }

@@ -1,36 +1,42 @@
-/** Scripts whose letters join, change with their neighbours, or run from right to left, with what they are called. */
-const SHAPED: readonly (readonly [name: string, pattern: RegExp])[] = [
-  ['Arabic', /\p{Script=Arabic}/u],
-  ['Hebrew', /\p{Script=Hebrew}/u],
-  ['Syriac', /\p{Script=Syriac}/u],
-  ['Thaana', /\p{Script=Thaana}/u],
-  ['N’Ko', /\p{Script=Nko}/u],
-  ['Devanagari', /\p{Script=Devanagari}/u],
-  ['Bengali', /\p{Script=Bengali}/u],
-  ['Gurmukhi', /\p{Script=Gurmukhi}/u],
-  ['Gujarati', /\p{Script=Gujarati}/u],
-  ['Oriya', /\p{Script=Oriya}/u],
-  ['Tamil', /\p{Script=Tamil}/u],
-  ['Telugu', /\p{Script=Telugu}/u],
-  ['Kannada', /\p{Script=Kannada}/u],
-  ['Malayalam', /\p{Script=Malayalam}/u],
-  ['Sinhala', /\p{Script=Sinhala}/u],
-  ['Thai', /\p{Script=Thai}/u],
-  ['Lao', /\p{Script=Lao}/u],
-  ['Tibetan', /\p{Script=Tibetan}/u],
-  ['Myanmar', /\p{Script=Myanmar}/u],
-  ['Khmer', /\p{Script=Khmer}/u],
-  ['Mongolian', /\p{Script=Mongolian}/u],
-];
-/** Marks that stand above or below a letter and are no letter with it. */
-const MARKS = /\p{M}/u;
-
-/**
- * The scripts of a text that are not set here as they are written: letters would stand unjoined and in the order in which they were typed.
- *
- * @returns their names, each once; “marks above or below letters” for those that no letter has in it
- */
-export function unshapedScripts(text: string): string[] {
-  const found = SHAPED.flatMap(([name, pattern]) => (pattern.test(text) ? [name] : []));
-  return found.length === 0 && MARKS.test(text.normalize('NFC')) ? ['marks above or below letters'] : found;
+/** How a script is written, as far as setting it goes. */
+export interface Script {
+  readonly name: string;
+  readonly pattern: RegExp;
+  /** Its letters join, or hang on one line: space between them would tear them apart. */
+  readonly joins?: true;
 }
+
+/** Scripts that are shaped in ways of their own: a run never mixes two of them. */
+const SHAPED: readonly Script[] = [
+  { name: 'Arabic', pattern: /\p{Script=Arabic}/u, joins: true },
+  { name: 'Hebrew', pattern: /\p{Script=Hebrew}/u },
+  { name: 'Syriac', pattern: /\p{Script=Syriac}/u, joins: true },
+  { name: 'Thaana', pattern: /\p{Script=Thaana}/u },
+  { name: 'N’Ko', pattern: /\p{Script=Nko}/u, joins: true },
+  { name: 'Devanagari', pattern: /\p{Script=Devanagari}/u, joins: true },
+  { name: 'Bengali', pattern: /\p{Script=Bengali}/u, joins: true },
+  { name: 'Gurmukhi', pattern: /\p{Script=Gurmukhi}/u, joins: true },
+  { name: 'Gujarati', pattern: /\p{Script=Gujarati}/u },
+  { name: 'Oriya', pattern: /\p{Script=Oriya}/u },
+  { name: 'Tamil', pattern: /\p{Script=Tamil}/u },
+  { name: 'Telugu', pattern: /\p{Script=Telugu}/u },
+  { name: 'Kannada', pattern: /\p{Script=Kannada}/u },
+  { name: 'Malayalam', pattern: /\p{Script=Malayalam}/u },
+  { name: 'Sinhala', pattern: /\p{Script=Sinhala}/u },
+  { name: 'Thai', pattern: /\p{Script=Thai}/u },
+  { name: 'Lao', pattern: /\p{Script=Lao}/u },
+  { name: 'Tibetan', pattern: /\p{Script=Tibetan}/u },
+  { name: 'Myanmar', pattern: /\p{Script=Myanmar}/u },
+  { name: 'Khmer', pattern: /\p{Script=Khmer}/u },
+  { name: 'Mongolian', pattern: /\p{Script=Mongolian}/u, joins: true },
+  { name: 'Greek', pattern: /\p{Script=Greek}/u },
+  { name: 'Cyrillic', pattern: /\p{Script=Cyrillic}/u },
+  { name: 'Latin', pattern: /\p{Script=Latin}/u },
+];
+
+/** The script of a character; undefined for what belongs to no one script, such as figures, points and marks. */
+export const scriptOf = (character: string): Script | undefined => SHAPED.find(({ pattern }) => pattern.test(character));
+
+/** The scripts of a text whose letters join, by name, each once. */
+export const joiningScripts = (text: string): string[] =>
+  SHAPED.flatMap(({ name, pattern, joins }) => (joins && pattern.test(text) ? [name] : []));

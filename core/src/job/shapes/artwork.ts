@@ -60,6 +60,8 @@ export const textLine = record(
     ),
     /** Letters are moved together until they touch. */
     joined: maybe(yes),
+    /** How heavy the letters are, of a face that can be drawn in several weights: 400 is regular, 700 bold. */
+    weight: maybe(number(1, 1000)),
   },
   'textLine',
 );

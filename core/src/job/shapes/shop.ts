@@ -220,7 +220,15 @@ export const shelfItem = record(
 export const ownBlank = record({ id, name, shape, ground, contact, colour, drink: yes }, 'ownBlank');
 
 /** A face that the user brought: TTF, OTF or WOFF, as base64. */
-export const ownFace = record({ id, name, permitted, data: text(4_000_000) }, 'ownFace');
+export const ownFace = record(
+  {
+    ...{ id, name, permitted },
+    data: text(28_000_000),
+    /** Weights that it can be drawn in, where it can be drawn in several. */
+    weights: maybe(record({ least: number(1, 1000), usual: number(1, 1000), most: number(1, 1000) })),
+  },
+  'ownFace',
+);
 
 /** A job that others begin from. */
 export const pattern = record({ id, name, job }, 'pattern');

@@ -5,6 +5,7 @@ import { good, refused } from '@kolleta/core/units';
 import { HeldInput } from '../../ui/HeldInput';
 import { Choice, Sentence, Switch, Typed } from '../../ui/tokens';
 import type { StationProps } from '../../frame/station';
+import { useWorkshop } from '../../storage/useWorkshop';
 import { newLine } from './blankMark';
 import { OwnFaces } from './OwnFaces';
 import { PairSpacing } from './PairSpacing';
@@ -28,6 +29,40 @@ const ALIGNS: { value: Align; label: string }[] = [
 
 type ArcWay = 'straight' | 'up' | 'down' | 'circle';
 const arcWay = (arc: number | undefined): ArcWay => (!arc ? 'straight' : Math.abs(arc) >= 350 ? 'circle' : arc > 0 ? 'up' : 'down');
+
+/** What weights are called. */
+const WEIGHTS: readonly (readonly [weight: number, name: string])[] = [
+  [100, 'hair-thin'],
+  [200, 'very light'],
+  [300, 'light'],
+  [400, 'regular'],
+  [500, 'medium'],
+  [600, 'half bold'],
+  [700, 'bold'],
+  [800, 'very bold'],
+  [900, 'black'],
+];
+
+/** How heavy the letters are, of a face of one’s own that can be drawn in several weights. */
+function WeightWord({ line, i, onChange }: { line: TextLine; i: number; onChange: (weight: number) => void }) {
+  const weights = useWorkshop().shop.faces?.find(({ id }) => id === line.face)?.weights;
+  if (!weights) return null;
+  const { least, usual, most } = weights;
+  const now = Math.min(most, Math.max(least, line.weight ?? usual));
+  const named = WEIGHTS.filter(([weight]) => weight >= least && weight <= most);
+  const all = named.some(([weight]) => weight === now) ? named : [...named, [now, `weight ${now}`] as const];
+  return (
+    <>
+      , cut{' '}
+      <Choice
+        label={`Weight of line ${i + 1}`}
+        value={`${now}`}
+        options={all.toSorted(([a], [b]) => a - b).map(([weight, label]) => ({ value: `${weight}`, label }))}
+        onChange={(weight) => onChange(Number(weight))}
+      />
+    </>
+  );
+}
 
 /** The lines of a mark as they are saved. */
 const linesIn = (saved: Job, mark: string): readonly TextLine[] => {
@@ -92,6 +127,7 @@ export function LineFields({ mark, edit }: { mark: Mark; edit: StationProps['edi
           </div>
           <Sentence className="text-[0.95rem]!">
             in <Choice label={`Font of line ${i + 1}`} value={line.face} options={faces} onChange={(face) => set(line.id, 'face', face)} />
+            <WeightWord line={line} i={i} onChange={(weight) => set(line.id, 'weight', weight)} />
             {artwork.lines.length > 1 && (
               <>
                 ,{' '}
