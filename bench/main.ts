@@ -8,6 +8,7 @@ import { faultFigures } from './faults';
 import { fuzzFigures } from './fuzz';
 import { HASTE } from './haste';
 import { importFigures } from './import';
+import { textFigures } from './paintedText';
 import { planFigures } from './plan';
 import { startFigures } from './start';
 import { cutOrderFigures } from './cutOrder';
@@ -28,6 +29,7 @@ const parts: [string, () => Figure[] | Promise<Figure[]>][] = [
   ['jigsaw/', jigsawFigures],
   ['look/', cutLookFigures],
   ['import/', importFigures],
+  ['text/', textFigures],
   ['fit/', fitFigures],
   ['fit/', roomFigures],
   ['inspect/', inspectFigures],

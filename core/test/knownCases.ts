@@ -64,6 +64,19 @@ export function knownCases(shop: Shop): KnownCase[] {
       }),
     ],
     ['drawings', 'a list for drawings that names no column', () => plateJob(textMark('', { artwork: { ...disc, column: 'picture' } }))],
+    [
+      'script',
+      'space between letters that join',
+      () => {
+        const mark = textMark('بحر شمال', {}, 'cairo');
+        const { artwork } = mark;
+        return plateJob(
+          artwork.kind === 'text'
+            ? { ...mark, artwork: { ...artwork, lines: artwork.lines.map((one) => ({ ...one, spacing: 0.2 })) } }
+            : mark,
+        );
+      },
+    ],
     ['column', 'braces that no list answers to', () => plateJob(textMark('Tern {nobody}'))],
     [
       'size',
