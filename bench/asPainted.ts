@@ -6,8 +6,21 @@ import { CHROMIUM_ARGS, findChromium } from '../scripts/setup.mjs';
 import { atMost, type Figure } from './figure';
 
 /** Sets of pictures that others made; only the bench reads them. */
-const SETS = ['node_modules/lucide-static/icons', 'node_modules/@phosphor-icons/core/assets/regular', 'node_modules/@twemoji/svg'];
+const SETS = [
+  // lines, plain shapes, many colours
+  'node_modules/lucide-static/icons',
+  'node_modules/@phosphor-icons/core/assets/regular',
+  'node_modules/@twemoji/svg',
+  // flags with clips and shapes off the page; shapes with holes; signs of a few dots; weather with masks and clips; colours without outlines
+  'node_modules/flag-icons/flags/4x3',
+  'node_modules/bootstrap-icons/icons',
+  'node_modules/@mapbox/maki/icons',
+  'node_modules/@meteocons/svg/flat',
+  'node_modules/flat-color-icons/svg',
+];
 const EACH = 100;
+/** What film cannot be: files that name any of it are passed over. */
+const NOT_FILM = /<(linearGradient|radialGradient|filter|image|animate\w*)\b/;
 const SIDE = 1024;
 /** A file is right when at most this share of its painted pixels differs. */
 const MOST_DIFFERENT = 0.005;
@@ -16,11 +29,12 @@ const say = (path: Path): string => path.map(([command, ...points]) => `${comman
 
 /** Files spread evenly over a set. */
 function sample(folder: string): string[] {
-  const all = readdirSync(folder).filter((name) => name.endsWith('.svg'));
+  const all = readdirSync(folder).filter((name) => name.endsWith('.svg') && !NOT_FILM.test(readFileSync(`${folder}/${name}`, 'utf8')));
+  if (all.length <= EACH) return all.map((name) => `${folder}/${name}`);
   return Array.from({ length: EACH }, (_, i) => `${folder}/${all[Math.floor((i * all.length) / EACH)]!}`);
 }
 
-/** Compares what is taken in from 300 files with what a browser paints of them at 1024 pixels. */
+/** Compares what is taken in from files of eight sets with what a browser paints of them at 1024 pixels. */
 export async function paintedFigures(): Promise<Figure[]> {
   const browser = await chromium.launch({ executablePath: findChromium(), args: CHROMIUM_ARGS });
   const page = await browser.newPage();
@@ -28,6 +42,7 @@ export async function paintedFigures(): Promise<Figure[]> {
   await page.goto('about:blank');
   let right = 0;
   let spent = 0;
+  let slowest = 0;
   const files = SETS.flatMap(sample);
   for (const file of files) {
     // a colour that is said nowhere is black, in a browser as in ours
@@ -36,6 +51,7 @@ export async function paintedFigures(): Promise<Figure[]> {
     let n = 0;
     const result = importSvg(text, file, () => `p${++n}`);
     spent += performance.now() - start;
+    slowest = Math.max(slowest, performance.now() - start);
     if (!result.ok) {
       console.log(`  ${file}: ${result.problem.found}`);
       continue;
@@ -43,6 +59,8 @@ export async function paintedFigures(): Promise<Figure[]> {
     const parts = result.value.parts.map((part) => ({
       d: say(mapPath(part.path, [1, 0, 0, -1, 0, 0])),
       fill: part.colour,
+      // what is see-through is told, and the maker says what becomes of it
+      opacity: part.opacity ?? 1,
       rule: part.fill,
     }));
     const box = /viewBox="([^"]+)"/.exec(text)![1]!.split(/\s+/).map(Number);
@@ -64,8 +82,9 @@ export async function paintedFigures(): Promise<Figure[]> {
         theirs.drawImage(picture, 0, 0, side, side);
         const k = side / Math.max(frame[2]!, frame[3]!);
         ours.setTransform(k, 0, 0, k, -frame[0]! * k + (side - frame[2]! * k) / 2, -frame[1]! * k + (side - frame[3]! * k) / 2);
-        for (const { d, fill, rule } of own) {
+        for (const { d, fill, rule, opacity } of own) {
           ours.fillStyle = fill;
+          ours.globalAlpha = opacity;
           ours.fill(new Path2D(d), rule);
         }
         const [a, b] = [theirs.getImageData(0, 0, side, side).data, ours.getImageData(0, 0, side, side).data];
@@ -93,14 +112,15 @@ export async function paintedFigures(): Promise<Figure[]> {
   }
   await browser.close();
   return [
-    { name: 'import/as-painted-files', value: files.length, unit: '', goal: 'at least 300', holds: files.length >= 300 },
+    { name: 'import/as-painted-files', value: files.length, unit: '', goal: 'at least 700', holds: files.length >= 700 },
     {
       name: 'import/as-painted',
       value: Math.round((1000 * right) / files.length) / 10,
       unit: '%',
-      goal: 'at least 98 %',
-      holds: right / files.length >= 0.98,
+      goal: 'at least 97 %',
+      holds: right / files.length >= 0.97,
     },
-    atMost('import/as-painted-time', spent / 1000, 30, 's'),
+    atMost('import/as-painted-time', spent / 1000, 60, 's'),
+    atMost('import/as-painted-slowest', slowest, 2000, 'ms'),
   ];
 }
