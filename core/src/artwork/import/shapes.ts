@@ -4,8 +4,12 @@ import { arcAbout, arcBetween } from './arc';
 import { userLength } from './svgStyle';
 
 /** Path data as segments; nothing when it cannot be read. Arcs become cubics, shorthands are written out. */
-export function pathFromData(data: string): Path | undefined {
-  if (data.trim() === '') return [];
+export const pathFromData = (data: string): Path | undefined => readPathData(data)?.path;
+
+/** The same, with the places in the list of segments that end within an arc: there is no corner of the drawing's. */
+export function readPathData(data: string): { readonly path: Path; readonly within: ReadonlySet<number> } | undefined {
+  const within = new Set<number>();
+  if (data.trim() === '') return { path: [], within };
   const segments: Segment[] = [];
   let bad = false;
   let at: Point = [0, 0];
@@ -31,12 +35,14 @@ export function pathFromData(data: string): Path | undefined {
     else if (command === 'C') segments.push(['C', point(0), point(2), (at = point(4))]);
     else if (command === 'A') {
       const [rx, ry, turn, large, sweep] = number as [number, number, number, number, number];
-      segments.push(...arcBetween(at, point(5), [rx, ry], turn, large !== 0, sweep !== 0));
+      const arc = arcBetween(at, point(5), [rx, ry], turn, large !== 0, sweep !== 0);
+      arc.slice(1).forEach((_, i) => within.add(segments.length + i));
+      segments.push(...arc);
       at = point(5);
     }
   });
   const finite = segments.every((segment) => segment.slice(1).every((p) => (p as Point).every(Number.isFinite)));
-  return bad || !finite ? undefined : segments;
+  return bad || !finite ? undefined : { path: segments, within };
 }
 
 const ellipse = (cx: number, cy: number, rx: number, ry: number): Path => [

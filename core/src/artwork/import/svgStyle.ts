@@ -24,6 +24,9 @@ export interface Style {
   readonly 'font-family': string;
   readonly 'font-size': string;
   readonly 'text-anchor': string;
+  readonly 'marker-start': string;
+  readonly 'marker-mid': string;
+  readonly 'marker-end': string;
 }
 
 export const FIRST_STYLE: Style = {
@@ -45,6 +48,9 @@ export const FIRST_STYLE: Style = {
   'font-family': '',
   'font-size': '16',
   'text-anchor': 'start',
+  'marker-start': 'none',
+  'marker-mid': 'none',
+  'marker-end': 'none',
 };
 const INHERITED = Object.keys(FIRST_STYLE) as (keyof Style)[];
 
@@ -195,7 +201,8 @@ function saidOf(element: Element, sheet: StyleSheet): (property: string) => stri
     const inRules = rules.flatMap((rule) => rule.values.get(property) ?? []);
     const inOwn = own.get(property);
     const last = inOwn?.important ? inOwn : (inRules.findLast(({ important }) => important) ?? inOwn ?? inRules.at(-1));
-    return last?.text ?? (element.getAttribute(property)?.trim() || undefined);
+    // the one word for three markers is none that an element has by itself
+    return last?.text ?? (property === 'marker' ? undefined : element.getAttribute(property)?.trim() || undefined);
   };
 }
 
@@ -203,7 +210,8 @@ function saidOf(element: Element, sheet: StyleSheet): (property: string) => stri
 export function inherit(value: (property: string) => string | undefined, from: Style): Style {
   const next: Record<string, string> = {};
   for (const property of INHERITED) {
-    const said = value(property);
+    // one word for all three markers
+    const said = value(property) ?? (property.startsWith('marker-') ? value('marker') : undefined);
     next[property] = said === undefined || said === 'inherit' ? from[property] : said;
   }
   const style = next as unknown as Style;

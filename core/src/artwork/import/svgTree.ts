@@ -6,6 +6,7 @@ import {
   boxAround,
   boxHeight,
   boxOf,
+  boxOfPoints,
   boxRegion,
   boxWidth,
   difference,
@@ -17,6 +18,7 @@ import {
   ringsOf,
   then,
   union,
+  type Box,
   type Path,
   type Point,
   type Region,
@@ -24,11 +26,13 @@ import {
   type Transform,
 } from '../../geometry';
 import { readPaint } from './colour';
-import { pathFromData, pathOfShape } from './shapes';
+import { pathFromData, pathOfShape, readPathData } from './shapes';
 import { frameTransform, sizeOfDrawing, viewBoxOf } from './svgFrame';
 import type { Hairline } from './hairlines';
 import { childrenOf, hrefOf, isElement, nameOf } from './svgDom';
+import { cssClip } from './svgCssClip';
 import { flatGradient } from './svgGradient';
+import { markerPlaces } from './svgMarkers';
 import { strokeRegion } from './svgStrokes';
 import { FIRST_STYLE, inherit, ownValues, readStyleSheet, userLength, type Style, type StyleSheet } from './svgStyle';
 import { textRuns, type SetText } from './svgText';
@@ -104,6 +108,15 @@ const NAMES: Record<string, string> = {
   foreignobject: 'embedded web pages',
 };
 
+/** What has markers at its ends and corners. */
+const MARKED = new Set(['path', 'line', 'polyline', 'polygon']);
+const MARKERS = ['marker-start', 'marker-mid', 'marker-end'] as const;
+/** A style in which what is taken from the line that a marker stands on is that. */
+const inContext = (style: Style, context: Style): Style => {
+  const of = (paint: string) => (paint === 'context-stroke' ? context.stroke : paint === 'context-fill' ? context.fill : paint);
+  return { ...style, fill: of(style.fill), stroke: of(style.stroke) };
+};
+
 const urlOf = (text: string | undefined): string | undefined => /^url\(\s*['"]?#([^'")]+)['"]?\s*\)/.exec(text ?? '')?.[1];
 /** Opacity below this is not painted at all. */
 const SEEN = 0.02;
@@ -121,6 +134,15 @@ interface Around {
   readonly clip?: Region;
   /** How opaque everything in it is. */
   readonly opacity: number;
+  /** Width and height of the frame that it stands in, user units: what shares are shares of. */
+  readonly room: Room;
+  /** In a marker, what the line is drawn with that it stands on. */
+  readonly context?: Style;
+}
+
+interface Room {
+  readonly width: number;
+  readonly height: number;
 }
 
 class Walk {
@@ -138,7 +160,7 @@ class Walk {
   readonly #sheet: StyleSheet;
   readonly #byId = new Map<string, Element>();
   /** Width and height of the drawing, user units. */
-  readonly #room: { readonly width: number; readonly height: number };
+  readonly room: Room;
   /** Working mm a unit of the drawing. */
   readonly #work: number;
 
@@ -147,7 +169,7 @@ class Walk {
   constructor(root: Element, setText?: SetText) {
     this.#setText = setText;
     const { width, height } = sizeOfDrawing(root);
-    this.#room = { width, height };
+    this.room = { width, height };
     const side = Math.max(width, height);
     this.#work = side > 0 && Number.isFinite(side) ? WORK_MM / side : 1;
     const styles: string[] = [];
@@ -195,7 +217,7 @@ class Walk {
     const here = this.#enter(element, value, around, depth);
     if (!here) return;
     if (SHAPES.has(name)) {
-      this.#paint(element, name, here, value);
+      this.#paint(element, name, here, depth, value);
       return;
     }
     const inner = name === 'svg' && depth > 0 ? this.#frame(element, here) : here;
@@ -219,25 +241,81 @@ class Walk {
     const narrow = (by: Region | undefined) => {
       if (by) clip = clip ? intersection(clip, by) : by;
     };
-    const clipId = urlOf(value('clip-path'));
+    const clipping = value('clip-path');
+    const clipId = urlOf(clipping);
     if (clipId) narrow(this.#clipRegion(clipId, element, map, depth));
+    else if (clipping && clipping !== 'none') narrow(this.#cssClip(clipping, element, map, style, depth));
     const maskId = urlOf(value('mask'));
-    if (maskId) narrow(this.#maskRegion(maskId, map, depth));
+    if (maskId) narrow(this.#maskRegion(maskId, element, map, depth));
     if (value('filter') && value('filter') !== 'none') this.#leave('filter effects');
     const opacity = around.opacity * opacityOf(value('opacity'));
-    return clip && clip.length === 0 ? undefined : { map, style, clip, opacity };
+    return clip && clip.length === 0 ? undefined : { ...around, map, style, clip, opacity };
   }
 
   /** A drawing inside the drawing: its own frame, which cuts off what lies beyond. */
   #frame(element: Element, around: Around): Around {
     const box = viewBoxOf(element);
-    const width = userLength(element.getAttribute('width')) ?? box?.[2] ?? 100;
-    const height = userLength(element.getAttribute('height')) ?? box?.[3] ?? 100;
-    const [x, y] = [userLength(element.getAttribute('x')) ?? 0, userLength(element.getAttribute('y')) ?? 0];
+    const { room: whole } = around;
+    const width = userLength(element.getAttribute('width') ?? '100%', whole.width) ?? 100;
+    const height = userLength(element.getAttribute('height') ?? '100%', whole.height) ?? 100;
+    const [x, y] = [userLength(element.getAttribute('x'), whole.width) ?? 0, userLength(element.getAttribute('y'), whole.height) ?? 0];
     const map = then(frameTransform(element, x, y, width, height), around.map);
-    if (/visible/.test(element.getAttribute('overflow') ?? '')) return { ...around, map };
+    const room = box ? { width: box[2], height: box[3] } : { width, height };
+    if (/visible/.test(element.getAttribute('overflow') ?? '')) return { ...around, map, room };
     const frame = applyToRegion(this.#working(around.map), boxRegion({ minX: x, minY: y, maxX: x + width, maxY: y + height }));
-    return { ...around, map, clip: around.clip ? intersection(around.clip, frame) : frame };
+    return { ...around, map, room, clip: around.clip ? intersection(around.clip, frame) : frame };
+  }
+
+  /** What stands at the ends and corners of a line. */
+  #markers(path: Path, within: ReadonlySet<number>, { map, style, clip, opacity, room }: Around, depth: number): void {
+    const pen = userLength(style['stroke-width'], Math.hypot(room.width, room.height) / Math.SQRT2) ?? 1;
+    for (const { which, at, angle } of markerPlaces(path, within)) {
+      const id = urlOf(style[which]);
+      const marker = id === undefined ? undefined : this.#byId.get(id);
+      if (!marker || nameOf(marker) !== 'marker') continue;
+      this.#uses += 1;
+      if (this.#uses > MOST_USES || depth > MOST_DEPTH) {
+        this.#leave('markers repeated too often');
+        return;
+      }
+      const own = ownValues(marker, this.#sheet);
+      const [width, height] = [userLength(marker.getAttribute('markerWidth')) ?? 3, userLength(marker.getAttribute('markerHeight')) ?? 3];
+      const scale = marker.getAttribute('markerUnits') === 'userSpaceOnUse' ? 1 : pen;
+      const orient = marker.getAttribute('orient') ?? '0';
+      const fixed = Number.parseFloat(orient);
+      const turned = /^auto/.test(orient)
+        ? angle + (orient === 'auto-start-reverse' && which === 'marker-start' ? Math.PI : 0)
+        : ((Number.isFinite(fixed) ? fixed : 0) * Math.PI) / 180;
+      const [cos, sin] = [Math.cos(turned), Math.sin(turned)];
+      const placed = then([scale * cos, scale * sin, -scale * sin, scale * cos, at[0], at[1]], map);
+      // its reference point lies on the line
+      const frame = frameTransform(marker, 0, 0, width, height);
+      const box = viewBoxOf(marker);
+      const ref = applyToPoint(frame, [
+        userLength(marker.getAttribute('refX'), box?.[2] ?? width) ?? 0,
+        userLength(marker.getAttribute('refY'), box?.[3] ?? height) ?? 0,
+      ]);
+      const inner = then(then(frame, [1, 0, 0, 1, -ref[0], -ref[1]]), placed);
+      const seen = boxRegion({ minX: -ref[0], minY: -ref[1], maxX: width - ref[0], maxY: height - ref[1] });
+      const hidden = !/visible|auto/.test(own('overflow') ?? 'hidden');
+      const edge = hidden ? applyToRegion(this.#working(placed), seen) : undefined;
+      const around: Around = {
+        map: inner,
+        style: { ...this.#styleAbove(marker), 'marker-start': 'none', 'marker-mid': 'none', 'marker-end': 'none' },
+        opacity: opacity * opacityOf(own('opacity')),
+        room: box ? { width: box[2], height: box[3] } : { width, height },
+        context: style,
+        ...(edge ? { clip: clip ? intersection(clip, edge) : edge } : clip ? { clip } : {}),
+      };
+      for (const child of childrenOf(marker)) this.visit(child, around, depth + 1);
+    }
+  }
+
+  /** What is said of an element and of all that it stands in. */
+  #styleAbove(element: Element): Style {
+    const above: Element[] = [];
+    for (let at: Node | null = element; at && isElement(at) && above.length < MOST_DEPTH; at = at.parentNode) above.unshift(at);
+    return above.reduce((from, one) => inherit(ownValues(one, this.#sheet), from), FIRST_STYLE);
   }
 
   #use(element: Element, value: (property: string) => string | undefined, around: Around, depth: number): void {
@@ -250,7 +328,12 @@ class Walk {
     }
     const here = this.#enter(element, value, around, depth);
     if (!here) return;
-    const moved: Transform = [1, 0, 0, 1, userLength(element.getAttribute('x')) ?? 0, userLength(element.getAttribute('y')) ?? 0];
+    const { room: whole } = around;
+    const moved: Transform = [
+      ...([1, 0, 0, 1] as const),
+      userLength(element.getAttribute('x'), whole.width) ?? 0,
+      userLength(element.getAttribute('y'), whole.height) ?? 0,
+    ];
     const inner = { ...here, map: then(moved, here.map) };
     if (nameOf(target) !== 'symbol') {
       this.visit(target, inner, depth + 1);
@@ -259,9 +342,10 @@ class Walk {
     const own = this.#enter(target, ownValues(target, this.#sheet), inner, depth);
     if (!own) return;
     const box = viewBoxOf(target);
-    const width = userLength(element.getAttribute('width')) ?? box?.[2] ?? 100;
-    const height = userLength(element.getAttribute('height')) ?? box?.[3] ?? 100;
-    const framed = { ...own, map: then(frameTransform(target, 0, 0, width, height), own.map) };
+    const width = userLength(element.getAttribute('width'), whole.width) ?? box?.[2] ?? 100;
+    const height = userLength(element.getAttribute('height'), whole.height) ?? box?.[3] ?? 100;
+    const room = box ? { width: box[2], height: box[3] } : { width, height };
+    const framed = { ...own, room, map: then(frameTransform(target, 0, 0, width, height), own.map) };
     for (const child of childrenOf(target)) this.visit(child, framed, depth + 1);
   }
 
@@ -285,19 +369,21 @@ class Walk {
     }
   }
 
-  #path(element: Element, name: string): Path | undefined {
+  #path(element: Element, name: string, room: Room): Path | undefined {
     const path =
       name === 'path'
         ? pathFromData(element.getAttribute('d') ?? '')
-        : pathOfShape(name, (key) => (element.getAttribute(key) ?? '').trim(), this.#room);
+        : pathOfShape(name, (key) => (element.getAttribute(key) ?? '').trim(), room);
     if (!path) this.#leave('an outline that cannot be read');
     this.segments += path?.length ?? 0;
     return path && path.length > 0 ? path : undefined;
   }
 
-  #paint(element: Element, name: string, { map, style, clip, opacity }: Around, marked: (property: string) => string | undefined): void {
+  #paint(element: Element, name: string, around: Around, depth: number, marked: (property: string) => string | undefined): void {
+    const { map, clip, opacity, room, context } = around;
+    const style = context ? inContext(around.style, context) : around.style;
     if (style.visibility !== 'visible') return;
-    const path = this.#path(element, name);
+    const path = this.#path(element, name, room);
     if (!path) return;
     if (this.#tooFar(path, map)) return;
     const fill = name === 'line' ? undefined : this.#paintOf(style.fill, style['fill-opacity'], opacity);
@@ -323,11 +409,13 @@ class Walk {
       this.#put(stroke, clip ? intersection(whole, clip) : whole);
     };
     const strokeFirst = /^\s*stroke/.test(style['paint-order']);
-    if (['marker', 'marker-start', 'marker-mid', 'marker-end'].some((which) => urlOf(marked(which))))
-      this.#leave('arrow heads and other markers');
     if (strokeFirst) paintStroke();
     paintFill();
     if (!strokeFirst) paintStroke();
+    if (MARKED.has(name) && MARKERS.some((which) => style[which] !== 'none')) {
+      const read = name === 'path' ? readPathData(element.getAttribute('d') ?? '') : undefined;
+      this.#markers(path, read?.within ?? new Set(), { ...around, style }, depth);
+    }
   }
 
   #strokeOf(path: Path, drawn: Style, map: Transform, keeps = false): Region {
@@ -421,7 +509,7 @@ class Walk {
       }
       if (GROUPS.has(name)) for (const child of childrenOf(element)) gather(child, placed, own, level + 1);
       if (!SHAPES.has(name) || own.visibility !== 'visible') return;
-      const path = this.#path(element, name);
+      const path = this.#path(element, name, this.room);
       if (!path || this.#tooFar(path, placed)) return;
       if (rule === 'clip-rule') {
         sub.push({
@@ -440,9 +528,7 @@ class Walk {
       if (stroke && stroke.opacity >= SEEN) sub.push({ colour: stroke.colour, region: this.#strokeOf(path, own, placed) });
     };
     // what is said of the holder, and around it, is said of what is in it
-    const above: Element[] = [];
-    for (let at: Node | null = holder; at && isElement(at) && above.length < MOST_DEPTH; at = at.parentNode) above.unshift(at);
-    const style = above.reduce((from, one) => inherit(ownValues(one, this.#sheet), from), FIRST_STYLE);
+    const style = this.#styleAbove(holder);
     for (const child of childrenOf(holder)) gather(child, map, style, depth + 1);
     return sub;
   }
@@ -452,7 +538,7 @@ class Walk {
     if (!holder || nameOf(holder) !== 'clippath') return undefined;
     let at = map;
     if (holder.getAttribute('clipPathUnits') === 'objectBoundingBox') {
-      const box = this.#boxOf(element);
+      const box = this.#boxOf(element, depth);
       if (!box) return undefined;
       at = then([box[2], 0, 0, box[3], box[0], box[1]], map);
     }
@@ -468,37 +554,89 @@ class Walk {
   }
 
   /** A mask of plain shapes: what is light lets through, what is dark does not. */
-  #maskRegion(id: string, map: Transform, depth: number): Region | undefined {
+  #maskRegion(id: string, element: Element, map: Transform, depth: number): Region | undefined {
     const holder = this.#byId.get(id);
     if (!holder || nameOf(holder) !== 'mask') return undefined;
-    if (holder.getAttribute('maskContentUnits') === 'objectBoundingBox') {
-      this.#leave('a mask that follows its object');
-      return undefined;
-    }
+    const ofBox = holder.getAttribute('maskContentUnits') === 'objectBoundingBox';
+    const inUnits = holder.getAttribute('maskUnits') === 'userSpaceOnUse';
+    const box = ofBox || !inUnits ? this.#boxOf(element, depth) : undefined;
+    if (ofBox && !box) return undefined;
+    const content = ofBox && box ? then([box[2], 0, 0, box[3], box[0], box[1]], map) : map;
     const alpha = /alpha/.test(holder.getAttribute('mask-type') ?? holder.getAttribute('style') ?? '');
     let through: Region = [];
-    for (const { colour, region } of this.#areas(holder, map, depth, 'fill-rule')) {
+    for (const { colour, region } of this.#areas(holder, content, depth, 'fill-rule')) {
       const [r, g, b] = [1, 3, 5].map((i) => Number.parseInt(colour.slice(i, i + 2), 16) / 255) as [number, number, number];
       const light = alpha || 0.2126 * r + 0.7152 * g + 0.0722 * b > 0.4;
       through = light ? union(through, region) : difference(through, region);
     }
-    return through;
+    const edge = this.#maskEdge(holder, box, inUnits);
+    return edge ? intersection(through, applyToRegion(this.#working(map), edge)) : through;
   }
 
-  /** A shape's box in its own units: x, y, width, height. */
-  #boxOf(element: Element): [number, number, number, number] | undefined {
+  /** How far a mask reaches, in user units: a tenth beyond its object on every side, unless it says otherwise. */
+  #maskEdge(holder: Element, box: readonly [number, number, number, number] | undefined, inUnits: boolean): Region | undefined {
+    const said = (name: string, usual: string) => holder.getAttribute(name) ?? usual;
+    if (inUnits) {
+      const given = ['x', 'y', 'width', 'height'].map((name) => holder.getAttribute(name));
+      if (given.some((one) => one === null)) return undefined;
+      const { width, height } = this.room;
+      const [x, y, w, h] = given.map((one, i) => userLength(one, i % 2 === 0 ? width : height)) as (number | undefined)[];
+      if (x === undefined || y === undefined || !(w! > 0) || !(h! > 0)) return undefined;
+      return boxRegion({ minX: x, minY: y, maxX: x + w!, maxY: y + h! });
+    }
+    if (!box) return undefined;
+    const share = (text: string) => userLength(text, 1) ?? 0;
+    const [x, y, w, h] = [said('x', '-10%'), said('y', '-10%'), said('width', '120%'), said('height', '120%')].map(share);
+    const [minX, minY] = [box[0] + x! * box[2], box[1] + y! * box[3]];
+    return boxRegion({ minX, minY, maxX: minX + w! * box[2], maxY: minY + h! * box[3] });
+  }
+
+  /** A clip that is written as a shape. */
+  #cssClip(text: string, element: Element, map: Transform, style: Style, depth: number): Region | undefined {
+    const clip = cssClip(text, (name) => {
+      if (name === 'view-box') return { minX: 0, minY: 0, maxX: this.room.width, maxY: this.room.height };
+      const own = this.#boxOf(element, depth);
+      if (!own) return undefined;
+      const [x, y, width, height] = own;
+      const stroked = name !== 'fill-box' && name !== 'content-box' && name !== 'padding-box' && style.stroke !== 'none';
+      const pen = stroked ? (userLength(style['stroke-width']) ?? 1) / 2 : 0;
+      return { minX: x - pen, minY: y - pen, maxX: x + width + pen, maxY: y + height + pen };
+    });
+    if (!clip) {
+      this.#leave('a clip that cannot be read');
+      return undefined;
+    }
+    return regionOf(flatten(clip.path, this.#working(map)), clip.rule);
+  }
+
+  /** The box of a shape or of all that is in a group, in its own units, without strokes: x, y, width, height. */
+  #boxOf(element: Element, depth: number): [number, number, number, number] | undefined {
     const name = nameOf(element);
-    if (!SHAPES.has(name)) return undefined;
-    const path = this.#path(element, name);
-    const box = path && !this.#tooFar(path, IDENTITY) && boxAround(flatten(path).map((ring) => boxOf([{ outer: ring, holes: [] }])));
-    return box !== undefined && box !== false && boxWidth(box) > 0 ? [box.minX, box.minY, boxWidth(box), boxHeight(box)] : undefined;
+    const seen = this.segments;
+    let box: Box | undefined;
+    if (SHAPES.has(name)) {
+      const path = this.#path(element, name, this.room);
+      const rings = path && !this.#tooFar(path, IDENTITY) ? flatten(path) : [];
+      if (rings.length > 0) box = boxAround(rings.map(boxOfPoints));
+    } else {
+      const regions = this.#areas(element, IDENTITY, depth, 'clip-rule')
+        .map(({ region }) => region)
+        .filter((region) => region.length > 0);
+      if (regions.length > 0) {
+        const { minX, minY, maxX, maxY } = boxAround(regions.map(boxOf));
+        box = { minX: minX / this.#work, minY: minY / this.#work, maxX: maxX / this.#work, maxY: maxY / this.#work };
+      }
+    }
+    // what is only measured is not drawn
+    this.segments = seen;
+    return box && boxWidth(box) > 0 ? [box.minX, box.minY, boxWidth(box), boxHeight(box)] : undefined;
   }
 }
 
 /** Walks a drawing and gathers what it paints, in painting order, with clips and masks applied. Nothing in it is run or fetched. */
 export function gatherSvg(root: Element, setText?: SetText): Gathered {
   const walk = new Walk(root, setText);
-  walk.visit(root, { map: [1, 0, 0, 1, 0, 0], style: FIRST_STYLE, opacity: 1 }, 0);
+  walk.visit(root, { map: [1, 0, 0, 1, 0, 0], style: FIRST_STYLE, opacity: 1, room: walk.room }, 0);
   const { painted, lines, leftOut, gradients, tooDeep, tooMany } = walk;
   return { painted, lines, leftOut, gradients, tooDeep, tooMany };
 }
