@@ -33,7 +33,7 @@ const twoThirds = (from: Point, to: Point): Point => [from[0] + (2 / 3) * (to[0]
 function wayOfLine(line: readonly Segment[], colour: string): Way | undefined {
   const [first, ...rest] = line;
   if (first?.[0] !== 'M') return undefined;
-  const way: Way = { from: first[1], segments: [], closed: rest.at(-1)?.[0] === 'Z', colour };
+  const way: Way = { from: first[1], segments: [], closed: rest.at(-1)?.[0] === 'Z', colour, layer: '' };
   for (const segment of rest) {
     if (segment[0] === 'Q') way.segments.push(['C', twoThirds(endOf(way), segment[1]), twoThirds(segment[2], segment[1]), segment[2]]);
     else if (segment[0] !== 'Z') way.segments.push(segment);

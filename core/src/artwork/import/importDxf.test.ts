@@ -145,6 +145,126 @@ describe('a DXF drawing', () => {
     expect(regionArea(cubic)).toBeGreaterThan(30);
     expect(boxOf(cubic).minX).toBeGreaterThanOrEqual(0);
   });
+  it('a rational spline is the circle that its weights make it, and curves are followed to a hundredth of a millimetre', () => {
+    const w = Math.SQRT1_2;
+    // nine points round a square: the usual way of writing a circle
+    const control = [
+      [1, 0],
+      [1, 1],
+      [0, 1],
+      [-1, 1],
+      [-1, 0],
+      [-1, -1],
+      [0, -1],
+      [1, -1],
+      [1, 0],
+    ].map(([x, y]) => [x! * 150, y! * 150]);
+    const knots = [0, 0, 0, 1, 1, 2, 2, 3, 3, 4, 4, 4];
+    const weights = [1, w, 1, w, 1, w, 1, w, 1];
+    const circled = (weighed: boolean) =>
+      pairs(
+        ...[0, 'SPLINE', 8, '0', 70, 13, 71, 2, 72, knots.length, 73, 9, 74, 0],
+        ...knots.flatMap((k) => [40, k]),
+        ...(weighed ? weights.flatMap((one) => [41, one]) : []),
+        ...control.flatMap(([x, y]) => [10, x!, 20, y!]),
+      );
+    const header = pairs(0, 'SECTION', 2, 'HEADER', 9, '$INSUNITS', 70, 4, 0, 'ENDSEC');
+    const rings = (text: string) => flatten(partsOf(text)[0]!.path, [1, 0, 0, 1, 0, 0], 0.001).flat();
+    const edge = rings(`${header}\n${dxf([circled(true)])}`);
+    // its corners lie on the circle, and the middles of its edges no further in than that
+    edge.forEach(([x, y], i) => {
+      const [a, b] = edge[(i + 1) % edge.length]!;
+      expect(Math.abs(Math.hypot(x, y) - 150)).toBeLessThan(0.01);
+      expect(Math.abs(Math.hypot((x + a) / 2, (y + b) / 2) - 150)).toBeLessThan(0.01);
+    });
+    expect(Math.abs(Math.hypot(...rings(`${header}\n${dxf([circled(false)])}`)[40]!) - 150)).toBeGreaterThan(1);
+  });
+  it('polylines are as wide as they say: of one width mitred, of changing ones tapered', () => {
+    const wide = pairs(0, 'LWPOLYLINE', 8, '0', 90, 3, 70, 0, 43, 2, 10, 0, 20, 0, 10, 30, 20, 0, 10, 30, 20, 20);
+    expect(area(dxf([wide]))).toBeCloseTo(30 * 2 + 20 * 2, 1);
+    const arrow = pairs(0, 'LWPOLYLINE', 8, '0', 90, 2, 70, 0, 10, 0, 20, 0, 40, 6, 41, 0, 10, 10, 20, 0);
+    expect(area(dxf([arrow]))).toBeCloseTo(30, 1);
+    const closed = pairs(
+      0,
+      'LWPOLYLINE',
+      8,
+      '0',
+      90,
+      4,
+      70,
+      1,
+      43,
+      2,
+      ...[
+        [0, 0],
+        [20, 0],
+        [20, 20],
+        [0, 20],
+      ].flatMap(([x, y]) => [10, x!, 20, y!]),
+    );
+    expect(area(dxf([closed]))).toBeCloseTo(22 * 22 - 18 * 18, 1);
+    const vertex = (x: number, y: number, ...more: number[]) => pairs(0, 'VERTEX', 8, '0', 10, x, 20, y, 30, 0, ...more);
+    const old = [pairs(0, 'POLYLINE', 8, '0', 66, 1, 70, 0, 40, 3, 41, 3), vertex(0, 0), vertex(10, 0), pairs(0, 'SEQEND', 8, '0')].join(
+      '\n',
+    );
+    expect(area(dxf([old]))).toBeCloseTo(30, 1);
+  });
+  it('solid hatches are taken with their islands, hatches of lines and kinds that are not read are named', () => {
+    const loop = (x: number, y: number, side: number) => [
+      ...[92, 3, 72, 0, 73, 1, 93, 4],
+      ...[
+        [x, y],
+        [x + side, y],
+        [x + side, y + side],
+        [x, y + side],
+      ].flatMap(([a, b]) => [10, a!, 20, b!]),
+      ...[97, 0],
+    ];
+    const hatch = (solid: number, ...loops: (string | number)[][]) =>
+      pairs(
+        ...[0, 'HATCH', 8, '0', 10, 0, 20, 0, 30, 0, 2, solid ? 'SOLID' : 'ANSI31', 70, solid, 71, 0, 91, loops.length],
+        ...loops.flat(),
+        ...[75, 0, 76, 1, 98, 0],
+      );
+    expect(area(dxf([hatch(1, loop(0, 0, 20), loop(5, 5, 10))]))).toBeCloseTo(300, 6);
+    // a half disc of an arc that runs clockwise and a line
+    const half = [92, 1, 93, 2, 72, 2, 10, 0, 20, 0, 40, 10, 50, 0, 51, 180, 73, 1, 72, 1, 10, -10, 20, 0, 11, 10, 21, 0, 97, 0];
+    expect(area(dxf([hatch(1, half)])) / (Math.PI * 50)).toBeCloseTo(1, 3);
+    const turned = [92, 1, 93, 2, 72, 2, 10, 0, 20, 0, 40, 10, 50, 0, 51, 180, 73, 0, 72, 1, 10, -10, 20, 0, 11, 10, 21, 0, 97, 0];
+    expect(boxOf(region(partsOf(dxf([hatch(1, turned)]))[0]!)).maxY).toBeCloseTo(0, 6);
+    const named = read(
+      dxf([circle(0, 0, 5), hatch(0, loop(0, 0, 20)), pairs(0, 'WIPEOUT', 8, '0', 10, 0, 20, 0), pairs(0, 'RAY', 8, '0', 10, 0, 20, 0)]),
+    );
+    expect(named.ok && named.value.leftOut).toEqual(['1 × hatch', '1 × wipeout', '1 × ray']);
+    expect(area(dxf([pairs(0, 'TRACE', 8, '0', 10, 0, 20, 0, 11, 10, 21, 0, 12, 0, 22, 5, 13, 10, 23, 5)]))).toBeCloseTo(50, 6);
+  });
+  it('what lies in a plane that is seen from behind is mirrored: circles, arcs, ellipses, polylines', () => {
+    const behind = [210, 0, 220, 0, 230, -1];
+    const x = (entity: string) => {
+      const box = boxOf(region(partsOf(dxf([entity, circle(0, 60, 1)]))[0]!));
+      return [box.minX, box.maxX].map(Math.round);
+    };
+    expect(x(pairs(0, 'CIRCLE', 8, '0', 10, 30, 20, 0, 40, 5, ...behind))).toEqual([-35, 1]);
+    expect(x(pairs(0, 'LWPOLYLINE', 8, '0', 90, 3, 70, 1, 10, 20, 20, 0, 10, 30, 20, 0, 10, 30, 20, 10, ...behind))).toEqual([-30, 1]);
+    // half an ellipse whose angles run the other way: the lower half
+    const ellipse = (z: number) =>
+      pairs(0, 'ELLIPSE', 8, '0', 10, 0, 20, 0, 11, 10, 21, 0, 210, 0, 220, 0, 230, z, 40, 0.5, 41, 0, 42, Math.PI);
+    const high = (z: number) => boxOf(region(partsOf(dxf([ellipse(z), line(-10, 0, 10, 0)]))[0]!));
+    expect(high(1).maxY).toBeCloseTo(5, 2);
+    expect(high(-1).minY).toBeCloseTo(-5, 2);
+  });
+  it('layers of one colour are one drawing, and can be taken one by one', () => {
+    const result = read(dxf([circle(0, 0, 10, 'plate'), circle(0, 0, 5, 'holes'), circle(40, 0, 3, 'plate')]));
+    if (!result.ok) throw new Error(result.problem.found);
+    expect(result.value.parts).toHaveLength(1);
+    expect(regionArea(region(result.value.parts[0]!)) / (Math.PI * (100 - 25 + 9))).toBeCloseTo(1, 3);
+    const { layered = [] } = result.value;
+    expect(layered.map(({ layer }) => layer)).toEqual(['plate', 'holes']);
+    expect(new Set(layered.map(({ colour }) => colour)).size).toBe(2);
+    expect(regionArea(region(layered[1]!)) / (Math.PI * 25)).toBeCloseTo(1, 3);
+    const one = read(dxf([circle(0, 0, 10, 'plate')]));
+    expect(one.ok && one.value.layered).toBeUndefined();
+  });
   it('blocks repeat, scaled, turned and in rows', () => {
     const block = pairs(0, 'BLOCK', 8, '0', 2, 'dot', 70, 0, 10, 1, 20, 1, 3, 'dot', 0, 'CIRCLE', 8, '0', 10, 1, 20, 1, 40, 1, 0, 'ENDBLK');
     const insert = pairs(0, 'INSERT', 8, '0', 2, 'dot', 10, 100, 20, 50, 41, 2, 42, 2, 50, 90, 70, 3, 71, 2, 44, 10, 45, 20);

@@ -1,4 +1,3 @@
-import DxfParserModule from 'dxf-parser';
 import { good, refused, type Result } from '../../units';
 import {
   applyToPoint,
@@ -15,14 +14,13 @@ import {
   type Transform,
 } from '../../geometry';
 import type { DrawnPart } from '../../job';
-import { degrees, endOf, wayOf, type Entity, type Vertex, type Way } from './dxfWays';
+import { readDxf } from './dxfReader';
+import { seenFromBehind, waysOf } from './dxfEntities';
+import { degrees, endOf, type Entity, type Loose, type Way } from './dxfWays';
 import { joinWays, meetWithin } from './joinWays';
 import { loopsAsMeant } from './loopsAsMeant';
 import type { ImportedDrawing } from './importSvg';
 import { lighten } from './lighten';
-
-// the package is CommonJS: under Node its class is the default of the default
-const DxfParser = (DxfParserModule as unknown as { default?: typeof DxfParserModule }).default ?? DxfParserModule;
 
 /** Larger files are refused, bytes. */
 const DXF_MOST_BYTES = 20 * 1024 * 1024;
@@ -32,11 +30,29 @@ const MOST_DEPTH = 24;
 /** mm of a unit as `$INSUNITS` numbers them: inch, foot, millimetre, centimetre, metre. */
 const MM_OF_UNIT: Readonly<Record<number, number>> = { 1: 25.4, 2: 304.8, 4: 1, 5: 10, 6: 1000 };
 
-interface Read {
-  header?: Record<string, unknown>;
-  entities?: Entity[];
-  blocks?: Record<string, { entities?: Entity[]; position?: Vertex }>;
-  tables?: { layer?: { layers?: Record<string, { color?: number; visible?: boolean; frozen?: boolean }> } };
+/** Curves are followed this nearly: mm where the drawing says its units, else a share of its larger side. */
+const CURVE_MM = 0.005;
+const CURVE_SHARE = 2e-5;
+/** What is worked out in areas is as large as this, mm, where the drawing does not say its units. */
+const WORK_MM = 1000;
+/** Kinds whose points are given in the drawing's own coordinates. */
+const IN_WORLD = new Set(['LINE', 'SPLINE', 'ELLIPSE', 'POINT']);
+
+const isSound = (way: Loose): boolean =>
+  [way.from, ...way.segments.flatMap((s) => s.slice(1) as Point[])].every(([x, y]) => Number.isFinite(x + y));
+
+/** About how large a drawing is, units of its own: as far apart as the points in it stand. */
+function extentOf(entities: readonly Entity[]): number {
+  let [low, high] = [Infinity, -Infinity];
+  for (const { groups = [] } of entities)
+    for (const { code, value } of groups) {
+      if (code !== 10 && code !== 20 && code !== 11 && code !== 21) continue;
+      const n = Number(value);
+      if (!Number.isFinite(n)) continue;
+      low = Math.min(low, n);
+      high = Math.max(high, n);
+    }
+  return high > low ? high - low : 1;
 }
 
 const hex = (color: number): string => `#${(color & 0xffffff).toString(16).padStart(6, '0')}`;
@@ -61,15 +77,38 @@ function faultyLine(text: string): number {
   return 0;
 }
 
+/** The same colour by so little changed that nobody sees it: layers of one colour are told apart by it. */
+function besides(colour: string, taken: ReadonlySet<string>): string {
+  let number = Number.parseInt(colour.slice(1), 16);
+  while (taken.has(hex(number))) number = (number + 1) & 0xffffff;
+  return hex(number);
+}
+
+/** A drawing by its layers: one part for each colour of each layer, in the order in which they come. */
+function byLayer(closed: readonly Way[], same: number, newId: () => string): DrawnPart[] {
+  const keys = [...new Set(closed.map(({ layer, colour }) => JSON.stringify([layer, colour])))];
+  const taken = new Set<string>();
+  return keys.map((key): DrawnPart => {
+    const [layer, colour] = JSON.parse(key) as [string, string];
+    const { path, fill } = loopsAsMeant(
+      closed.filter((w) => w.layer === layer && w.colour === colour),
+      same,
+    );
+    const own = besides(colour, taken);
+    taken.add(own);
+    return { id: newId(), colour: own, path, fill, ...(layer ? { layer: layer.slice(0, 100) } : {}) };
+  });
+}
+
 /**
- * Takes in a DXF drawing: lines, arcs, circles, ellipses, polylines with bulges, splines, solids, and blocks that repeat. Ways that meet
+ * Takes in a DXF drawing: lines, arcs, circles, ellipses, polylines with bulges and widths, splines, solids, solid hatches, and blocks that repeat. Ways that meet
  * end to end become closed outlines;
  * what lies within another of the same colour is a hole, what overlaps is joined, and what was drawn twice counts once.
  *
  * @param text the file's text (ASCII DXF)
  * @param name its name, for problems
  * @param newId gives an id for each part
- * @returns one part a colour, in the drawing's own units, y up; what was left out is named. A problem when it is no DXF, is binary, or has
+ * @returns one part a colour, and where layers share a colour one a layer beside that; in the drawing's own units, y up; what was left out is named. A problem when it is no DXF, is binary, or has
  *   nothing closed.
  */
 export function importDxf(text: string, name: string, newId: () => string): Result<ImportedDrawing> {
@@ -86,16 +125,14 @@ export function importDxf(text: string, name: string, newId: () => string): Resu
       `${name}, line ${fault}`,
       'Save it again as DXF or SVG, and take it in again.',
     );
-  let read: Read | null = null;
-  try {
-    read = new DxfParser().parseSync(text) as unknown as Read | null;
-  } catch {
-    read = null;
-  }
+  const read = readDxf(text);
   if (!read?.entities)
     return refuse(`"${name}" is not a whole DXF drawing.`, 'a DXF file', 'Save it again as DXF or SVG, and take it in again.');
   const { blocks = {} } = read;
   const layers = read.tables?.layer?.layers ?? {};
+  const mm = MM_OF_UNIT[Number(read.header?.['$INSUNITS'] ?? 0)];
+  const size = extentOf(read.entities);
+  const reading = { tolerance: mm ? CURVE_MM / mm : size * CURVE_SHARE, scale: mm ?? WORK_MM / Math.max(size, 1e-9) };
   const ways: Way[] = [];
   const out = new Map<string, number>();
   let count = 0;
@@ -108,8 +145,8 @@ export function importDxf(text: string, name: string, newId: () => string): Resu
         tooMany = true;
         return;
       }
-      const mirrored = (e.extrusionDirection?.z ?? e.extrusionDirectionZ ?? 1) < 0;
-      const own: Transform = mirrored ? then(scaling(-1, 1), map) : map;
+      // lines and splines are given in the drawing's own coordinates, whichever way their plane looks
+      const own: Transform = !IN_WORLD.has(e.type) && seenFromBehind(e) ? then(scaling(-1, 1), map) : map;
       const colour = e.color !== undefined ? hex(e.color) : (inherited ?? (layer?.color !== undefined ? hex(layer.color) : '#000000'));
       if (e.type === 'INSERT') {
         const block = blocks[e.name ?? ''];
@@ -129,13 +166,13 @@ export function importDxf(text: string, name: string, newId: () => string): Resu
         }
         continue;
       }
-      const way = wayOf(e);
-      const sound = way && [way.from, ...way.segments.flatMap((s) => s.slice(1) as Point[])].every(([x, y]) => Number.isFinite(x + y));
-      if (!way || !sound) {
+      const found = waysOf(e, reading).filter(isSound);
+      if (found.length === 0) {
         out.set(e.type, (out.get(e.type) ?? 0) + 1);
         continue;
       }
-      ways.push({ ...way, from: applyToPoint(own, way.from), segments: [...mapPath(way.segments, own)], colour });
+      for (const way of found)
+        ways.push({ ...way, from: applyToPoint(own, way.from), segments: [...mapPath(way.segments, own)], colour, layer: e.layer ?? '' });
     }
   };
   gather(read.entities, [1, 0, 0, 1, 0, 0], 0);
@@ -151,7 +188,6 @@ export function importDxf(text: string, name: string, newId: () => string): Resu
     low = Math.min(low, x, y);
     high = Math.max(high, x, y);
   }
-  const mm = MM_OF_UNIT[Number(read.header?.['$INSUNITS'] ?? 0)];
   const same = meetWithin(high - low, mm);
   const { closed, open } = joinWays(ways, same);
   if (closed.length === 0)
@@ -170,6 +206,7 @@ export function importDxf(text: string, name: string, newId: () => string): Resu
     twice += meant.twice;
     return { id: newId(), colour, path: meant.path, fill: meant.fill };
   });
+  const layered = byLayer(closed, same, newId);
   const leftOut = [
     ...[...out].map(([type, n]) => `${n} × ${type.toLowerCase()}`),
     ...(twice > 0 ? [`${twice} ${twice === 1 ? 'outline that was' : 'outlines that were'} there twice`] : []),
@@ -180,6 +217,7 @@ export function importDxf(text: string, name: string, newId: () => string): Resu
   return light.ok
     ? good({
         ...{ parts: light.value, leftOut },
+        ...(layered.length > parts.length ? { layered } : {}),
         ...(mm ? { asDrawn: { width: boxWidth(ink) * mm, height: boxHeight(ink) * mm } } : {}),
       })
     : light;

@@ -19,6 +19,8 @@ export interface ImportedDrawing {
   dropped?: string[];
   /** How large the file says that it is, mm; nothing where it does not say. */
   asDrawn?: { width: number; height: number };
+  /** Its parts by its layers, where these are more than its colours. */
+  layered?: DrawnPart[];
   /** Its thin lines were taken for outlines. */
   cutLines?: true;
 }

@@ -78,6 +78,8 @@ export const drawnPart = record(
     fill: word('nonzero', 'evenodd'),
     /** How opaque it is drawn, where one sees through it: film is not. */
     opacity: maybe(number(0, 1)),
+    /** The layer that it lay on, where a drawing is taken by its layers. */
+    layer: maybe(text(100)),
     /** The colour halfway along its gradient; `colour` is the one that covers most of it. */
     middle: maybe(colour),
   },
@@ -102,6 +104,8 @@ export const artwork = oneBy(
       leftOut: list(words, 10_000),
       /** How large the file said that it is, mm. */
       asDrawn: maybe(record({ width: over0(1_000_000), height: over0(1_000_000) })),
+      /** Its parts by its layers while it is cut by its colours, and by its colours while it is cut by its layers: the other way to take it. */
+      otherwise: maybe(list(drawnPart, 20_000)),
       /** Parts that are left out of the mark, by id. */
       dropped: maybe(list(id, 20_000)),
       /** What becomes of parts that one sees through: those less opaque than `under` are left out; `mixed` gives the others their colour on white. */

@@ -51,11 +51,12 @@ export function DrawStation({ job, plan, shop, edit, fix, mark, chooseMark }: St
   const found = plan.marks.find((m) => m.mark.id === mark?.id);
   const fitted = found && withVariant(found, row);
   const inspection = useInspection(fitted, job.piece.shape, shop, inspecting);
-  const taking = ({ id, technique }: Mark, name: string, { parts, leftOut, asDrawn, dropped }: ImportedDrawing): Patch => [
+  const taking = ({ id, technique }: Mark, name: string, { parts, leftOut, asDrawn, dropped, layered }: ImportedDrawing): Patch => [
     ...setAt(['marks', id, 'artwork'], {
       ...{ kind: 'drawing', name: name.slice(0, 200), parts, leftOut },
       ...(asDrawn ? { asDrawn } : {}),
       ...(dropped ? { dropped } : {}),
+      ...(layered ? { otherwise: layered } : {}),
     } satisfies Artwork),
     ...setAt(['marks', id, 'colourFilms'], nearestFilms(partsShown({ parts, dropped }), shop.films, technique)),
     ...setAt(['marks', id, 'edits'], []),

@@ -1,4 +1,5 @@
 import { keepTogether, partsLying, partsShown, shadesUnder, takeApart } from '@kolleta/core/artwork';
+import { nearestFilms } from '@kolleta/core/fit';
 import { removeAt, setAt, type Artwork, type DrawnPart, type Mark, type Patch, type Shop } from '@kolleta/core/job';
 import { newId } from '../../storage/newId';
 import { AmountWord, Choice, Sentence } from '../../ui/tokens';
@@ -17,6 +18,9 @@ interface Props {
   chosen: ReadonlySet<string> | undefined;
   choose: (ids: ReadonlySet<string> | undefined) => void;
 }
+
+/** Whether films go by the layers of a drawing. */
+const hasLayers = ({ parts }: Drawing): boolean => parts.some((part) => part.layer !== undefined);
 
 /** Most colours listed one by one. */
 const MOST_COLOURS = 24;
@@ -77,6 +81,8 @@ export function PartsCard({ mark, artwork, shop, edit, chosen, choose }: Props) 
   };
   const some = chosen && chosen.size > 0;
   const colours = [...new Set(partsShown(artwork).map((part) => part.colour))];
+  const layers = hasLayers(artwork);
+  const layerOf = new Map(artwork.parts.flatMap((part) => (part.layer === undefined ? [] : [[part.colour, part.layer] as const])));
   const lying = partsLying(artwork);
   const under = shadesUnder(artwork);
   const through = lying.filter((part) => part.opacity !== undefined);
@@ -88,13 +94,44 @@ export function PartsCard({ mark, artwork, shop, edit, chosen, choose }: Props) 
   return (
     <section aria-label="Parts of the drawing" className="sheet px-4 py-3">
       <h2 className="text-[0.98rem] font-bold break-words">{artwork.name}</h2>
-      <p className="quiet mb-1 text-sm">Each colour of the drawing is cut from a film, or left to the ground.</p>
+      <p className="quiet mb-1 text-sm">Each {layers ? 'layer' : 'colour'} of the drawing is cut from a film, or left to the ground.</p>
+      {(layers || artwork.otherwise) && (
+        <Sentence>
+          Films go by{' '}
+          <Choice
+            label="What films go by"
+            value={layers ? 'layers' : 'colours'}
+            options={[
+              { value: 'colours', label: 'its colours' },
+              { value: 'layers', label: 'its layers' },
+            ]}
+            onChange={(by) =>
+              change((saved, now) => {
+                if (!saved.otherwise || hasLayers(saved) === (by === 'layers')) return [];
+                const parts = saved.otherwise;
+                return [
+                  ...setAt(at('otherwise'), saved.parts),
+                  ...setAt(at('parts'), parts),
+                  ...removeAt(at('dropped')),
+                  ...setAt(['marks', mark.id, 'colourFilms'], nearestFilms(partsShown({ parts }), shop.films, now.technique)),
+                ];
+              }, 'Choose what films go by')
+            }
+          />
+          .
+        </Sentence>
+      )}
       {colours.slice(0, MOST_COLOURS).map((colour) => (
         <Sentence key={colour}>
           <Beside colour={colour} film={filmOf(colour)?.colour} />
-          <span className="measure text-sm">{colour}</span> is{' '}
+          {layerOf.has(colour) ? (
+            <b className="break-words">{layerOf.get(colour)}</b>
+          ) : (
+            <span className="measure text-sm">{colour}</span>
+          )}{' '}
+          is{' '}
           <Choice
-            label={`Film for ${colour}`}
+            label={`Film for ${layerOf.get(colour) ?? colour}`}
             value={colour in mark.colourFilms ? (mark.colourFilms[colour] ?? 'ground') : mark.film}
             options={[{ value: 'ground', label: 'left to the ground' }, ...filmsFor(shop, mark.colourFilms[colour] ?? mark.film)]}
             onChange={(film) =>
