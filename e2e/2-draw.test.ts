@@ -40,6 +40,23 @@ test('an SVG drawing becomes film, colour by colour; what is left out is named a
   await expect(melted).toHaveCount(0);
   await expect(page.getByLabel('Film for #ffffff')).toHaveValue('ground');
   await expect(page.getByText('1 separate part, 1 inside')).toBeVisible();
+  // three colours onto three films
+  const three = ['#ffffff', '#0e5a61', '#d98e16']
+    .map((colour, i) => `<rect x="${i * 30}" width="20" height="20" fill="${colour}"/>`)
+    .join('');
+  await drop(page, 'Drawing or picture', 'flags.svg', `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 80 20">${three}</svg>`);
+  await expect(page.getByText('flags.svg is in: 3 shapes, each of its 3 colours from the nearest film.')).toBeVisible();
+  await expect(page.getByLabel(/^Film for #/)).toHaveCount(3);
+  // thin lines that meet are where the knife goes
+  const lines = '<path d="M0 0H40"/><path d="M40 0V30"/><path d="M40 30L0 0.01"/><circle cx="60" cy="15" r="9"/>';
+  await drop(
+    page,
+    'Drawing or picture',
+    'lines.svg',
+    `<svg xmlns="http://www.w3.org/2000/svg" width="80mm" height="30mm" viewBox="0 0 80 30" fill="none" stroke="#000" stroke-width=".1">${lines}</svg>`,
+  );
+  await expect(page.getByText(/lines\.svg is in: .*its thin lines taken for outlines/)).toBeVisible();
+  await expect(page.getByText('2 separate parts, 0 insides')).toBeVisible();
 });
 
 const SHADED =

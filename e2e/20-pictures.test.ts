@@ -50,7 +50,7 @@ test('a picture is traced into colours, with what can be chosen beside it', asyn
   await expect(page.getByRole('alert')).toContainText('not a picture that the browser can read');
 });
 
-test('a DXF drawing comes in; an open one is refused with the way out', async ({ page }) => {
+test('a DXF drawing comes in, in inches and by its layers; an open one is refused with the way out', async ({ page }) => {
   await openStation(page, 'tankards', 'draw');
   const dxf = (entity: string) => Buffer.from(['0', 'SECTION', '2', 'ENTITIES', entity, '0', 'ENDSEC', '0', 'EOF', ''].join('\n'));
   const field = page.getByLabel('Drawing or picture', { exact: true });
@@ -58,6 +58,16 @@ test('a DXF drawing comes in; an open one is refused with the way out', async ({
   await expect(page.getByRole('alert')).toContainText('no closed outline');
   await field.setInputFiles({ name: 'disc.dxf', mimeType: 'application/dxf', buffer: dxf('0\nCIRCLE\n8\n0\n10\n0\n20\n0\n40\n25') });
   await expect(page.getByText('disc.dxf is in: 1 shape.')).toBeVisible();
+  const inches = '0\nSECTION\n2\nHEADER\n9\n$INSUNITS\n70\n1\n0\nENDSEC\n';
+  const layers = dxf('0\nCIRCLE\n8\nBuoy\n10\n0\n20\n0\n40\n0.5\n0\nCIRCLE\n8\nBell\n10\n1.5\n20\n0\n40\n0.25').toString();
+  await field.setInputFiles({ name: 'inches.dxf', mimeType: 'application/dxf', buffer: Buffer.from(inches + layers) });
+  await expect(page.getByText(/inches\.dxf is in: 1 shape, drawn 57\.\d mm × 25\.4 mm/)).toBeVisible();
+  await page.getByLabel('What films go by').selectOption('layers');
+  await expect(page.getByLabel('Film for Buoy')).toBeVisible();
+  await page.getByLabel('Film for Bell').selectOption('ground');
+  await expect(page.getByText('1 separate part, 0 insides')).toBeVisible();
+  await page.getByLabel('What films go by').selectOption('colours');
+  await expect(page.getByText('2 separate parts, 0 insides')).toBeVisible();
 });
 
 test('a photo with a sheet of paper measures the piece, gives its outline and shows the mark on it', async ({ page }) => {
