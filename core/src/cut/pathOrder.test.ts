@@ -4,7 +4,7 @@ import { shippedFaces } from '../../test/faces';
 import { demoShop, textMark } from '../../test/sampleJobs';
 import { drawMark } from '../artwork';
 import { applyToRegion, boxOf, difference, numbersFrom, pointInRing, scaling, type Point, type Region, type Ring } from '../geometry';
-import { inCutOrder, insideFirst, layoutFilm, orderContours, strokesOf, travelOf, type CutPart } from './index';
+import { cutOutline, inCutOrder, insideFirst, layoutFilm, orderContours, strokesOf, travelOf, type CutPart } from './index';
 
 const disc = (r: number, x: number, y: number, n = 24): Ring =>
   Array.from({ length: n }, (_, i): Point => [x + r * Math.cos((2 * Math.PI * i) / n), y + r * Math.sin((2 * Math.PI * i) / n)]);
@@ -103,6 +103,21 @@ describe('a layout in the order of the cut', () => {
     expect(ordered.travel).toBeLessThan(layout.travel * 0.8);
     expect(ordered.minutes).toBeLessThan(layout.minutes);
     expect(inCutOrder({ ...layout, parts: [] }).parts).toEqual([]);
+  });
+  it('of a stencil the border is cut last and an island before its surround, whether an order was looked for or not', () => {
+    const region = cutOutline(parts[0]!.region, { technique: 'stencil', seenThrough: false });
+    const within = { ...parts[0]!, mark: 'stencil', region };
+    const plain = layoutFilm(demoShop().films[0]!, [{ ...within, copies: 2 }, ...parts.slice(1)], demoShop().machines);
+    for (const layout of [plain, inCutOrder(plain)]) {
+      const strokes = strokesOf(layout);
+      let around = 0;
+      strokes.forEach(({ ring, part }, i) => {
+        const own = strokes.filter((one) => one.part === part);
+        for (const { ring: other } of strokes.slice(0, i)) expect(pointInRing(ring[0]!, other)).toBe(false);
+        if (own.at(-1)!.ring === ring && own.length > 4) around += 1;
+      });
+      expect(around).toBeGreaterThan(0);
+    }
   });
   it('what lies in the hole of another part comes before that part, and insides before the outline around them', () => {
     const [, , ring] = parts as [CutPart, CutPart, CutPart];

@@ -1,6 +1,6 @@
 import { DOMParser, type Element } from '@xmldom/xmldom';
 import { good, refused, type Result } from '../../units';
-import { boxHeight, boxOfPoints, boxWidth, controlPoints, flatten, mapPath, type Path } from '../../geometry';
+import { boxHeight, boxOfPoints, boxWidth, controlPoints, flatten, mapPath, type Path, type Segment } from '../../geometry';
 import type { DrawnPart } from '../../job';
 import { cutLines } from './hairlines';
 import { withoutEntities } from './svgEntities';
@@ -119,15 +119,22 @@ export function importSvg(text: string, name: string, newId: () => string, setTe
       'Give its shapes a plain colour, and turn text into outlines.',
     );
   }
-  const parts: DrawnPart[] = [];
+  const parts: (DrawnPart & { path: Segment[] })[] = [];
   for (const shape of drawn) {
     const last = parts.at(-1);
     // shapes drawn one after another in one colour join, unless a rule would cut one out of the other
     if (last && samePaint(last, shape) && last.fill === 'nonzero' && shape.rule === 'nonzero' && parts.length > 400)
-      last.path = [...last.path, ...shape.path];
+      for (const segment of shape.path) last.path.push(segment);
     else {
       const { colour, opacity, middle, path, rule } = shape;
-      parts.push({ id: newId(), colour, path, fill: rule, ...(opacity === undefined ? {} : { opacity }), ...(middle ? { middle } : {}) });
+      parts.push({
+        id: newId(),
+        colour,
+        path: [...path],
+        fill: rule,
+        ...(opacity === undefined ? {} : { opacity }),
+        ...(middle ? { middle } : {}),
+      });
     }
   }
   const off = offPage(parts, pageOf(root));

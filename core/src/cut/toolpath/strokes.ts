@@ -1,4 +1,4 @@
-import { applyToPoint, type Region, type Ring } from '../../geometry';
+import { applyToPoint, boxOfPoints, type Region, type Ring } from '../../geometry';
 import type { FilmLayout, LaidPart } from '../layout';
 import { moveLines, type PenLine } from './penLines';
 
@@ -10,8 +10,19 @@ export interface Stroke {
   readonly part: number;
 }
 
-/** The rings of a part as they come: of each of its shapes the holes before the outline around them. */
-export const ringsToCut = (region: Region): Ring[] => region.flatMap(({ outer, holes }) => [...holes, outer]);
+/** How large the upright box around a ring is, mm². */
+const reach = (ring: Ring): number => {
+  const { minX, maxX, minY, maxY } = boxOfPoints(ring);
+  return (maxX - minX) * (maxY - minY);
+};
+
+/** The rings of a part as they are cut where no order was looked for: what lies within another is smaller than it, and comes before it. */
+export const ringsToCut = (region: Region): Ring[] =>
+  region
+    .flatMap(({ outer, holes }) => [...holes, outer])
+    .map((ring) => ({ ring, size: reach(ring) }))
+    .toSorted((a, b) => a.size - b.size)
+    .map(({ ring }) => ring);
 
 const begunAt = (ring: Ring, start: number): Ring => (start === 0 ? ring : [...ring.slice(start), ...ring.slice(0, start)]);
 
