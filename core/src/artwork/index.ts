@@ -10,6 +10,7 @@ export * from './import/importSvg';
 export * from './import/lighten';
 export { squared, type Colour, type Picture } from './import/palette';
 export * from './import/tracePicture';
+export { guessTrace } from './import/guessTrace';
 export * from './import/colour';
 export * from './inspect/overlaps';
 export * from './inspect/parts';

@@ -11,6 +11,13 @@ export interface Picture {
   readonly data: Uint8ClampedArray;
 }
 
+/** The median of values from 0 to 255, counted. */
+export function medianOf(counts: Uint32Array, all: number): number {
+  let sum = 0;
+  for (let value = 0; value < counts.length; value++) if ((sum += counts[value]!) * 2 > all) return value;
+  return 0;
+}
+
 /** Pixels that colours are learned from. */
 const SAMPLE = 20_000;
 const ROUNDS = 12;
@@ -74,5 +81,17 @@ export function palette({ data, width, height }: Picture, k: number): Colour[] {
     const joined = { c: a.n >= b.n ? a.c : b.c, n: a.n + b.n };
     groups = [...groups.filter((_, i) => i !== best.i && i !== best.j), joined];
   }
-  return groups.map((g) => g.c);
+  // soft edges draw a mean towards what lies beside it: the median is the colour itself
+  const own = groups.map(() => [0, 1, 2].map(() => new Uint32Array(256)));
+  const found = groups.map(() => 0);
+  for (const p of pixels) {
+    let [best, least] = [0, Infinity];
+    groups.forEach((group, i) => {
+      const d = squared(group.c, ...p);
+      if (d < least) [best, least] = [i, d];
+    });
+    for (let k = 0; k < 3; k++) own[best]![k]![p[k]!]! += 1;
+    found[best]! += 1;
+  }
+  return groups.map((group, i) => (found[i]! > 0 ? (own[i]!.map((count) => medianOf(count, found[i]!)) as unknown as Colour) : group.c));
 }

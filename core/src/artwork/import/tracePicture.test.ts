@@ -3,6 +3,7 @@ import fc from 'fast-check';
 import { boxOf, flatten, regionArea, regionOf, type Region } from '../../geometry';
 import type { DrawnPart } from '../../job';
 import type { Picture } from './palette';
+import { guessTrace } from './guessTrace';
 import { TRACE_USUAL, tracePicture, type TraceOptions } from './tracePicture';
 
 type Shade = (x: number, y: number) => readonly [number, number, number, number?];
@@ -84,6 +85,104 @@ describe('a traced picture', () => {
       { colours: 1 },
     );
     expect(regionArea(region(only!)) / (Math.PI * 400)).toBeCloseTo(1, 1);
+  });
+  it('corners of clean pictures lie within half a pixel: many-sided shapes, stars, plates, however turned', () => {
+    type P = readonly [number, number];
+    const inside = (polygon: readonly P[]) => (x: number, y: number) => {
+      let within = false;
+      polygon.forEach((a, i) => {
+        const b = polygon[(i + 1) % polygon.length]!;
+        if (a[1] > y !== b[1] > y && x < ((b[0] - a[0]) * (y - a[1])) / (b[1] - a[1]) + a[0]) within = !within;
+      });
+      return within;
+    };
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 3, max: 7 }),
+        fc.boolean(),
+        fc.double({ min: 0, max: 3, noNaN: true }),
+        fc.double({ min: 58, max: 62, noNaN: true }),
+        (sides, star, turn, cx) => {
+          const count = star ? 2 * sides : sides;
+          const polygon = Array.from({ length: count }, (_, i): P => {
+            const [angle, r] = [turn + (2 * Math.PI * i) / count, star && i % 2 ? 24 : 50];
+            return [cx + r * Math.cos(angle), 60 + r * Math.sin(angle)];
+          });
+          const within = inside(polygon);
+          const [part] = parts(picture(120, 120, (x, y) => (within(x, y) ? BLACK : WHITE)));
+          const rings = flatten(part!.path, [1, 0, 0, -1, 0, 120], 0.01);
+          for (const [x, y] of polygon) {
+            const off = rings.flatMap((ring) =>
+              ring.map((a, i) => {
+                const b = ring[(i + 1) % ring.length]!;
+                const [dx, dy] = [b[0] - a[0], b[1] - a[1]];
+                const t = Math.max(0, Math.min(1, ((x - a[0]) * dx + (y - a[1]) * dy) / (dx * dx + dy * dy || 1)));
+                return Math.hypot(x - a[0] - t * dx, y - a[1] - t * dy);
+              }),
+            );
+            expect(Math.min(...off)).toBeLessThan(0.5);
+          }
+        },
+      ),
+      { numRuns: 30 },
+    );
+  });
+  it('which side is the mark is guessed: dark on light, light on dark, either on nothing', () => {
+    const on = (mark: readonly [number, number, number], ground: readonly [number, number, number, number?]) =>
+      picture(90, 90, (x, y) => (Math.hypot(x - 45, y - 45) < 25 ? mark : ground));
+    for (const [mark, ground, side] of [
+      [BLACK, WHITE, 'dark'],
+      [WHITE, BLACK, 'light'],
+      [BLACK, [0, 0, 0, 0], 'dark'],
+      [WHITE, [0, 0, 0, 0], 'light'],
+      [RED, [250, 240, 220], 'dark'],
+      [[240, 220, 90], [40, 60, 50], 'light'],
+    ] as const) {
+      const guess = guessTrace(on(mark, ground));
+      expect([guess.colours, guess.side]).toEqual([1, side]);
+      const [part] = parts(on(mark, ground), guess);
+      expect(regionArea(region(part!)) / (Math.PI * 625)).toBeCloseTo(1, 1);
+      expect(part!.colour).toBe(`#${mark.map((v) => v.toString(16).padStart(2, '0')).join('')}`);
+    }
+  });
+  it('the clean colours of a logo are found, in the right number, soft edges and specks aside', () => {
+    const all = [RED, BLUE, [240, 170, 40], [20, 110, 60], [30, 30, 30]] as const;
+    for (let count = 2; count <= 5; count++) {
+      const logo = picture(150, 60, (x, y) => {
+        const i = Math.floor((x - 15) / 24);
+        return i >= 0 && i < count && Math.hypot(x - 15 - 24 * i - 12, y - 30) < 10
+          ? all[i]!
+          : Math.round(x * 7 + y * 13) % 997 === 0
+            ? BLACK
+            : WHITE;
+      });
+      const guess = guessTrace(logo);
+      expect(guess.colours).toBe(count);
+      const wanted = all.slice(0, count).map((c) => `#${c.map((v) => v.toString(16).padStart(2, '0')).join('')}`);
+      expect(
+        parts(logo, guess)
+          .map(({ colour }) => colour)
+          .toSorted(),
+      ).toEqual(wanted.toSorted());
+    }
+  });
+  it('light that falls from one side is evened out: the mark is whole and nothing else is', () => {
+    for (const [mark, ground] of [
+      [0.15, 0.9],
+      [0.9, 0.2],
+    ] as const) {
+      const lit = picture(160, 120, (x, y) => {
+        const light = 255 * (1 - 0.62 * (x / 160)) * (1 - 0.15 * (y / 120) ** 2);
+        const value = light * (Math.hypot(x - 80, y - 60) < 30 || Math.hypot(x - 140, y - 20) < 10 ? mark : ground);
+        return [value, value, value];
+      });
+      const guess = guessTrace(lit);
+      if (ground > mark) expect(guess.even).toBe(true);
+      const area = regionArea(region(parts(lit, guess)[0]!));
+      expect(Math.abs(area / (Math.PI * (900 + 100)) - 1)).toBeLessThan(0.05);
+    }
+    const even = guessTrace(picture(80, 80, (x) => (x > 30 && x < 50 ? BLACK : WHITE)));
+    expect(even.even).toBe(false);
   });
   it('says what is wrong, and how far it is', () => {
     const said = (p: Picture) => {

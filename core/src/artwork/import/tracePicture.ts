@@ -3,15 +3,20 @@ import fitCurveModule from 'fit-curve';
 import { signedArea, type Path, type Point, type Ring, type Segment } from '../../geometry';
 import type { DrawnPart } from '../../job';
 import { good, refused, type Result } from '../../units';
-import { palette, squared, type Colour, type Picture } from './palette';
+import { evened, lightOf } from './evenLight';
+import { medianOf, palette, squared, type Colour, type Picture } from './palette';
 
 const fitCurve = (fitCurveModule as unknown as { default?: typeof fitCurveModule }).default ?? fitCurveModule;
 
 export interface TraceOptions {
   /** Colours to cut, 1 to 6; the ground is one more, and is left out. */
   readonly colours: number;
-  /** With one colour: darker than this is mark, 0 to 1. */
+  /** With one colour: where between dark and light its edge lies, 0 to 1. */
   readonly level: number;
+  /** With one colour: whether what is darker or what is lighter than the level is the mark. */
+  readonly side: 'dark' | 'light';
+  /** Light that falls unevenly is evened out first. */
+  readonly even: boolean;
   /** Specks under so many pixels are taken into what is around them. */
   readonly despeckle: number;
   /** 0 rounds every corner, 1 keeps every corner sharp. */
@@ -20,7 +25,10 @@ export interface TraceOptions {
   readonly ground: 'edge' | 'none';
 }
 
-export const TRACE_USUAL: TraceOptions = { colours: 1, level: 0.5, despeckle: 12, corners: 0.5, ground: 'edge' };
+export const TRACE_USUAL: TraceOptions = {
+  ...{ colours: 1, level: 0.5, side: 'dark', even: false },
+  ...{ despeckle: 12, corners: 0.5, ground: 'edge' },
+};
 
 /** Larger pictures are made smaller before, pixels. */
 export const TRACE_MOST_PIXELS = 4_200_000;
@@ -38,39 +46,60 @@ const hex = (c: Colour) =>
     )
     .join('')}`;
 
-/** Where a ring turns sharply: places at which it is parted before curves are fitted. */
+/** Where the edges on both sides of a place are straight over so many points, a smaller turn is a corner too. */
+const STRAIGHT_SIDE = 8;
+/** So many points of a run say how it meets a corner. */
+const NEAR_CORNER = 12;
+
+/** Where a ring turns sharply, or two straight edges meet: places at which it is parted before curves are fitted. */
 function cornersOf(ring: Ring, sharpness: number): number[] {
   const reach = 4;
   const least = Math.PI * (0.62 - 0.42 * sharpness);
+  const between = Math.PI * (0.22 - 0.16 * sharpness);
   const n = ring.length;
+  const side = (i: number, way: 1 | -1) =>
+    Array.from({ length: STRAIGHT_SIDE + 1 }, (_, k) => ring[(i + way * k + n * STRAIGHT_SIDE) % n]!);
+  const straight = (i: number) =>
+    sharpness > 0 && n > 4 * STRAIGHT_SIDE && lineThrough(side(i, 1)) !== undefined && lineThrough(side(i, -1)) !== undefined;
   const turns = ring.map((p, i) => {
     const [a, b] = [ring[(i - reach + n) % n]!, ring[(i + reach) % n]!];
     const turn = Math.atan2(b[1] - p[1], b[0] - p[0]) - Math.atan2(p[1] - a[1], p[0] - a[0]);
     return Math.abs(Math.atan2(Math.sin(turn), Math.cos(turn)));
   });
   return turns.flatMap((turn, i) => {
-    if (turn < least) return [];
+    if (turn < between) return [];
     for (let d = -reach; d <= reach; d++) if (turns[(i + d + n) % n]! > turn || (turns[(i + d + n) % n]! === turn && d < 0)) return [];
-    return [i];
+    return turn >= least || straight(i) ? [i] : [];
   });
 }
 
+/** A line: a point of it, and its direction. */
+interface Line {
+  readonly at: Point;
+  readonly way: Point;
+}
+
 /** A line through points: one of them and a direction; undefined when they do not lie on one. */
-function lineThrough(run: readonly Point[]): { at: Point; way: Point } | undefined {
+function lineThrough(run: readonly Point[]): Line | undefined {
   // the ends are blunted by the pixels
-  const inner = run.length > 6 ? run.slice(2, -2) : run.length > 3 ? run.slice(1, -1) : run;
-  const [a, b] = [inner[0]!, inner.at(-1)!];
-  const length = Math.hypot(b[0] - a[0], b[1] - a[1]);
-  if (length < 1e-9) return undefined;
-  const way: Point = [(b[0] - a[0]) / length, (b[1] - a[1]) / length];
-  const off = ([x, y]: Point) => (x - a[0]) * way[1] - (y - a[1]) * way[0];
-  if (!inner.every((p) => Math.abs(off(p)) < STRAIGHT)) return undefined;
+  const inner = run.length > 14 ? run.slice(3, -3) : run.length > 6 ? run.slice(2, -2) : run.length > 3 ? run.slice(1, -1) : run;
   const mean = inner.reduce<Point>(([x, y], p) => [x + p[0] / inner.length, y + p[1] / inner.length], [0, 0]);
-  return { at: mean, way };
+  // the way in which they lie furthest apart: the first axis of their spread
+  let [xx, xy, yy] = [0, 0, 0];
+  for (const [x, y] of inner) {
+    xx += (x - mean[0]) ** 2;
+    xy += (x - mean[0]) * (y - mean[1]);
+    yy += (y - mean[1]) ** 2;
+  }
+  if (xx + yy < 1e-9) return undefined;
+  const angle = Math.atan2(2 * xy, xx - yy) / 2;
+  const way: Point = [Math.cos(angle), Math.sin(angle)];
+  const off = ([x, y]: Point) => (x - mean[0]) * way[1] - (y - mean[1]) * way[0];
+  return inner.every((p) => Math.abs(off(p)) < STRAIGHT) ? { at: mean, way } : undefined;
 }
 
 /** Where two lines cross, when that is near a place. */
-function crossing(one: ReturnType<typeof lineThrough>, other: ReturnType<typeof lineThrough>, near: Point): Point | undefined {
+function crossing(one: Line | undefined, other: Line | undefined, near: Point): Point | undefined {
   if (!one || !other) return undefined;
   const cross = one.way[0] * other.way[1] - one.way[1] * other.way[0];
   if (Math.abs(cross) < 0.15) return undefined;
@@ -90,7 +119,13 @@ function curvesOf(ring: Ring, sharpness: number): Segment[] {
     return Array.from({ length: length + 1 }, (_, k) => ring[(from + k) % n]!);
   });
   const lines = runs.map((run) => (corners.length > 1 ? lineThrough(run) : undefined));
-  const ends = runs.map((run, i) => crossing(lines[(i + runs.length - 1) % runs.length], lines[i], run[0]!) ?? run[0]!);
+  // a run that bends further on may still be straight where it meets a corner
+  const nearCorner = (run: readonly Point[], line: Line | undefined, end: boolean) =>
+    line ?? (corners.length > 1 ? lineThrough(end ? run.slice(-NEAR_CORNER) : run.slice(0, NEAR_CORNER)) : undefined);
+  const ends = runs.map((run, i) => {
+    const before = (i + runs.length - 1) % runs.length;
+    return crossing(nearCorner(runs[before]!, lines[before], true), nearCorner(run, lines[i], false), run[0]!) ?? run[0]!;
+  });
   const segments: Segment[] = [['M', ends[0]!]];
   runs.forEach((run, i) => {
     const to = ends[(i + 1) % ends.length]!;
@@ -108,7 +143,7 @@ function curvesOf(ring: Ring, sharpness: number): Segment[] {
 /**
  * Traces a picture into areas of a few colours with smooth edges.
  *
- * One colour: what is darker than a level. More: the picture's own main colours; each edge lies where two colours are equally near, to a
+ * One colour: what is darker, or lighter, than a level. More: the picture's own main colours; each edge lies where two colours are equally near, to a
  * part of a pixel (marching squares
  * on the difference of their distances, so that soft edges give smooth lines). Specks go, corners stay.
  *
@@ -116,15 +151,15 @@ function curvesOf(ring: Ring, sharpness: number): Segment[] {
  * @returns one part a colour, in pixels, y up, the most covering first; a problem when the picture is empty, too large, or of one colour only
  */
 export function tracePicture(
-  picture: Picture,
+  given: Picture,
   options: TraceOptions,
   name: string,
   newId: () => string,
   onProgress: (share: number) => void = () => undefined,
 ): Result<{ parts: DrawnPart[]; leftOut: string[] }> {
-  const { width, height, data } = picture;
+  const { width, height } = given;
   const n = width * height;
-  if (n === 0 || data.length < 4 * n) return refused(`"${name}" is an empty picture.`, 'a picture', name, 'Choose another picture.');
+  if (n === 0 || given.data.length < 4 * n) return refused(`"${name}" is an empty picture.`, 'a picture', name, 'Choose another picture.');
   if (n > TRACE_MOST_PIXELS)
     return refused(
       `"${name}" has ${Math.round(n / 1e6)} megapixels.`,
@@ -132,6 +167,8 @@ export function tracePicture(
       name,
       'Make it smaller, and take it in again.',
     );
+  const picture = options.even ? evened(given) : given;
+  const { data } = picture;
   const one = options.colours <= 1;
   const clear: Colour = [255, 255, 255];
   const found = one ? [] : palette(picture, Math.min(7, options.colours + (options.ground === 'edge' ? 1 : 0)));
@@ -162,7 +199,9 @@ export function tracePicture(
   }
   const parts: (DrawnPart & { area: number })[] = [];
   const kept = one ? [0] : found.map((_, i) => i).filter((i) => i !== ground);
-  const average = one ? darkMean(picture, options.level) : undefined;
+  const average = one ? colourOf(picture, options) : undefined;
+  // what is clear is as if it lay on paper, and what is light as if on a board
+  const paper = options.side === 'dark' ? 255 : 0;
   const trace = contours()
     .size([width + 2, height + 2])
     .smooth(true);
@@ -177,8 +216,8 @@ export function tracePicture(
         const [r, g, b] = [data[i]!, data[i + 1]!, data[i + 2]!];
         let value: number;
         if (one) {
-          const light = (0.2126 * r + 0.7152 * g + 0.0722 * b) * alpha + 255 * (1 - alpha);
-          value = options.level * 255 - light;
+          const light = (0.2126 * r + 0.7152 * g + 0.0722 * b) * alpha + paper * (1 - alpha);
+          value = options.side === 'dark' ? options.level * 255 - light : light - options.level * 255;
         } else {
           let other = alpha < 1 ? 3 * 255 * 255 * alpha * alpha + squared(clear, 255, 255, 255) : Infinity;
           for (let j = 0; j < found.length; j++) if (j !== c) other = Math.min(other, squared(found[j]!, r, g, b));
@@ -218,15 +257,15 @@ export function tracePicture(
   });
 }
 
-/** The mean of what is darker than a level. */
-function darkMean({ data }: Picture, level: number): Colour {
-  let [r, g, b, n] = [0, 0, 0, 0];
-  for (let i = 0; i < data.length; i += 4) {
-    if (data[i + 3]! < 128 || 0.2126 * data[i]! + 0.7152 * data[i + 1]! + 0.0722 * data[i + 2]! > level * 255) continue;
-    r += data[i]!;
-    g += data[i + 1]!;
-    b += data[i + 2]!;
+/** The colour of what is on the mark's side of the level: the median, for soft edges are none of it. */
+function colourOf({ data }: Picture, { level, side }: TraceOptions): Colour {
+  const counts = [0, 1, 2].map(() => new Uint32Array(256));
+  let n = 0;
+  for (let i = 0; i < data.length / 4; i++) {
+    const light = lightOf(data, i);
+    if (data[4 * i + 3]! < 128 || (side === 'dark' ? light > level * 255 : light < level * 255)) continue;
+    for (let k = 0; k < 3; k++) counts[k]![data[4 * i + k]!]! += 1;
     n++;
   }
-  return n > 0 ? [r / n, g / n, b / n] : [0, 0, 0];
+  return counts.map((count) => medianOf(count, n)) as unknown as Colour;
 }

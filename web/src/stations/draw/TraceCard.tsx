@@ -1,5 +1,5 @@
 import { useEffect, useRef, useState } from 'react';
-import { TRACE_USUAL, type ImportedDrawing, type TraceOptions } from '@kolleta/core/artwork';
+import { guessTrace, type ImportedDrawing, type TraceOptions } from '@kolleta/core/artwork';
 import type { Path } from '@kolleta/core/geometry';
 import { CountWord, Sentence, Switch } from '../../ui/tokens';
 import type { OpenPicture } from './useArtworkFile';
@@ -22,7 +22,7 @@ const SETTLE_MS = 350;
 /** A picture beside what its trace gives, with what can be chosen. */
 export function TraceCard({ open, share, trace, stop, leave }: Props) {
   const { picture, name } = open;
-  const [options, setOptions] = useState<TraceOptions>(TRACE_USUAL);
+  const [options, setOptions] = useState<TraceOptions>(() => guessTrace(picture));
   const [found, setFound] = useState<ImportedDrawing>();
   const canvas = useRef<HTMLCanvasElement>(null);
   const latest = useRef(trace);
@@ -108,11 +108,32 @@ export function TraceCard({ open, share, trace, stop, leave }: Props) {
             />
           </>
         )}
+        {options.colours === 1 && (
+          <>
+            ,{' '}
+            <Switch
+              label="Which side is the mark"
+              on={options.side === 'dark'}
+              yes="what is darker"
+              no="what is lighter"
+              onChange={(on) => setOptions({ ...options, side: on ? 'dark' : 'light' })}
+            />
+          </>
+        )}
+        ; light that falls unevenly{' '}
+        <Switch
+          label="Uneven light"
+          on={options.even}
+          yes="is evened out"
+          no="stays as it is"
+          onChange={(on) => setOptions({ ...options, even: on })}
+        />
         ; specks under{' '}
         <CountWord label="Specks under, pixels" value={options.despeckle} least={0} most={5000} onChange={(n) => set('despeckle', n)} />{' '}
         pixels go.
       </Sentence>
-      {options.colours === 1 && slider('Level', 'level', 'less', 'more')}
+      {options.colours === 1 &&
+        (options.side === 'dark' ? slider('Level', 'level', 'less', 'more') : slider('Level', 'level', 'more', 'less'))}
       {slider('Corners', 'corners', 'round', 'sharp')}
       {working && (
         <p className="flex items-center gap-3" role="status">
