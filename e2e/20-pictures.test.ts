@@ -1,3 +1,4 @@
+import { deflateSync } from 'node:zlib';
 import { expect, kept, openStation, reading, test, type } from './workshop';
 import type { Page } from '@playwright/test';
 
@@ -28,11 +29,45 @@ async function picture(page: Page, draw: string, width = 800, height = 600): Pro
   return Buffer.from(data, 'base64');
 }
 
+/** A grey picture of any size, as a PNG. */
+function greyPng(width: number, height: number): Buffer {
+  const chunk = (kind: string, data: Buffer) => {
+    const body = Buffer.concat([Buffer.from(kind), data]);
+    const out = Buffer.alloc(body.length + 8);
+    out.writeUInt32BE(data.length);
+    body.copy(out, 4);
+    out.writeUInt32BE(crc32(body), body.length + 4);
+    return out;
+  };
+  const size = Buffer.alloc(13);
+  size.writeUInt32BE(width);
+  size.writeUInt32BE(height, 4);
+  size[8] = 8;
+  const rows = Buffer.alloc((width + 1) * height, 128);
+  for (let y = 0; y < height; y++) rows[y * (width + 1)] = 0;
+  const begins = Buffer.from([0x89, 0x50, 0x4e, 0x47, 0x0d, 0x0a, 0x1a, 0x0a]);
+  return Buffer.concat([begins, chunk('IHDR', size), chunk('IDAT', deflateSync(rows)), chunk('IEND', Buffer.alloc(0))]);
+}
+/** The check of a PNG's chunks (ISO/IEC 15948, annex D). */
+function crc32(bytes: Buffer): number {
+  let crc = 0xffffffff;
+  for (const byte of bytes) {
+    crc ^= byte;
+    for (let k = 0; k < 8; k++) crc = crc & 1 ? (crc >>> 1) ^ 0xedb88320 : crc >>> 1;
+  }
+  return (crc ^ 0xffffffff) >>> 0;
+}
+
 test('a picture is traced into colours, with what can be chosen beside it', async ({ page }) => {
   await openStation(page, 'tankards', 'draw');
   const png = await picture(page, 'disc #a03020 250 300 150; disc #1f5060 560 300 120; disc #000000 700 60 3');
   await page.getByLabel('Drawing or picture', { exact: true }).setInputFiles({ name: 'badge.png', mimeType: 'image/png', buffer: png });
+  // its two colours are found by themselves
+  await expect(page.getByText('What would be cut, 2 colours')).toBeVisible();
+  await type(page, 'Colours to trace', '1');
   await expect(page.getByText('What would be cut, 1 colour')).toBeVisible();
+  await page.getByLabel('Which side is the mark').selectOption('no');
+  await page.getByLabel('Which side is the mark').selectOption('yes');
   await type(page, 'Colours to trace', '2');
   await expect(page.getByText('What would be cut, 2 colours')).toBeVisible();
   await page.getByRole('button', { name: 'Take this trace' }).click();
@@ -48,6 +83,10 @@ test('a picture is traced into colours, with what can be chosen beside it', asyn
     .getByLabel('Drawing or picture', { exact: true })
     .setInputFiles({ name: 'no.png', mimeType: 'image/png', buffer: Buffer.from('no') });
   await expect(page.getByRole('alert')).toContainText('not a picture that the browser can read');
+  await page
+    .getByLabel('Drawing or picture', { exact: true })
+    .setInputFiles({ name: 'thread.png', mimeType: 'image/png', buffer: greyPng(1, 65_000) });
+  await expect(page.getByRole('alert')).toContainText('its sides have to be between');
 });
 
 test('a DXF drawing comes in, in inches and by its layers; an open one is refused with the way out', async ({ page }) => {

@@ -9,6 +9,16 @@ const variable = readFileSync(
   resolve(files, '../../../@fontsource-variable/bricolage-grotesque/files/bricolage-grotesque-latin-wght-normal.woff2'),
 );
 
+/** A collection of one bare font, twice. */
+function collectionOf(bare: Buffer): Buffer {
+  const head = Buffer.alloc(20);
+  head.write('ttcf');
+  [0x10000, 2, 20, 20].forEach((word, i) => head.writeUInt32BE(word, 4 + 4 * i));
+  const font = Buffer.from(bare);
+  for (let i = 0; i < font.readUInt16BE(4); i++) font.writeUInt32BE(font.readUInt32BE(12 + 16 * i + 8) + head.length, 12 + 16 * i + 8);
+  return Buffer.concat([head, font]);
+}
+
 test('a face of one’s own, however it is packed, sets words, is kept over a reload, and others are refused with the way out', async ({
   page,
 }) => {
@@ -41,6 +51,13 @@ test('a face of one’s own, however it is packed, sets words, is kept over a re
   const heavy = await outline.getAttribute('d');
   await page.getByLabel('Weight of line 1').selectOption({ label: 'light' });
   await expect(outline).not.toHaveAttribute('d', heavy!);
+  // of a collection one is chosen
+  const bare = readFileSync(resolve(import.meta.dirname, '../core/faces/generated/hershey-sans.otf'));
+  await field.setInputFiles({ name: 'Two.ttc', mimeType: 'font/collection', buffer: collectionOf(bare) });
+  const offered = page.getByRole('group', { name: 'Fonts of the collection' });
+  await expect(offered).toContainText('The file holds 2 fonts');
+  await offered.getByRole('button').first().click();
+  await expect(page.getByText(/Kolleta Hershey Sans.* is among your own fonts/)).toBeVisible();
   // a letter that it lacks is named
   await page.getByLabel('Line 1', { exact: true }).fill('Ω');
   await expect(reading(page, /^Missing letters/).first()).toContainText('Ω');
