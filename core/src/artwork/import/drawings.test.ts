@@ -20,6 +20,7 @@ const COVERED: Readonly<Record<string, number>> = {
   'markers-fixed-angle.svg': 8330,
   'mask-of-a-group.svg': 15775,
   'mask-of-its-object.svg': 14014,
+  'stretched-frame.svg': Math.round(Math.PI * 80 * 40),
   'symbols-shares.svg': 2225,
 };
 

@@ -27,6 +27,16 @@ export function frameTransform(element: Element, x: number, y: number, width: nu
   return [k, 0, 0, k, x - bx * k + share('x') * (width - bw * k), y - by * k + share('Y') * (height - bh * k)];
 }
 
+/** How much higher a drawing is made than it is wide where its frame is filled without keeping its shape; 1 where it keeps it. */
+export function stretchOf(root: Element): number {
+  const box = viewBoxOf(root);
+  if (!box || !/none/.test(root.getAttribute('preserveAspectRatio') ?? '')) return 1;
+  const side = (name: string) => (/%/.test(root.getAttribute(name) ?? '%') ? undefined : userLength(root.getAttribute(name)));
+  const [width, height] = [side('width'), side('height')];
+  if (!width || !height || !(width > 0) || !(height > 0)) return 1;
+  return height / box[3] / (width / box[2]);
+}
+
 /** Millimetres a unit of the drawing, where its width and height are given in real measures; nothing where they are not, or differ. */
 export function mmOfUnit(root: Element): number | undefined {
   const real = (name: string) => {
@@ -39,7 +49,7 @@ export function mmOfUnit(root: Element): number | undefined {
   const box = viewBoxOf(root);
   // without a frame of its own a unit is a pixel
   if (!box) return 25.4 / 96;
-  const [across, up] = [width / box[2], height / box[3]];
+  const [across, up] = [width / box[2], height / box[3] / stretchOf(root)];
   return Math.abs(across - up) <= 0.01 * across ? Math.min(across, up) : undefined;
 }
 
@@ -49,7 +59,9 @@ export function pageOf(root: Element): ViewBox | undefined {
   const [width, height] = [userLength(root.getAttribute('width')), userLength(root.getAttribute('height'))];
   // a share of what it is shown in is no page
   const plain = !/%/.test(`${root.getAttribute('width')}${root.getAttribute('height')}`);
-  return box ?? (plain && width && height ? [0, 0, width, height] : undefined);
+  const stretch = stretchOf(root);
+  if (box) return [box[0], box[1] * stretch, box[2], box[3] * stretch];
+  return plain && width && height ? [0, 0, width, height] : undefined;
 }
 
 /** How large the whole drawing is, user units: its viewBox, else its width and height, else a hundred. */

@@ -144,6 +144,20 @@ describe('lengths of shapes', () => {
   });
 });
 
+describe('a frame that is filled without keeping the shape', () => {
+  it('stretches the drawing, and keeps its size', () => {
+    const found = importSvg(
+      '<svg xmlns="http://www.w3.org/2000/svg" width="40mm" height="10mm" viewBox="0 0 10 10" preserveAspectRatio="none"><rect x="2" y="2" width="6" height="6"/></svg>',
+      'a.svg',
+      () => 'p',
+    );
+    if (!found.ok) throw new Error(found.problem.found);
+    expect(found.value.asDrawn?.width).toBeCloseTo(24, 6);
+    expect(found.value.asDrawn?.height).toBeCloseTo(6, 6);
+    expect(found.value.dropped).toBeUndefined();
+  });
+});
+
 describe('what is told as left out', () => {
   it('is not what programs keep for themselves; and markers are drawn', () => {
     const { leftOut } = take(

@@ -27,7 +27,7 @@ import {
 } from '../../geometry';
 import { readPaint } from './colour';
 import { pathFromData, pathOfShape, readPathData } from './shapes';
-import { frameTransform, sizeOfDrawing, viewBoxOf } from './svgFrame';
+import { frameTransform, sizeOfDrawing, stretchOf, viewBoxOf } from './svgFrame';
 import type { Hairline } from './hairlines';
 import { childrenOf, hrefOf, isElement, nameOf } from './svgDom';
 import { cssClip } from './svgCssClip';
@@ -636,7 +636,7 @@ class Walk {
 /** Walks a drawing and gathers what it paints, in painting order, with clips and masks applied. Nothing in it is run or fetched. */
 export function gatherSvg(root: Element, setText?: SetText): Gathered {
   const walk = new Walk(root, setText);
-  walk.visit(root, { map: [1, 0, 0, 1, 0, 0], style: FIRST_STYLE, opacity: 1, room: walk.room }, 0);
+  walk.visit(root, { map: [1, 0, 0, stretchOf(root), 0, 0], style: FIRST_STYLE, opacity: 1, room: walk.room }, 0);
   const { painted, lines, leftOut, gradients, tooDeep, tooMany } = walk;
   return { painted, lines, leftOut, gradients, tooDeep, tooMany };
 }
