@@ -181,3 +181,32 @@ test('a photo with a sheet of paper measures the piece, gives its outline and sh
   await drag(await to(60, 60), await to(700, 520));
   await expect(page.getByRole('alert')).toContainText('cross');
 });
+
+test('the outline of an offcut is taken from a photo; the photo is not kept, and it can be undone', async ({ page }) => {
+  await page.goto('/#/stock');
+  const film = page.getByRole('listitem').filter({ hasText: 'Signal amber' });
+  await film.getByRole('button', { name: 'Change' }).click();
+  await film.getByText('Its outline').click();
+  // 1.6 pixels a mm: an A4 sheet just where the handles begin, and a piece of film with a corner cut off
+  const png = await picture(
+    page,
+    'poly #dddddd 356 252 832 252 832 588 356 588; poly #d98e16 900 300 1140 300 1140 700 980 700 900 540',
+    1188,
+    840,
+  );
+  await film.getByLabel('Photo of the offcut', { exact: true }).setInputFiles({ name: 'offcut.png', mimeType: 'image/png', buffer: png });
+  const photo = film.getByRole('group', { name: 'Photo offcut.png' });
+  const place = await photo.evaluate((svg) => {
+    const p = new DOMPoint(1050, 500).matrixTransform((svg as SVGSVGElement).getScreenCTM()!);
+    return [p.x, p.y] as const;
+  });
+  await page.mouse.click(...place);
+  const take = film.getByRole('button', { name: /^Take this outline, 1(49|50)(\.\d)? mm by 2(49|50)(\.\d)? mm$/ });
+  await take.click();
+  await expect(photo).toHaveCount(0);
+  await expect(film.getByRole('button', { name: /^Corner \d/ })).toHaveCount(5);
+  await expect(film.getByRole('img', { name: /^The offcut, 1(48|49|50)(\.\d)? mm by 2(48|49|50)(\.\d)? mm/ })).toBeVisible();
+  await kept(page);
+  await page.getByRole('button', { name: 'Undo', exact: true }).first().click();
+  await expect(film.getByRole('button', { name: /^Corner \d/ })).toHaveCount(6);
+});

@@ -1,7 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
-import { boxOf, faultsOfRegion, regionArea, sidesCross, type Point } from '../geometry';
-import { pieceCorners, withCorners } from './pieceOutline';
+import { boxOf, difference, faultsOfRegion, regionArea, regionOf, sidesCross, type Point } from '../geometry';
+import { cornersFrom, MOST_CORNERS, pieceCorners, withCorners } from './pieceOutline';
 import type { FilmPiece } from './shop';
 
 const piece: FilmPiece = { id: 'p', kind: 'offcut', width: 200, length: 120, count: 1 };
@@ -53,6 +53,38 @@ describe('an offcut that is drawn in by its corners', () => {
     ]);
     expect(found.ok && regionArea(found.value.outline!)).toBeCloseTo(200 * 120 - (60 * 60) / 2 - 400, 6);
     expect(found.ok && found.value.outline![0]!.holes).toEqual([hole]);
+  });
+  it('from a photo it has few corners, none outside of what was seen, and nearly all of it', () => {
+    fc.assert(
+      fc.property(
+        fc.array(fc.double({ min: 60, max: 140, noNaN: true }), { minLength: 5, maxLength: 9 }),
+        fc.double({ min: 0, max: 0.6, noNaN: true }),
+        (radii, rough) => {
+          // a many-sided piece whose edge is as rough as a photo's pixels
+          const ring = Array.from({ length: 720 }, (_, i): Point => {
+            const at = (i / 720) * radii.length;
+            const [a, b] = [radii[Math.floor(at)]!, radii[(Math.floor(at) + 1) % radii.length]!];
+            const r = a + (b - a) * (at % 1) + (i % 2 ? rough : 0);
+            return [r * Math.cos((i / 360) * Math.PI), r * Math.sin((i / 360) * Math.PI)];
+          });
+          const corners = cornersFrom(ring);
+          if (!corners.ok) throw new Error(corners.problem.found);
+          expect(corners.value.length).toBeLessThanOrEqual(MOST_CORNERS);
+          const found = [{ outer: corners.value, holes: [] }];
+          expect(regionArea(difference(found, regionOf([ring]))) / regionArea(found)).toBeLessThan(0.002);
+          expect(regionArea(found) / regionArea(regionOf([ring]))).toBeGreaterThan(0.93);
+          expect(withCorners(piece, corners.value).ok).toBe(true);
+        },
+      ),
+      { numRuns: 40 },
+    );
+    expect(
+      cornersFrom([
+        [0, 0],
+        [5, 0],
+        [5, 5],
+      ]).ok,
+    ).toBe(false);
   });
   it('says why not', () => {
     const crossed = withCorners(piece, [

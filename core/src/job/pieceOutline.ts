@@ -1,4 +1,16 @@
-import { boxHeight, boxOf, boxWidth, signedArea, sidesCross, type Point, type Ring } from '../geometry';
+import {
+  boxHeight,
+  boxOf,
+  boxWidth,
+  offset,
+  regionArea,
+  regionOf,
+  signedArea,
+  sidesCross,
+  simplifyRing,
+  type Point,
+  type Ring,
+} from '../geometry';
 import { good, refused, type Result } from '../units';
 import type { FilmPiece } from './shop';
 
@@ -41,4 +53,23 @@ export function withCorners(piece: FilmPiece, corners: Ring): Result<Pick<FilmPi
   const outer = (area > 0 ? ring : ring.toReversed()).map(to);
   const holes = (piece.outline?.[0]?.holes ?? []).map((hole) => hole.map(to));
   return good({ width: tenth(boxWidth(box)), length: tenth(boxHeight(box)), outline: [{ outer, holes }] });
+}
+
+/** Outlines on photos are made simpler by so much at first, and by twice as much until they have few enough corners, mm. */
+const SIMPLER = 0.3;
+
+/**
+ * The corners of an outline that was found on a photo: few enough to be moved by hand, and nowhere outside it, for film that is not there is not cut.
+ *
+ * @param ring mm, either way round
+ * @returns a problem where next to nothing is left
+ */
+export function cornersFrom(ring: Ring): Result<Ring> {
+  for (let by = SIMPLER; ; by *= 2) {
+    const [largest] = offset(regionOf([ring]), -by).toSorted((a, b) => regionArea([b]) - regionArea([a]));
+    if (!largest || regionArea([largest]) < LEAST_AREA)
+      return refused('Next to nothing of the offcut was found.', 'an outline of at least 1 cm²', 'photo', 'Press on the film again.');
+    const corners = simplifyRing(largest.outer, by);
+    if (corners.length <= MOST_CORNERS) return good(corners);
+  }
 }

@@ -72,9 +72,11 @@ const nester = {
   best(): KeptLayout['places'] | undefined {
     if (!search || search.separation.length === Infinity) return undefined;
     const { separation, parts, sheet, options, before, locked } = search;
-    const nesting = { nested: separation.nested(), tooLarge: [] };
-    const better = nestedLength(nesting, parts) < before - 0.5;
-    return better && checkNesting(nesting, parts, [sheet], options).length === 0 ? placesOf(nesting, parts, new Set(locked)) : undefined;
+    const found = [separation.gathered(), separation.nested()].map((nested) => ({ nested, tooLarge: [] }));
+    const sound = found.find(
+      (nesting) => nestedLength(nesting, parts) < before - 0.5 && checkNesting(nesting, parts, [sheet], options).length === 0,
+    );
+    return sound && placesOf(sound, parts, new Set(locked));
   },
   /** A part moved or turned by hand. */
   byHand({ parts, sheet, options, now, locked }: Omit<NestSearch, 'turning'>, move: HandMove): { found: HandLaid } {

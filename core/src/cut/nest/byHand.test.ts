@@ -1,11 +1,12 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
-import { boxRegion, type Region } from '../../geometry';
+import { applyToRegion, boxOf, boxRegion, type Region } from '../../geometry';
 import { demoShop } from '../../../test/sampleJobs';
 import { layByHand } from './byHand';
 import { checkNesting } from './checkNesting';
 import { asKept, copyKey, lyingOf, placesOf } from './keptLayout';
 import type { NestPart } from './nester';
+import { nestedLength } from './nestedLength';
 import { Separation } from './separate';
 import { freeEnd } from './sheet';
 import { skyline } from './skyline';
@@ -142,5 +143,23 @@ describe('a layout by hand', () => {
         one.place.forEach((n, i) => expect(n).toBeCloseTo(before[i]!, 9));
       }
     expect(run(TURNS.freely).nested()).toEqual(nesting.nested);
+    // gathered to one side it is sound and no longer, nothing lies further right, and what is locked stays
+    const gathered = { nested: search.gathered(), tooLarge: [] };
+    expect(checkNesting(gathered, parts, [sheet], OPTIONS)).toEqual([]);
+    expect(nestedLength(gathered, parts)).toBeLessThanOrEqual(nestedLength(nesting, parts) + 1e-6);
+    gathered.nested.forEach((one, i) => {
+      const before = nesting.nested[i]!;
+      expect(one.place[4]).toBeLessThanOrEqual(before.place[4] + 1e-9);
+      if (locked.has(copyKey(one))) expect(one.place).toEqual(before.place);
+    });
+    expect(search.nested()).toEqual(nesting.nested);
+  });
+  it('what lies loose is gathered to one side, so that the film beside it is in one piece', () => {
+    const parts: NestPart[] = [{ region: box(40, 100), copies: 2 }];
+    const at = (copy: number, x: number) => ({ part: 0, copy, sheet: 0, place: [1, 0, 0, 1, x, OPTIONS.holdDown] as const });
+    const apart = { nested: [at(0, 60), at(1, 200)], tooLarge: [] };
+    const search = new Separation(parts, sheet, OPTIONS, apart, 1);
+    const right = search.gathered().map(({ part, place }) => boxOf(applyToRegion(place, parts[part]!.region)).maxX);
+    expect(Math.max(...right)).toBeLessThan(2 * 40 + OPTIONS.holdDown + OPTIONS.gap + 0.5);
   });
 });

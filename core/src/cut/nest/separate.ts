@@ -55,6 +55,8 @@ const SWAPS = 3;
 const SIMPLE = 16;
 /** Rounds of pushing apart, and sweeps over all pairs in each. */
 const SETTLE = { rounds: 8, sweeps: 20 };
+/** Steps of pushing to one side, mm. */
+const GATHER = { first: 4, last: 0.05 } as const;
 /** Less than this share of the least overlap so far is progress. */
 const PROGRESS = 0.98;
 /**
@@ -463,8 +465,41 @@ export class Separation {
 
   /** The best layout so far. */
   nested(): Nested[] {
+    return this.#asNested(this.#best.at);
+  }
+
+  /**
+   * The best layout so far, what lies loose in it pushed to the left as far as it goes: no longer than it was, and what is left of the film beside it
+   * is in one piece.
+   */
+  gathered(): Nested[] {
+    const kept = copied(this.#at);
+    const exact = this.#exact;
+    putBack(this.#at, this.#best.at);
+    this.#exact = true;
+    const { shape, x, y } = this.#at;
+    const left = (i: number) => x[i]! + this.#shapes[shape[i]!]!.minX;
+    const clear = (i: number, to: number) =>
+      this.#items.every(
+        (_, j) =>
+          j === i ||
+          (this.#collisions.exactDepth(shape[i]!, shape[j]!, x[j]! - to, y[j]! - y[i]!) === 0 &&
+            !this.#collisions.missed(shape[i]!, shape[j]!, x[j]! - to, y[j]! - y[i]!)),
+      );
+    for (const i of this.#items.map((_, k) => k).toSorted((a, b) => left(a) - left(b))) {
+      if (this.#items[i]!.locked) continue;
+      for (let step: number = GATHER.first; step >= GATHER.last; step /= 2) {
+        while (left(i) - step >= 0 && clear(i, x[i]! - step)) x[i]! -= step;
+      }
+    }
+    const found = copied(this.#at);
+    putBack(this.#at, kept);
+    this.#exact = exact;
+    return this.#asNested(found);
+  }
+
+  #asNested({ shape, x, y }: Lie): Nested[] {
     const edge = this.options.holdDown - this.options.gap / 2;
-    const { shape, x, y } = this.#best.at;
     return this.#items.map(({ part, copy }, i) => {
       const lying = { turn: this.#shapes[shape[i]!]!.turn, x: x[i]! + edge, y: y[i]! + edge };
       return { part, copy, sheet: 0, place: placeOf(lying, this.parts[part]!.region) };

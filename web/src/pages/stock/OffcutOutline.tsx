@@ -7,6 +7,7 @@ import { regionPath } from '../../drawing/regionPath';
 import { editShop } from '../../storage/editShop';
 import { LengthWord, Sentence } from '../../ui/tokens';
 import { useTell } from '../../ui/toasts';
+import { OffcutPhoto } from './OffcutPhoto';
 
 /** An arrow key moves a corner so far, mm; with Shift ten times that. */
 const NUDGE = 1;
@@ -141,12 +142,14 @@ export function OffcutOutline({ piece, film, colour, system }: Props) {
   if (saved.length > MOST_CORNERS) return null;
   const corners = dragged ? saved.map((at, i) => (i === dragged.i ? dragged.to : at)) : saved;
   /** Changes the corners as they are saved at that moment. */
-  const change = async (what: (now: Corners) => Corners, label: string) => {
+  const change = async (what: (now: Corners) => Corners, label: string, anew = false) => {
     let found: Result<unknown> | undefined;
     await editShop((shop) => {
       const now = shop.films.find(({ id }) => id === film)?.pieces?.find(({ id }) => id === piece.id);
       if (!now) return [];
-      const next = withCorners(now, what(pieceCorners(now)));
+      // what is seen anew has no holes that were known before
+      const { outline, ...bare } = now;
+      const next = withCorners(anew || !outline ? bare : now, what(pieceCorners(now)));
       found = next;
       return next.ok ? setAt(['films', film, 'pieces', piece.id], { ...now, ...next.value }) : [];
     }, label);
@@ -220,6 +223,7 @@ export function OffcutOutline({ piece, film, colour, system }: Props) {
           </button>
         )}
       </Sentence>
+      <OffcutPhoto system={system} onTake={(seen) => change(() => seen, 'Take the outline of an offcut from a photo', true)} />
     </details>
   );
 }
