@@ -280,6 +280,14 @@ test('what is longer than the cutter takes goes through in loads; cut files are 
   const file = await saving;
   expect(file.suggestedFilename()).toMatch(/load-2-of-2\.hpgl$/);
   const hpgl = await textOf(file);
+  // each load is rehearsed by itself, and not booked
+  await page.getByRole('button', { name: /^Rehearse it/ }).click();
+  const cutter = page.getByRole('region', { name: 'The cutter' });
+  await expect(cutter).toContainText('load 2 of 2');
+  await cutter.getByRole('button', { name: 'Stop' }).click();
+  await expect(cutter).toContainText('A load by itself is not booked');
+  await cutter.getByRole('button', { name: 'Put it away' }).click();
+  await expect(cutter).toHaveCount(0);
   await page.getByRole('link', { name: /^Draw/ }).click();
   const input = page.locator('input[type=file][accept*=".hpgl"]');
   await input.setInputFiles({

@@ -35,8 +35,8 @@ function runOf(layout: FilmLayout): CutterRun {
 }
 
 /** Notes a layout before it is rehearsed, so that its run is known whatever happens afterwards. */
-export async function beginRun(layout: FilmLayout): Promise<CutterRun> {
-  const run = runOf(layout);
+export async function beginRun(layout: FilmLayout, load?: CutterRun['load']): Promise<CutterRun> {
+  const run: CutterRun = { ...runOf(layout), ...(load ? { load } : {}) };
   await keep(`Rehearse ${layout.film.name}`, () => write([db.runs], () => db.runs.put(run)));
   return run;
 }

@@ -38,6 +38,8 @@ export interface CutterRun extends SentRun {
   used: number;
   /** A file that was saved for a cutter, of which the maker says what came of it; without it, a rehearsal. */
   by?: 'file';
+  /** One load of several: it is rehearsed by itself, and booked with the others. */
+  load?: { number: number; of: number };
   /** What became of it is in the log. */
   settled: boolean;
 }

@@ -118,10 +118,12 @@ export function CutStation({ job, plan, shop, edit, fix, mark }: StationProps) {
     const words = row === undefined ? undefined : plan.marks.find((m) => m.mark.id === id)?.variants.find((v) => v.row === row)?.words;
     return `${found?.name ?? 'A mark'}${words ? ` · ${words}` : ''}`;
   };
+  const loadsOf = (layout: FilmLayout): Promise<FilmLayout[]> =>
+    loads ? plannerWorker.call((planner) => planner.loads(layout, shop.relief, spares)) : Promise.resolve([layout]);
   const save = (kind: CutFileId) =>
     withLayout(async (layout, _, title) => {
       const { extension, mime, forMachine } = CUT_FILES[kind];
-      const all = loads ? await plannerWorker.call((planner) => planner.loads(layout, shop.relief, spares)) : [layout];
+      const all = await loadsOf(layout);
       const cut = all[now ?? 0] ?? layout;
       const called = all.length > 1 ? `${title}, load ${(now ?? 0) + 1} of ${all.length}` : title;
       const { content } = await plannerWorker.call((planner) => planner.cutFile(kind, cut, called));
@@ -226,13 +228,16 @@ export function CutStation({ job, plan, shop, edit, fix, mark }: StationProps) {
           problem={run ? undefined : cutter.view.problem}
           onSave={save}
           onRehearse={() =>
-            withLayout((layout, left) =>
-              cutter.send(
-                layout,
+            withLayout(async (layout, left) => {
+              const all = await loadsOf(layout);
+              const number = now ?? 0;
+              await cutter.send(
+                all[number] ?? layout,
                 layout.sheet.from.kind === 'roll' ? left : layout.taken,
                 shop.films.find(({ id }) => id === loaded) ?? layout.film,
-              ),
-            )
+                all.length > 1 ? { number: number + 1, of: all.length } : undefined,
+              );
+            })
           }
         />
       )}

@@ -69,9 +69,13 @@ function Ended({ run, book, putAway, whole }: Pick<Props, 'run' | 'book' | 'putA
         <button type="button" className="btn btn-sm btn-primary" onClick={() => void putAway(run)}>
           Put it away
         </button>
-        <button type="button" className="btn btn-sm btn-ghost border-base-300" onClick={() => void book(run)}>
-          Book it as cut all the same
-        </button>
+        {run.load ? (
+          <span className="quiet text-[0.86rem]">A load by itself is not booked: once all of them are cut, say how they came out.</span>
+        ) : (
+          <button type="button" className="btn btn-sm btn-ghost border-base-300" onClick={() => void book(run)}>
+            Book it as cut all the same
+          </button>
+        )}
       </div>
     </div>
   );
@@ -88,6 +92,7 @@ export function CutterPanel({ view, run, system, filmLeft, order, book, putAway 
       <div className="flex flex-wrap items-baseline justify-between gap-x-3">
         <h2 className="text-[1.02rem] font-bold">
           Rehearsal on the simulated {run.layout.machine?.name ?? 'cutter'}: {run.layout.film.name}
+          {run.load ? `, load ${run.load.number} of ${run.load.of}` : ''}
         </h2>
         <span className="measure text-[0.86rem]">{Math.floor(share * 100)} %</span>
       </div>

@@ -106,8 +106,8 @@ export function useCutter(planned: ReadonlyMap<JobId, number>) {
     [run, hear],
   );
 
-  /** Sends a layout; `left` is what lies on the roll, mm, and `loaded` the film that is in the cutter. */
-  const send = useCallback(async (layout: FilmLayout, left: number, loaded: Pick<Film, 'name' | 'width'>) => {
+  /** Sends a layout or one of its loads; `left` is what lies on the roll, mm, and `loaded` the film that is in the cutter. */
+  const send = useCallback(async (layout: FilmLayout, left: number, loaded: Pick<Film, 'name' | 'width'>, load?: CutterRun['load']) => {
     const { machine } = layout;
     // pressed twice is sent once
     if (!machine || sending.current) return;
@@ -117,7 +117,7 @@ export function useCutter(planned: ReadonlyMap<JobId, number>) {
     setReport(undefined);
     try {
       const hpgl = await plannerWorker.call((planner) => planner.hpgl(layout, machine));
-      const begun = await beginRun(layout);
+      const begun = await beginRun(layout, load);
       const refusals: (string | undefined)[] = [];
       for (const what of [
         {
