@@ -34,7 +34,7 @@ async function staticHost(folder: string) {
 }
 
 // a dead server, and one without a cutter, are what is tried here
-test.use({ tolerated: /Failed to load resource/, serviceWorkers: 'allow' });
+test.use({ tolerated: /Failed to load resource|wasm streaming compile failed|falling back to ArrayBuffer/, serviceWorkers: 'allow' });
 
 const ready = (page: Page) => page.evaluate(async () => void (await navigator.serviceWorker.ready));
 const usable = (page: Page) => expect(page.getByRole('button', { name: 'Done' }).first()).toBeEnabled();

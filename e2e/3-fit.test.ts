@@ -2,7 +2,7 @@ import { expect, openStation, reading, test, type } from './workshop';
 
 test('the largest size, a typed size, and readings with their fixes', async ({ page }) => {
   await openStation(page, 'regatta-prizes', 'fit');
-  await expect(reading(page, 'Size')).toContainText('65 × 28.5 mm');
+  await expect(reading(page, 'Size')).toContainText('65 × 29 mm');
   for (const title of ['Bend', 'Thin parts', 'Small parts', 'Contrast', 'Will it stick', 'Food and lip', 'As it is seen'])
     await expect(reading(page, title)).toBeVisible();
   const thin = reading(page, 'Thin parts');

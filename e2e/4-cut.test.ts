@@ -23,8 +23,8 @@ test('one layout a film, and an SVG cut file in mm that any reader takes', async
   }
   expect(boxes).toHaveLength(12);
   for (const [width, height] of boxes) {
-    expect(Math.max(width!, height!)).toBeCloseTo(66, 0);
-    expect(Math.min(width!, height!)).toBeCloseTo(28.9, 0);
+    expect(Math.max(width!, height!)).toBeCloseTo(66.7, 0);
+    expect(Math.min(width!, height!)).toBeCloseTo(29.2, 0);
   }
   await reader.close();
 });
@@ -238,7 +238,7 @@ test('an offcut is drawn in by its corners; sides that would cross are refused, 
   await page.goto('/#/stock');
   const film = page.getByRole('listitem').filter({ hasText: 'Signal amber' });
   await film.getByRole('button', { name: 'Change' }).click();
-  await film.getByText('Its outline').click();
+  await film.getByText('Its outline', { exact: true }).click();
   const corner = film.getByRole('button', { name: /^Corner 3/ });
   const box = (await corner.boundingBox())!;
   await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);

@@ -56,7 +56,7 @@ export function withCorners(piece: FilmPiece, corners: Ring): Result<Pick<FilmPi
 }
 
 /** Outlines on photos are made simpler by so much at first, and by twice as much until they have few enough corners, mm. */
-const SIMPLER = 0.3;
+const SIMPLER = 0.8;
 
 /**
  * The corners of an outline that was found on a photo: few enough to be moved by hand, and nowhere outside it, for film that is not there is not cut.
