@@ -57,6 +57,10 @@ test('an SVG drawing becomes film, colour by colour; what is left out is named a
   );
   await expect(page.getByText(/lines\.svg is in: .*its thin lines taken for outlines/)).toBeVisible();
   await expect(page.getByText('2 separate parts, 0 insides')).toBeVisible();
+  await page.getByLabel('What thin lines are').selectOption('strips');
+  await expect(page.getByText(/separate parts, [1-9] insides?/)).toBeVisible();
+  await page.getByLabel('What thin lines are').selectOption('outlines');
+  await expect(page.getByText('2 separate parts, 0 insides')).toBeVisible();
 });
 
 const SHADED =

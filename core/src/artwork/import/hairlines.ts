@@ -9,10 +9,15 @@ export interface Hairline {
   readonly path: Path;
   /** How wide its pen is. */
   readonly width: number;
+  /** Where what it paints stands among all that is painted. */
+  readonly at: number;
 }
 
 /** A pen thinner than this share of the drawing draws where a knife goes, not film that stays. */
 const THIN = 1 / 300;
+
+/** Whether a pen draws where a knife goes, in a drawing whose larger side is so long. */
+export const isThin = (width: number, size: number): boolean => width <= size * THIN;
 
 /** With more open lines than this share of the closed ones it is a drawing of lines, not a cut file. */
 const MOST_OPEN = 0.2;
@@ -51,7 +56,7 @@ export interface CutLines {
 }
 
 /**
- * Takes the thin lines of a drawing that has nothing but thin lines for outlines, as cut files have them: lines of one colour that meet are joined, what
+ * Takes thin lines for outlines, as cut files have them: lines of one colour that meet are joined, what
  * lies within another is a hole, and what was drawn twice counts once.
  *
  * @param mm millimetres a unit of the drawing, where it says so
@@ -60,7 +65,7 @@ export interface CutLines {
 export function cutLines(lines: readonly Hairline[], mm?: number): CutLines | undefined {
   const box = boxOfPoints(lines.flatMap(({ path }) => controlPoints(path)));
   const size = Math.max(box.maxX - box.minX, box.maxY - box.minY);
-  if (!(size > 0) || lines.some(({ width }) => width > size * THIN)) return undefined;
+  if (!(size > 0) || lines.some(({ width }) => !isThin(width, size))) return undefined;
   const same = meetWithin(size, mm);
   const ways = lines.flatMap(({ colour, path }) => waysOf(path).flatMap((way) => wayOfLine(way, colour) ?? []));
   const { closed, open } = joinWays(ways, same);

@@ -258,12 +258,12 @@ describe('a DXF drawing', () => {
     if (!result.ok) throw new Error(result.problem.found);
     expect(result.value.parts).toHaveLength(1);
     expect(regionArea(region(result.value.parts[0]!)) / (Math.PI * (100 - 25 + 9))).toBeCloseTo(1, 3);
-    const { layered = [] } = result.value;
+    const { otherwise: layered = [] } = result.value;
     expect(layered.map(({ layer }) => layer)).toEqual(['plate', 'holes']);
     expect(new Set(layered.map(({ colour }) => colour)).size).toBe(2);
     expect(regionArea(region(layered[1]!)) / (Math.PI * 25)).toBeCloseTo(1, 3);
     const one = read(dxf([circle(0, 0, 10, 'plate')]));
-    expect(one.ok && one.value.layered).toBeUndefined();
+    expect(one.ok && one.value.otherwise).toBeUndefined();
   });
   it('blocks repeat, scaled, turned and in rows', () => {
     const block = pairs(0, 'BLOCK', 8, '0', 2, 'dot', 70, 0, 10, 1, 20, 1, 3, 'dot', 0, 'CIRCLE', 8, '0', 10, 1, 20, 1, 40, 1, 0, 'ENDBLK');

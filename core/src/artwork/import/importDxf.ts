@@ -217,7 +217,7 @@ export function importDxf(text: string, name: string, newId: () => string): Resu
   return light.ok
     ? good({
         ...{ parts: light.value, leftOut },
-        ...(layered.length > parts.length ? { layered } : {}),
+        ...(layered.length > parts.length ? { otherwise: layered } : {}),
         ...(mm ? { asDrawn: { width: boxWidth(ink) * mm, height: boxHeight(ink) * mm } } : {}),
       })
     : light;

@@ -2,7 +2,7 @@ import { DOMParser, type Element } from '@xmldom/xmldom';
 import { good, refused, type Result } from '../../units';
 import { boxHeight, boxOfPoints, boxWidth, controlPoints, flatten, mapPath, type Path, type Segment } from '../../geometry';
 import type { DrawnPart } from '../../job';
-import { cutLines } from './hairlines';
+import { cutLines, isThin } from './hairlines';
 import { withoutEntities } from './svgEntities';
 import { mmOfUnit, pageOf, type ViewBox } from './svgFrame';
 import type { SetText } from './svgText';
@@ -19,13 +19,39 @@ export interface ImportedDrawing {
   dropped?: string[];
   /** How large the file says that it is, mm; nothing where it does not say. */
   asDrawn?: { width: number; height: number };
-  /** Its parts by its layers, where these are more than its colours. */
-  layered?: DrawnPart[];
-  /** Its thin lines were taken for outlines. */
-  cutLines?: true;
+  /** The other way to take it: by its layers, where these are more than its colours; or with its thin lines as the other of what `thin` says. */
+  otherwise?: DrawnPart[];
+  /** Whether its thin lines were taken for outlines that the knife follows, or for strips of film. */
+  thin?: 'outlines' | 'strips';
 }
 
+type Painted = Paint & { readonly path: Path; readonly rule: 'nonzero' | 'evenodd' };
+
+const upright = (one: Painted): Painted => ({ ...one, path: mapPath(one.path, [1, 0, 0, -1, 0, 0]) });
+
 const samePaint = (a: Paint, b: Paint): boolean => a.colour === b.colour && a.opacity === b.opacity && a.middle === b.middle;
+
+/** Painted areas as parts: of very many, neighbours of one colour are one, unless a rule would cut one out of the other. */
+function asParts(drawn: readonly Painted[], newId: () => string): DrawnPart[] {
+  const parts: (DrawnPart & { path: Segment[] })[] = [];
+  for (const shape of drawn) {
+    const last = parts.at(-1);
+    if (last && samePaint(last, shape) && last.fill === 'nonzero' && shape.rule === 'nonzero' && parts.length > MOST_APART)
+      for (const segment of shape.path) last.path.push(segment);
+    else {
+      const { colour, opacity, middle, path, rule } = shape;
+      parts.push({
+        id: newId(),
+        colour,
+        path: [...path],
+        fill: rule,
+        ...(opacity === undefined ? {} : { opacity }),
+        ...(middle ? { middle } : {}),
+      });
+    }
+  }
+  return parts;
+}
 
 /** The parts that lie wholly off the page of their drawing; none where all do, for then the page is not meant. */
 function offPage(parts: readonly DrawnPart[], page: ViewBox | undefined): string[] {
@@ -39,6 +65,9 @@ function offPage(parts: readonly DrawnPart[], page: ViewBox | undefined): string
   });
   return off.length < parts.length ? off.map(({ id }) => id) : [];
 }
+
+/** So many shapes stay parts of their own. */
+const MOST_APART = 400;
 
 /** Larger files are refused, bytes. */
 const SVG_MOST_BYTES = 20 * 1024 * 1024;
@@ -85,13 +114,19 @@ export function importSvg(text: string, name: string, newId: () => string, setTe
     );
   }
   const { painted: all, lines, leftOut, gradients, tooDeep, tooMany } = gatherSvg(root, setText);
-  // a drawing of nothing but thin lines is a cut file: they are where the knife goes
-  const cut = lines.length > 0 && lines.length === all.length ? cutLines(lines, mmOfUnit(root)) : undefined;
-  const painted: readonly (Paint & { path: Path; rule: 'nonzero' | 'evenodd' })[] = cut
-    ? cut.outlines.map(({ colour, path, fill }) => ({ colour, path, rule: fill }))
-    : all;
+  // a drawing of nothing but thin lines is a cut file: they are where the knife goes; beside shapes they may be that too
+  const extent = boxOfPoints(all.flatMap(({ path }) => controlPoints(path)));
+  const size = all.length > 0 ? Math.max(boxWidth(extent), boxHeight(extent)) : 0;
+  const thin = lines.filter(({ width }) => isThin(width, size));
+  const found = thin.length > 0 ? cutLines(thin, mmOfUnit(root)) : undefined;
+  const cut = found && thin.length === all.length ? found : undefined;
+  const lineAt = new Set(thin.map(({ at }) => at));
+  const outlined: readonly Painted[] = found
+    ? [...all.filter((_, i) => !lineAt.has(i)), ...found.outlines.map(({ colour, path, fill }) => ({ colour, path, rule: fill }))]
+    : [];
+  const painted: readonly Painted[] = cut ? outlined : all;
   // SVG runs down, a workshop's drawing runs up
-  const drawn = painted.map((one) => ({ ...one, path: mapPath(one.path, [1, 0, 0, -1, 0, 0]) }));
+  const drawn = painted.map(upright);
   if (tooDeep)
     return refused(`"${name}" nests groups more than ${MOST_DEPTH} deep.`, 'fewer groups', name, 'Ungroup it and drop it in again.');
   if (tooMany)
@@ -119,24 +154,7 @@ export function importSvg(text: string, name: string, newId: () => string, setTe
       'Give its shapes a plain colour, and turn text into outlines.',
     );
   }
-  const parts: (DrawnPart & { path: Segment[] })[] = [];
-  for (const shape of drawn) {
-    const last = parts.at(-1);
-    // shapes drawn one after another in one colour join, unless a rule would cut one out of the other
-    if (last && samePaint(last, shape) && last.fill === 'nonzero' && shape.rule === 'nonzero' && parts.length > 400)
-      for (const segment of shape.path) last.path.push(segment);
-    else {
-      const { colour, opacity, middle, path, rule } = shape;
-      parts.push({
-        id: newId(),
-        colour,
-        path: [...path],
-        fill: rule,
-        ...(opacity === undefined ? {} : { opacity }),
-        ...(middle ? { middle } : {}),
-      });
-    }
-  }
+  const parts = asParts(drawn, newId);
   const off = offPage(parts, pageOf(root));
   if (off.length > 0) gone.push(`${off.length} ${off.length === 1 ? 'shape' : 'shapes'} off the page (“Take it apart” takes them back)`);
   const light = lighten(parts, name);
@@ -144,12 +162,13 @@ export function importSvg(text: string, name: string, newId: () => string, setTe
   // its size is that of what is cut: without shades, and without what lies off the page
   const shown = partsShown({ parts, dropped: off });
   const ink = boxOfPoints((shown.length > 0 ? shown : parts).flatMap(({ path }) => flatten(path).flat()));
+  const other = found ? lighten(asParts((cut ? all : outlined).map(upright), newId), name) : undefined;
   return light.ok
     ? good({
         ...{ parts: light.value, leftOut: gone },
+        ...(other?.ok ? { thin: cut ? ('outlines' as const) : ('strips' as const), otherwise: other.value } : {}),
         ...(off.length > 0 ? { dropped: off } : {}),
         ...(mm ? { asDrawn: { width: boxWidth(ink) * mm, height: boxHeight(ink) * mm } } : {}),
-        ...(cut ? { cutLines: true as const } : {}),
       })
     : light;
 }

@@ -404,6 +404,7 @@ class Walk {
           colour: stroke.colour,
           path: mapPath(path, map),
           width: (userLength(style['stroke-width']) ?? 1) * (keeps ? 1 : size),
+          at: this.painted.length,
         });
       }
       this.#put(stroke, clip ? intersection(whole, clip) : whole);

@@ -108,8 +108,17 @@ describe('a cut file that is taken in again', () => {
       );
     expect(area(inMm(0.045))).toBeCloseTo(6400, 0);
     expect(area(inMm(0.5))).toBeLessThan(100);
-    // a filled shape beside it: the lines are meant to be seen
-    expect(area(svg(`<rect width="10" height="10"/>${line(square, 0.1)}`))).toBeLessThan(200);
+    // a filled shape beside it: the lines are meant to be seen, and may be taken for outlines
+    const beside = svg(`<rect width="10" height="10"/>${line(square, 0.1)}`);
+    expect(area(beside)).toBeLessThan(200);
+    if (!beside.ok) throw new Error(beside.problem.found);
+    expect(beside.value.thin).toBe('strips');
+    expect(area({ ok: true, value: { ...beside.value, parts: beside.value.otherwise! } })).toBeCloseTo(100 + 6400, 3);
+    // and a drawing of lines alone the other way round
+    const alone = svg(line(square, 0.1));
+    if (!alone.ok) throw new Error(alone.problem.found);
+    expect(alone.value.thin).toBe('outlines');
+    expect(area({ ok: true, value: { ...alone.value, parts: alone.value.otherwise! } })).toBeCloseTo(32, 0);
     const sized = importSvg(
       `<svg xmlns="http://www.w3.org/2000/svg" width="5cm" height="5cm" viewBox="0 0 100 100"><rect width="40" height="20"/></svg>`,
       'a.svg',

@@ -51,12 +51,13 @@ export function DrawStation({ job, plan, shop, edit, fix, mark, chooseMark }: St
   const found = plan.marks.find((m) => m.mark.id === mark?.id);
   const fitted = found && withVariant(found, row);
   const inspection = useInspection(fitted, job.piece.shape, shop, inspecting);
-  const taking = ({ id, technique }: Mark, name: string, { parts, leftOut, asDrawn, dropped, layered }: ImportedDrawing): Patch => [
+  const taking = ({ id, technique }: Mark, name: string, { parts, leftOut, asDrawn, dropped, otherwise, thin }: ImportedDrawing): Patch => [
     ...setAt(['marks', id, 'artwork'], {
       ...{ kind: 'drawing', name: name.slice(0, 200), parts, leftOut },
       ...(asDrawn ? { asDrawn } : {}),
       ...(dropped ? { dropped } : {}),
-      ...(layered ? { otherwise: layered } : {}),
+      ...(otherwise ? { otherwise } : {}),
+      ...(thin ? { thin } : {}),
     } satisfies Artwork),
     ...setAt(['marks', id, 'colourFilms'], nearestFilms(partsShown({ parts, dropped }), shop.films, technique)),
     ...setAt(['marks', id, 'edits'], []),
@@ -69,7 +70,7 @@ export function DrawStation({ job, plan, shop, edit, fix, mark, chooseMark }: St
       const { asDrawn } = drawing;
       const size = asDrawn && `${formatLength(asDrawn.width, shop.lengths)} × ${formatLength(asDrawn.height, shop.lengths)}`;
       tell(
-        `${name} is in: ${counted(drawing.parts.length, 'shape')}${drawing.cutLines ? ', its thin lines taken for outlines' : ''}${colours > 1 ? `, each of its ${colours} colours from the nearest film` : ''}${size ? `, drawn ${size}` : ''}.`,
+        `${name} is in: ${counted(drawing.parts.length, 'shape')}${drawing.thin ? `, its thin lines taken for ${drawing.thin === 'outlines' ? 'outlines' : 'strips of film'}` : ''}${colours > 1 ? `, each of its ${colours} colours from the nearest film` : ''}${size ? `, drawn ${size}` : ''}.`,
         asDrawn
           ? {
               action: {

@@ -79,6 +79,19 @@ export function PartsCard({ mark, artwork, shop, edit, chosen, choose }: Props) 
       ];
     }, 'Give parts a film');
   };
+  /** Takes the drawing the other way, where it is not taken so already. */
+  const takeOtherwise = (differs: (saved: Drawing) => boolean, label: string, more: Patch = []) =>
+    change((saved, now) => {
+      const parts = saved.otherwise;
+      if (!parts || !differs(saved)) return [];
+      return [
+        ...setAt(at('otherwise'), saved.parts),
+        ...setAt(at('parts'), parts),
+        ...removeAt(at('dropped')),
+        ...more,
+        ...setAt(['marks', mark.id, 'colourFilms'], nearestFilms(partsShown({ parts }), shop.films, now.technique)),
+      ];
+    }, label);
   const some = chosen && chosen.size > 0;
   const colours = [...new Set(partsShown(artwork).map((part) => part.colour))];
   const layers = hasLayers(artwork);
@@ -95,7 +108,7 @@ export function PartsCard({ mark, artwork, shop, edit, chosen, choose }: Props) 
     <section aria-label="Parts of the drawing" className="sheet px-4 py-3">
       <h2 className="text-[0.98rem] font-bold break-words">{artwork.name}</h2>
       <p className="quiet mb-1 text-sm">Each {layers ? 'layer' : 'colour'} of the drawing is cut from a film, or left to the ground.</p>
-      {(layers || artwork.otherwise) && (
+      {artwork.otherwise && !artwork.thin && (
         <Sentence>
           Films go by{' '}
           <Choice
@@ -105,18 +118,22 @@ export function PartsCard({ mark, artwork, shop, edit, chosen, choose }: Props) 
               { value: 'colours', label: 'its colours' },
               { value: 'layers', label: 'its layers' },
             ]}
-            onChange={(by) =>
-              change((saved, now) => {
-                if (!saved.otherwise || hasLayers(saved) === (by === 'layers')) return [];
-                const parts = saved.otherwise;
-                return [
-                  ...setAt(at('otherwise'), saved.parts),
-                  ...setAt(at('parts'), parts),
-                  ...removeAt(at('dropped')),
-                  ...setAt(['marks', mark.id, 'colourFilms'], nearestFilms(partsShown({ parts }), shop.films, now.technique)),
-                ];
-              }, 'Choose what films go by')
-            }
+            onChange={(by) => takeOtherwise((saved) => hasLayers(saved) !== (by === 'layers'), 'Choose what films go by')}
+          />
+          .
+        </Sentence>
+      )}
+      {artwork.otherwise && artwork.thin && (
+        <Sentence>
+          Its thin lines are{' '}
+          <Choice
+            label="What thin lines are"
+            value={artwork.thin}
+            options={[
+              { value: 'outlines', label: 'outlines that the knife follows' },
+              { value: 'strips', label: 'strips of film' },
+            ]}
+            onChange={(thin) => takeOtherwise((saved) => saved.thin !== thin, 'Choose what thin lines are', setAt(at('thin'), thin))}
           />
           .
         </Sentence>
