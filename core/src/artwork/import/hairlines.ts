@@ -53,6 +53,8 @@ export interface CutLines {
   readonly open: number;
   /** Outlines that were there twice. */
   readonly twice: number;
+  /** Gaps that were closed. */
+  readonly healed: number;
 }
 
 /**
@@ -68,7 +70,7 @@ export function cutLines(lines: readonly Hairline[], mm?: number): CutLines | un
   if (!(size > 0) || lines.some(({ width }) => !isThin(width, size))) return undefined;
   const same = meetWithin(size, mm);
   const ways = lines.flatMap(({ colour, path }) => waysOf(path).flatMap((way) => wayOfLine(way, colour) ?? []));
-  const { closed, open } = joinWays(ways, same);
+  const { closed, open, healed } = joinWays(ways, same);
   const byColour = new Map<string, Way[]>();
   for (const way of closed) byColour.set(way.colour, [...(byColour.get(way.colour) ?? []), way]);
   let twice = 0;
@@ -77,5 +79,5 @@ export function cutLines(lines: readonly Hairline[], mm?: number): CutLines | un
     twice += meant.twice;
     return { colour, path: meant.path, fill: meant.fill };
   });
-  return closed.length > 0 && open.length <= closed.length * MOST_OPEN ? { outlines, open: open.length, twice } : undefined;
+  return closed.length > 0 && open.length <= closed.length * MOST_OPEN ? { outlines, open: open.length, twice, healed } : undefined;
 }

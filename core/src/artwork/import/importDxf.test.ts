@@ -64,6 +64,10 @@ describe('a DXF drawing', () => {
     const gap = (by: number) => [line(0, 0, 10, 0), line(10 + by, 0, 10, 10), line(10, 10, 0, 10 + by), line(0, 10, 0, 0)];
     const mm = (entities: string[]) => `${header(4)}\n${dxf(entities)}`;
     expect(area(mm(gap(0.04)))).toBeGreaterThan(99);
+    const healed = read(mm(gap(0.04)));
+    expect(healed.ok && healed.value.leftOut).toEqual(['2 small gaps between lines, which are closed']);
+    const exact = read(mm(gap(0)));
+    expect(exact.ok && exact.value.leftOut).toEqual([]);
     expect(read(mm(gap(0.2))).ok).toBe(false);
     const speck = read(mm([...gap(0), line(50, 50, 50.02, 50)]));
     expect(speck.ok && speck.value.leftOut).toEqual(['1 open line']);

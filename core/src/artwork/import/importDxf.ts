@@ -17,7 +17,7 @@ import type { DrawnPart } from '../../job';
 import { readDxf } from './dxfReader';
 import { seenFromBehind, waysOf } from './dxfEntities';
 import { degrees, endOf, type Entity, type Loose, type Way } from './dxfWays';
-import { joinWays, meetWithin } from './joinWays';
+import { gapsSaid, joinWays, meetWithin } from './joinWays';
 import { loopsAsMeant } from './loopsAsMeant';
 import type { ImportedDrawing } from './importSvg';
 import { lighten } from './lighten';
@@ -189,7 +189,7 @@ export function importDxf(text: string, name: string, newId: () => string): Resu
     high = Math.max(high, x, y);
   }
   const same = meetWithin(high - low, mm);
-  const { closed, open } = joinWays(ways, same);
+  const { closed, open, healed } = joinWays(ways, same);
   if (closed.length === 0)
     return refuse(
       `"${name}" has no closed outline${open.length > 0 ? `: its ${open.length} ${open.length === 1 ? 'line stays' : 'lines stay'} open` : ''}.`,
@@ -210,6 +210,7 @@ export function importDxf(text: string, name: string, newId: () => string): Resu
   const leftOut = [
     ...[...out].map(([type, n]) => `${n} × ${type.toLowerCase()}`),
     ...(twice > 0 ? [`${twice} ${twice === 1 ? 'outline that was' : 'outlines that were'} there twice`] : []),
+    ...(healed > 0 ? [gapsSaid(healed)] : []),
     ...(open.length > 0 ? [`${open.length} open ${open.length === 1 ? 'line' : 'lines'}`] : []),
   ];
   const light = lighten(parts, name);

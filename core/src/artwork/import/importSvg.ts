@@ -7,6 +7,7 @@ import { withoutEntities } from './svgEntities';
 import { mmOfUnit, pageOf, type ViewBox } from './svgFrame';
 import type { SetText } from './svgText';
 import { partsShown } from '../partsShown';
+import { gapsSaid } from './joinWays';
 import { lighten } from './lighten';
 import { gatherSvg, MOST_DEPTH, MOST_GATHERED, type Paint } from './svgTree';
 
@@ -142,6 +143,7 @@ export function importSvg(text: string, name: string, newId: () => string, setTe
       ? [`what runs from colour to colour (${gradients === 1 ? 'one gradient is' : `${gradients} gradients are`} flat now)`]
       : []),
     ...(cut && cut.twice > 0 ? [`${cut.twice} ${cut.twice === 1 ? 'outline that was' : 'outlines that were'} there twice`] : []),
+    ...(cut && cut.healed > 0 ? [gapsSaid(cut.healed)] : []),
     ...(cut && cut.open > 0 ? [`${cut.open} open ${cut.open === 1 ? 'line' : 'lines'}`] : []),
   ];
   const box = boxOfPoints(drawn.flatMap((d) => controlPoints(d.path)));
