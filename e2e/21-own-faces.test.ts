@@ -72,6 +72,9 @@ test('a name in Arabic is set in a font that has it, from right to left and join
   await missing.getByRole('button', { name: 'Use a font that has them' }).click();
   await expect(page.getByLabel('Font of line 1').locator('option:checked')).toHaveText('Cairo, also Arabic');
   await expect(reading(page, /^Missing letters/)).toHaveCount(0);
-  // three letters that join are two pieces with a dot below the first
+  // the three letters join: one body, and the dot below the first
+  await page.getByRole('button', { name: 'Take line 2 away' }).click();
+  await expect(page.getByText('2 separate parts, 0 insides')).toBeVisible();
+  await expect(line).toHaveCSS('direction', 'rtl');
   await kept(page);
 });

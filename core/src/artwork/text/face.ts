@@ -42,11 +42,11 @@ export function readFace(id: string, files: readonly ArrayBuffer[]): Result<Face
   return good({ id, count: files.length, file });
 }
 
-/** The file of a face that has a character. */
-export function fileWith(face: Face, character: string): FontFile | undefined {
+/** The first file of a face that has some characters, all of them. */
+export function fileWith(face: Face, ...characters: readonly string[]): FontFile | undefined {
   for (let i = 0; i < face.count; i++) {
     const font = face.file(i);
-    if (font?.has(character)) return font;
+    if (font && characters.every((character) => font.has(character))) return font;
   }
   return undefined;
 }

@@ -32,6 +32,23 @@ interface Piece {
 }
 
 /**
+ * The file that each character of a text is set in: the first that has its letter with all of its marks, else the first that has the letter. A mark
+ * that this one lacks has none: in another file it would stand beside its letter.
+ */
+function filesOf(text: string, face: Face): (FontFile | undefined)[] {
+  const letters: string[][] = [];
+  for (const character of text) {
+    if (WITH_BEFORE.test(character) && letters.length > 0) letters.at(-1)!.push(character);
+    else letters.push([character]);
+  }
+  return letters.flatMap((letter) => {
+    const seen = letter.filter((character) => !UNSEEN.test(character));
+    const own = fileWith(face, ...seen) ?? fileWith(face, letter[0]!);
+    return letter.map((character) => (UNSEEN.test(character) || own?.has(character) ? own : undefined));
+  });
+}
+
+/**
  * A line parted into runs, in the order in which they are seen from the left (Unicode bidirectional algorithm, UAX 9).
  *
  * @returns the runs, and the letters that no file of the face has
@@ -41,10 +58,10 @@ export function runsOf(text: string, face: Face): { runs: Run[]; missing: string
   const pieces: Piece[] = [];
   const missing: string[] = [];
   let at = 0;
-  for (const character of text) {
+  const files = filesOf(text, face);
+  for (const [i, character] of [...text].entries()) {
     const before = pieces.at(-1);
-    const stays = WITH_BEFORE.test(character);
-    const font = stays && before?.font && (before.font.has(character) || UNSEEN.test(character)) ? before.font : fileWith(face, character);
+    const font = files[i];
     const script = scriptOf(character);
     const level = embedding?.levels[at] ?? 0;
     if (!font && !UNSEEN.test(character) && character.trim() !== '') missing.push(character);

@@ -126,6 +126,34 @@ describe('marks', () => {
   });
 });
 
+describe('a letter and its marks', () => {
+  it('are set in one file, the first that has both; a mark that no file has with its letter is missing, and stands nowhere', () => {
+    const read = readFace('two', [fontsourceFile('cairo', 'latin', 700, 'woff'), fontsourceFile('montserrat', 'latin', 700, 'woff')]);
+    if (!read.ok) throw new Error(read.problem.found);
+    const set = (text: string) => layoutLine(line(text, 'two'), read.value, 1, 0);
+    const [plain, marked] = [set('x'), set('x\u0301')];
+    expect(marked.missing).toEqual([]);
+    expect(marked.letters).toHaveLength(1);
+    // not the x of the first file, which has no such mark
+    expect(marked.end).not.toBeCloseTo(plain.end, 3);
+    const [box] = boxes(marked.letters);
+    expect(box!.maxY).toBeGreaterThan(boxes(plain.letters)[0]!.maxY);
+    const lacking = set('x\u0302y');
+    expect(lacking.missing).toEqual(['\u0302']);
+    expect(lacking.letters.map(({ text }) => text)).toEqual(['x', 'y']);
+  });
+});
+
+describe('space of one pair', () => {
+  it('opens between the two as they are read, also where they run to the left', () => {
+    const [plain, spaced] = [laid('שלום', 'hebrew', { spacing: 0.001 }), laid('שלום', 'hebrew', { spacing: 0.001, pairs: { 1: 0.2 } })];
+    const left = (one: typeof plain) => boxes(one.letters).map(({ minX }) => minX);
+    const by = left(spaced).map((x, i) => x - left(plain)[i]!);
+    // the first two stand at the right, the others before them
+    expect(by.map((shift) => Math.round(shift * 1000) / 1000)).toEqual([0.2, 0.2, 0, 0]);
+  });
+});
+
 describe('a face of several weights', () => {
   it('is heavier the more it is asked for, and no heavier than it can be', () => {
     const ink = (weight?: number) => regionArea(regionIn(laid('H', 'weighed', weight === undefined ? {} : { weight }).letters[0]!.path));

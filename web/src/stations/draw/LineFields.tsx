@@ -106,6 +106,7 @@ export function LineFields({ mark, edit }: { mark: Mark; edit: StationProps['edi
             <HeldInput
               className="input input-sm min-w-0 flex-1 text-base"
               aria-label={`Line ${i + 1}`}
+              dir="auto"
               placeholder={i === 0 ? 'Type the words' : 'Another line'}
               value={line.text}
               maxLength={200}
