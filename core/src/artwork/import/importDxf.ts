@@ -101,8 +101,8 @@ function byLayer(closed: readonly Way[], same: number, newId: () => string): Dra
 }
 
 /**
- * Takes in a DXF drawing: lines, arcs, circles, ellipses, polylines with bulges and widths, splines, solids, solid hatches, and blocks that repeat. Ways that meet
- * end to end become closed outlines;
+ * Takes in a DXF drawing: lines, arcs, circles, ellipses, polylines with bulges and widths, splines, solids, solid hatches, and blocks that
+ * repeat. Ways that meet end to end become closed outlines;
  * what lies within another of the same colour is a hole, what overlaps is joined, and what was drawn twice counts once.
  *
  * @param text the file's text (ASCII DXF)

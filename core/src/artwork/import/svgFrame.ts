@@ -5,6 +5,16 @@ import { userLength } from './svgStyle';
 /** What a viewBox asks for: x, y, width, height in user units. */
 export type ViewBox = readonly [number, number, number, number];
 
+/** Width and height of a frame, user units: what shares are shares of. */
+export interface Room {
+  readonly width: number;
+  readonly height: number;
+}
+
+/** The frame that what is in an element stands in. */
+export const roomIn = (box: ViewBox | undefined, width: number, height: number): Room =>
+  box ? { width: box[2], height: box[3] } : { width, height };
+
 /** An element's viewBox; nothing when it has none that can be used. */
 export function viewBoxOf(element: Element): ViewBox | undefined {
   const numbers = (element.getAttribute('viewBox') ?? '')

@@ -1,4 +1,7 @@
-import type { Path, Point } from '../../geometry';
+import type { Element } from '@xmldom/xmldom';
+import { applyToPoint, boxRegion, then, type Path, type Point, type Region, type Transform } from '../../geometry';
+import { frameTransform, roomIn, viewBoxOf, type Room } from './svgFrame';
+import { userLength } from './svgStyle';
 
 /** Where a marker stands on a line: which of the three, its place, and the way that the line goes there, radians. */
 export interface MarkerPlace {
@@ -82,4 +85,47 @@ export function markerPlaces(path: Path, within: ReadonlySet<number>): MarkerPla
       ];
     return [{ which: i === 0 ? 'marker-start' : i === vertices.length - 1 ? 'marker-end' : 'marker-mid', at, angle }];
   });
+}
+
+/** A marker in its place: where its frame stands on the line, how what is in it is brought there, and what of it is seen. */
+interface MarkerFrame {
+  readonly placed: Transform;
+  readonly inner: Transform;
+  /** In the marker's frame, its reference point at 0. */
+  readonly seen: Region;
+  readonly room: Room;
+}
+
+/** A marker's width and height where it does not say, its own units (SVG 2, 13.7.1). */
+const USUAL_SIDE = 3;
+
+/**
+ * A marker in its place on a line.
+ *
+ * @param pen width of the line, user units: what a marker is as large as, unless it says otherwise
+ */
+export function markerFrame(marker: Element, { which, at, angle }: MarkerPlace, pen: number): MarkerFrame {
+  const side = (name: string) => userLength(marker.getAttribute(name)) ?? USUAL_SIDE;
+  const [width, height] = [side('markerWidth'), side('markerHeight')];
+  const scale = marker.getAttribute('markerUnits') === 'userSpaceOnUse' ? 1 : pen;
+  const orient = marker.getAttribute('orient') ?? '0';
+  const fixed = Number.parseFloat(orient);
+  const back = orient === 'auto-start-reverse' && which === 'marker-start' ? Math.PI : 0;
+  const turned = orient.startsWith('auto') ? angle + back : ((Number.isFinite(fixed) ? fixed : 0) * Math.PI) / 180;
+  const [cos, sin] = [Math.cos(turned), Math.sin(turned)];
+  const placed: Transform = [scale * cos, scale * sin, -scale * sin, scale * cos, at[0], at[1]];
+  const box = viewBoxOf(marker);
+  const room = roomIn(box, width, height);
+  const frame = frameTransform(marker, 0, 0, width, height);
+  // its reference point lies on the line
+  const [x, y] = applyToPoint(frame, [
+    userLength(marker.getAttribute('refX'), room.width) ?? 0,
+    userLength(marker.getAttribute('refY'), room.height) ?? 0,
+  ]);
+  return {
+    placed,
+    inner: then(then(frame, [1, 0, 0, 1, -x, -y]), placed),
+    seen: boxRegion({ minX: -x, minY: -y, maxX: width - x, maxY: height - y }),
+    room,
+  };
 }

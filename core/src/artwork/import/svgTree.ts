@@ -27,12 +27,13 @@ import {
 } from '../../geometry';
 import { readPaint } from './colour';
 import { pathFromData, pathOfShape, readPathData } from './shapes';
-import { frameTransform, sizeOfDrawing, stretchOf, viewBoxOf } from './svgFrame';
+import { frameTransform, roomIn, sizeOfDrawing, stretchOf, viewBoxOf, type Room, type ViewBox } from './svgFrame';
 import type { Hairline } from './hairlines';
 import { childrenOf, hrefOf, isElement, nameOf } from './svgDom';
 import { cssClip } from './svgCssClip';
 import { flatGradient } from './svgGradient';
-import { markerPlaces } from './svgMarkers';
+import { markerFrame, markerPlaces } from './svgMarkers';
+import { maskEdge } from './svgMask';
 import { strokeRegion } from './svgStrokes';
 import { FIRST_STYLE, inherit, ownValues, readStyleSheet, userLength, type Style, type StyleSheet } from './svgStyle';
 import { textRuns, type SetText } from './svgText';
@@ -138,11 +139,6 @@ interface Around {
   readonly room: Room;
   /** In a marker, what the line is drawn with that it stands on. */
   readonly context?: Style;
-}
-
-interface Room {
-  readonly width: number;
-  readonly height: number;
 }
 
 class Walk {
@@ -260,7 +256,7 @@ class Walk {
     const height = userLength(element.getAttribute('height') ?? '100%', whole.height) ?? 100;
     const [x, y] = [userLength(element.getAttribute('x'), whole.width) ?? 0, userLength(element.getAttribute('y'), whole.height) ?? 0];
     const map = then(frameTransform(element, x, y, width, height), around.map);
-    const room = box ? { width: box[2], height: box[3] } : { width, height };
+    const room = roomIn(box, width, height);
     if (/visible/.test(element.getAttribute('overflow') ?? '')) return { ...around, map, room };
     const frame = applyToRegion(this.#working(around.map), boxRegion({ minX: x, minY: y, maxX: x + width, maxY: y + height }));
     return { ...around, map, room, clip: around.clip ? intersection(around.clip, frame) : frame };
@@ -269,8 +265,8 @@ class Walk {
   /** What stands at the ends and corners of a line. */
   #markers(path: Path, within: ReadonlySet<number>, { map, style, clip, opacity, room }: Around, depth: number): void {
     const pen = userLength(style['stroke-width'], Math.hypot(room.width, room.height) / Math.SQRT2) ?? 1;
-    for (const { which, at, angle } of markerPlaces(path, within)) {
-      const id = urlOf(style[which]);
+    for (const place of markerPlaces(path, within)) {
+      const id = urlOf(style[place.which]);
       const marker = id === undefined ? undefined : this.#byId.get(id);
       if (!marker || nameOf(marker) !== 'marker') continue;
       this.#uses += 1;
@@ -279,31 +275,14 @@ class Walk {
         return;
       }
       const own = ownValues(marker, this.#sheet);
-      const [width, height] = [userLength(marker.getAttribute('markerWidth')) ?? 3, userLength(marker.getAttribute('markerHeight')) ?? 3];
-      const scale = marker.getAttribute('markerUnits') === 'userSpaceOnUse' ? 1 : pen;
-      const orient = marker.getAttribute('orient') ?? '0';
-      const fixed = Number.parseFloat(orient);
-      const turned = /^auto/.test(orient)
-        ? angle + (orient === 'auto-start-reverse' && which === 'marker-start' ? Math.PI : 0)
-        : ((Number.isFinite(fixed) ? fixed : 0) * Math.PI) / 180;
-      const [cos, sin] = [Math.cos(turned), Math.sin(turned)];
-      const placed = then([scale * cos, scale * sin, -scale * sin, scale * cos, at[0], at[1]], map);
-      // its reference point lies on the line
-      const frame = frameTransform(marker, 0, 0, width, height);
-      const box = viewBoxOf(marker);
-      const ref = applyToPoint(frame, [
-        userLength(marker.getAttribute('refX'), box?.[2] ?? width) ?? 0,
-        userLength(marker.getAttribute('refY'), box?.[3] ?? height) ?? 0,
-      ]);
-      const inner = then(then(frame, [1, 0, 0, 1, -ref[0], -ref[1]]), placed);
-      const seen = boxRegion({ minX: -ref[0], minY: -ref[1], maxX: width - ref[0], maxY: height - ref[1] });
+      const frame = markerFrame(marker, place, pen);
       const hidden = !/visible|auto/.test(own('overflow') ?? 'hidden');
-      const edge = hidden ? applyToRegion(this.#working(placed), seen) : undefined;
+      const edge = hidden ? applyToRegion(this.#working(then(frame.placed, map)), frame.seen) : undefined;
       const around: Around = {
-        map: inner,
+        map: then(frame.inner, map),
         style: { ...this.#styleAbove(marker), 'marker-start': 'none', 'marker-mid': 'none', 'marker-end': 'none' },
         opacity: opacity * opacityOf(own('opacity')),
-        room: box ? { width: box[2], height: box[3] } : { width, height },
+        room: frame.room,
         context: style,
         ...(edge ? { clip: clip ? intersection(clip, edge) : edge } : clip ? { clip } : {}),
       };
@@ -344,7 +323,7 @@ class Walk {
     const box = viewBoxOf(target);
     const width = userLength(element.getAttribute('width'), whole.width) ?? box?.[2] ?? 100;
     const height = userLength(element.getAttribute('height'), whole.height) ?? box?.[3] ?? 100;
-    const room = box ? { width: box[2], height: box[3] } : { width, height };
+    const room = roomIn(box, width, height);
     const framed = { ...own, room, map: then(frameTransform(target, 0, 0, width, height), own.map) };
     for (const child of childrenOf(target)) this.visit(child, framed, depth + 1);
   }
@@ -570,26 +549,8 @@ class Walk {
       const light = alpha || 0.2126 * r + 0.7152 * g + 0.0722 * b > 0.4;
       through = light ? union(through, region) : difference(through, region);
     }
-    const edge = this.#maskEdge(holder, box, inUnits);
+    const edge = maskEdge(holder, box, this.room);
     return edge ? intersection(through, applyToRegion(this.#working(map), edge)) : through;
-  }
-
-  /** How far a mask reaches, in user units: a tenth beyond its object on every side, unless it says otherwise. */
-  #maskEdge(holder: Element, box: readonly [number, number, number, number] | undefined, inUnits: boolean): Region | undefined {
-    const said = (name: string, usual: string) => holder.getAttribute(name) ?? usual;
-    if (inUnits) {
-      const given = ['x', 'y', 'width', 'height'].map((name) => holder.getAttribute(name));
-      if (given.some((one) => one === null)) return undefined;
-      const { width, height } = this.room;
-      const [x, y, w, h] = given.map((one, i) => userLength(one, i % 2 === 0 ? width : height)) as (number | undefined)[];
-      if (x === undefined || y === undefined || !(w! > 0) || !(h! > 0)) return undefined;
-      return boxRegion({ minX: x, minY: y, maxX: x + w!, maxY: y + h! });
-    }
-    if (!box) return undefined;
-    const share = (text: string) => userLength(text, 1) ?? 0;
-    const [x, y, w, h] = [said('x', '-10%'), said('y', '-10%'), said('width', '120%'), said('height', '120%')].map(share);
-    const [minX, minY] = [box[0] + x! * box[2], box[1] + y! * box[3]];
-    return boxRegion({ minX, minY, maxX: minX + w! * box[2], maxY: minY + h! * box[3] });
   }
 
   /** A clip that is written as a shape. */
@@ -611,7 +572,7 @@ class Walk {
   }
 
   /** The box of a shape or of all that is in a group, in its own units, without strokes: x, y, width, height. */
-  #boxOf(element: Element, depth: number): [number, number, number, number] | undefined {
+  #boxOf(element: Element, depth: number): ViewBox | undefined {
     const name = nameOf(element);
     const seen = this.segments;
     let box: Box | undefined;

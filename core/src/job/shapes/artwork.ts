@@ -104,7 +104,10 @@ export const artwork = oneBy(
       leftOut: list(words, 10_000),
       /** How large the file said that it is, mm. */
       asDrawn: maybe(record({ width: over0(1_000_000), height: over0(1_000_000) })),
-      /** The other way to take it: by its layers while it is cut by its colours and the other way round, or with its thin lines as the other of `thin`. */
+      /**
+       * The other way to take it: by its layers while it is cut by its colours and the other way round, or with its thin lines as the other of
+       * `thin`.
+       */
       otherwise: maybe(list(drawnPart, 20_000)),
       /** Whether its thin lines are outlines that the knife follows, or strips of film. */
       thin: maybe(word('outlines', 'strips')),

@@ -1,17 +1,16 @@
-import { useRef, useState } from 'react';
-import { ALIKE_USUAL, photoMap, throughHomography } from '@kolleta/core/blanks';
-import { boxHeight, boxOfPoints, boxWidth, type Point, type Ring } from '@kolleta/core/geometry';
+import { useState } from 'react';
+import { photoMap, throughHomography } from '@kolleta/core/blanks';
+import { boxHeight, boxOfPoints, boxWidth, type Ring } from '@kolleta/core/geometry';
 import { cornersFrom, type Photo } from '@kolleta/core/job';
 import { formatLength, type LengthSystem } from '@kolleta/core/units';
 import { plainly } from '../../storage/plainly';
+import { knownHandles } from '../../stations/measure/knownHandles';
 import { KnownWords } from '../../stations/measure/KnownWords';
-import { findOutline } from '../../stations/measure/photoPixels';
 import { PhotoView } from '../../stations/measure/PhotoView';
+import { useEdgeUnder } from '../../stations/measure/useEdgeUnder';
 import { photoFrom } from '../../stations/measure/usePhoto';
 import { FileButton } from '../../ui/FileButton';
 import { CountWord, Sentence } from '../../ui/tokens';
-
-const CORNERS = ['Upper left corner', 'Upper right corner', 'Lower right corner', 'Lower left corner'];
 
 interface Props {
   system: LengthSystem;
@@ -22,46 +21,19 @@ interface Props {
 /** The outline of an offcut from a photo, on which a sheet of known size lies beside it; the photo is not kept. */
 export function OffcutPhoto({ system, onTake }: Props) {
   const [photo, setPhoto] = useState<Photo>();
-  const [alike, setAlike] = useState(ALIKE_USUAL);
-  const [pressed, setPressed] = useState<Point>();
-  /** As it was found, pixels of the photo. */
-  const [found, setFound] = useState<Ring>();
-  const [looking, setLooking] = useState(false);
-  const [problem, setProblem] = useState<string>();
-  const runs = useRef(0);
-  const clear = () => {
-    runs.current += 1;
-    setFound(undefined);
-    setProblem(undefined);
-    setLooking(false);
-  };
+  const edge = useEdgeUnder(photo);
+  const { found } = edge;
   const open = async (file: File) => {
-    clear();
+    edge.clear();
     try {
       setPhoto(await photoFrom(file));
     } catch (error) {
-      setProblem(plainly(error));
+      edge.setProblem(plainly(error));
     }
   };
-  const find = async (at: Point, unlike: number) => {
-    if (!photo) return;
-    clear();
-    const run = runs.current;
-    setPressed(at);
-    setLooking(true);
-    try {
-      const ring = await findOutline(photo, at, unlike);
-      if (run !== runs.current) return;
-      if (ring.ok) setFound(ring.value);
-      else setProblem(`${ring.problem.found} ${ring.problem.wayOut}`);
-    } catch (error) {
-      if (run === runs.current) setProblem(plainly(error));
-    }
-    if (run === runs.current) setLooking(false);
-  };
-  const alert = problem && (
+  const alert = edge.problem && (
     <p role="alert" className="bg-error text-error-content rounded px-3 py-2 text-sm">
-      {problem}
+      {edge.problem}
     </p>
   );
   if (!photo)
@@ -84,30 +56,16 @@ export function OffcutPhoto({ system, onTake }: Props) {
   const inMm = found && map.ok ? found.map((p) => throughHomography(map.value, p)) : undefined;
   const box = inMm && boxOfPoints(inMm);
   const size = Math.max(photo.width, photo.height);
-  const handles =
-    known.kind === 'sheet'
-      ? known.corners.map((at, i) => ({
-          label: CORNERS[i]!,
-          at,
-          onMove: (to: Point) =>
-            know((now) => (now.kind === 'sheet' ? { ...now, corners: now.corners.map((c, k) => (k === i ? to : c)) } : now)),
-        }))
-      : known.ends.map((at, i) => ({
-          label: i === 0 ? 'One end' : 'Other end',
-          at,
-          onMove: (to: Point) =>
-            know((now) => (now.kind === 'length' ? { ...now, ends: i === 0 ? [to, now.ends[1]] : [now.ends[0], to] } : now)),
-        }));
   const around = known.kind === 'sheet' ? [...known.corners, known.corners[0]!] : known.ends;
   const take = async () => {
     if (!inMm) return;
     const corners = cornersFrom(inMm);
     if (!corners.ok) {
-      setProblem(`${corners.problem.found} ${corners.problem.wayOut}`);
+      edge.say(corners.problem);
       return;
     }
     await onTake(corners.value);
-    clear();
+    edge.clear();
     setPhoto(undefined);
   };
   return (
@@ -117,7 +75,7 @@ export function OffcutPhoto({ system, onTake }: Props) {
         Lay the offcut flat with a sheet of paper beside it. Drag the handles onto what is known, then press on the film: its edge is found.
       </p>
       <div className="relative h-72 max-w-xl">
-        <PhotoView photo={photo} handles={handles} onPoint={(at) => void find(at, alike)}>
+        <PhotoView photo={photo} handles={knownHandles(known, know)} onPoint={edge.find}>
           <path
             d={`M${around.map((p) => p.join(' ')).join('L')}`}
             fill={known.kind === 'sheet' ? '#d98e16' : 'none'}
@@ -143,18 +101,8 @@ export function OffcutPhoto({ system, onTake }: Props) {
       )}
       {alert}
       <Sentence>
-        Colours within{' '}
-        <CountWord
-          label="How unlike colours may be"
-          value={alike}
-          least={2}
-          most={120}
-          onChange={(n) => {
-            setAlike(n);
-            if (pressed) void find(pressed, n);
-          }}
-        />{' '}
-        of 255 are taken for one. {looking && <span role="status">Looking for the edge …</span>}
+        Colours within <CountWord label="How unlike colours may be" value={edge.alike} least={2} most={120} onChange={edge.setAlike} /> of
+        255 are taken for one. {edge.looking && <span role="status">Looking for the edge …</span>}
         {box && (
           <button type="button" className="btn btn-sm btn-primary" onClick={() => void take()}>
             Take this outline, {formatLength(boxWidth(box), system)} by {formatLength(boxHeight(box), system)}
@@ -164,7 +112,7 @@ export function OffcutPhoto({ system, onTake }: Props) {
           type="button"
           className="btn btn-sm btn-ghost"
           onClick={() => {
-            clear();
+            edge.clear();
             setPhoto(undefined);
           }}
         >

@@ -5,6 +5,7 @@ import type { Photo } from '@kolleta/core/job';
 import { formatLength } from '@kolleta/core/units';
 import { Choice, CountWord, Sentence } from '../../ui/tokens';
 import type { StationProps } from '../../frame/station';
+import { knownHandles } from './knownHandles';
 import { KnownWords } from './KnownWords';
 import { PhotoView } from './PhotoView';
 import { useOutlineOnPhoto } from './useOutlineOnPhoto';
@@ -19,7 +20,6 @@ const TOOLS: { id: Tool; name: string; help: string }[] = [
   { id: 'outline', name: '3 Outline', help: 'Press on the face of the piece, and its edge is found; or press round the edge yourself.' },
   { id: 'face', name: '4 Where the piece is', help: 'Draw from one corner of the face to the opposite one: marks are shown there in Fit.' },
 ];
-const CORNERS = ['Upper left corner', 'Upper right corner', 'Lower right corner', 'Lower left corner'];
 
 const path = (points: readonly Point[]) => `M${points.map((p) => p.join(' ')).join('L')}`;
 
@@ -82,22 +82,7 @@ export function PhotoStation({ job, shop, edit, photo }: Pick<StationProps, 'job
   const size = part ? Math.max(part.maxX - part.minX, part.maxY - part.minY) : Math.max(view.width, view.height);
   const length = line && Math.hypot(line[1][0] - line[0][0], line[1][1] - line[0][1]);
   const { shape } = job.piece;
-  const handles =
-    tool !== 'known'
-      ? []
-      : known.kind === 'sheet'
-        ? known.corners.map((at, i) => ({
-            label: CORNERS[i]!,
-            at,
-            onMove: (to: Point) =>
-              know((saved) => (saved.kind === 'sheet' ? { ...saved, corners: saved.corners.map((c, k) => (k === i ? to : c)) } : saved)),
-          }))
-        : known.ends.map((at, i) => ({
-            label: i === 0 ? 'One end' : 'Other end',
-            at,
-            onMove: (to: Point) =>
-              know((saved) => (saved.kind === 'length' ? { ...saved, ends: i === 0 ? [to, saved.ends[1]] : [saved.ends[0], to] } : saved)),
-          }));
+  const handles = tool === 'known' ? knownHandles(known, know) : [];
   const press = (at: Point) => {
     if (outline.byColour) {
       outline.find(plane.straight ? plane.taken(mm(at)) : at);
