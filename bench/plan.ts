@@ -103,6 +103,6 @@ export async function planFigures(): Promise<Figure[]> {
     atMost('plan/nudge/60-glyphs', await nudgeInWorker(), 100, 'ms'),
     atMost('plan/nudge/60-glyphs-without-worker', nudged, 100, 'ms'),
     atMost('plan/nudge/demo-without-worker', demo, 100, 'ms'),
-    atMost('plan/whole/demo-without-worker', cold, 1000, 'ms'),
+    atMost('plan/whole/demo-without-worker', cold, 600, 'ms'),
   ];
 }

@@ -4,9 +4,8 @@ import {
   boxAround,
   boxCentre,
   boxHeight,
-  boxOfPoints,
   boxWidth,
-  controlPoints,
+  boxOfPaths,
   difference,
   flatten,
   mirrorAt,
@@ -75,19 +74,38 @@ function shapesOf(
   };
 }
 
+/** Points of letters no further apart than this, units of the drawing, are the same. */
+const SAME = 1e-7;
+
+/** Whether two paths are the same, one moved against the other. */
+function samePath(a: Path, b: Path): boolean {
+  const [from, to] = [a[0]?.[1], b[0]?.[1]];
+  if (!from || !to || a.length !== b.length) return false;
+  const [dx, dy] = [to[0] - from[0], to[1] - from[1]];
+  return a.every((segment, i) => {
+    const other = b[i]!;
+    if (segment[0] !== other[0]) return false;
+    for (let k = 1; k < segment.length; k++) {
+      const [p, q] = [segment[k] as Point, other[k] as Point];
+      if (Math.abs(q[0] - p[0] - dx) > SAME || Math.abs(q[1] - p[1] - dy) > SAME) return false;
+    }
+    return true;
+  });
+}
+
 /** Regions of paths; one that comes again elsewhere, as letters do, is untangled once. */
 function regionsOfLetters(map: Transform, tolerance: number, once: boolean): (path: Path, fill: 'nonzero' | 'evenodd') => Region {
-  const known = new Map<string, { region: Region; at: Point }>();
+  const known = new Map<string, { path: Path; region: Region; at: Point }[]>();
   return (path, fill) => {
-    const first = path[0]?.[1] as Point | undefined;
+    const first = path[0]?.[1];
     if (!first) return [];
-    const [x, y] = first;
-    const key = `${fill}${path.map(([kind, ...points]) => kind + points.map((p) => `${(p[0] - x).toFixed(7)} ${(p[1] - y).toFixed(7)}`).join(' ')).join('')}`;
     const at = applyToPoint(map, first);
-    const same = known.get(key);
+    const key = `${fill}${path.length}`;
+    const alike = known.get(key) ?? [];
+    const same = alike.find((one) => samePath(one.path, path));
     if (same) return applyToRegion(translation(at[0] - same.at[0], at[1] - same.at[1]), same.region);
     const region = regionOf(flatten(path, map, tolerance), fill, once);
-    known.set(key, { region, at });
+    known.set(key, [...alike, { path, region, at }]);
     return region;
   };
 }
@@ -97,7 +115,7 @@ function toReference(
   shapes: readonly { path: Path }[],
   reference: { width: number; height: number },
 ): { map: Transform; scale: number } | undefined {
-  const rough = boxAround(shapes.map(({ path }) => boxOfPoints(controlPoints(path))));
+  const rough = boxOfPaths(shapes.map(({ path }) => path));
   const scale = Math.min(reference.width / boxWidth(rough), reference.height / boxHeight(rough));
   if (!Number.isFinite(scale) || scale <= 0) return undefined;
   const [cx, cy] = boxCentre(rough);

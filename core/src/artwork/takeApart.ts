@@ -1,15 +1,4 @@
-import {
-  boxOfPoints,
-  controlPoints,
-  flatten,
-  pointInRing,
-  signedArea,
-  type Box,
-  type Path,
-  type Point,
-  type Ring,
-  type Segment,
-} from '../geometry';
+import { boxOfPaths, flatten, pointInRing, signedArea, type Box, type Path, type Point, type Ring, type Segment } from '../geometry';
 import type { DrawnPart } from '../job';
 
 /** No more parts than this: nobody picks among more. */
@@ -36,7 +25,7 @@ export function takeApart(parts: readonly DrawnPart[], newId: () => string): Dra
   return parts.flatMap((part): DrawnPart[] => {
     const subs = subpaths(part.path);
     if (subs.length < 2 || subs.length > left) return [part];
-    const boxes = subs.map((sub) => boxOfPoints(controlPoints(sub)));
+    const boxes = subs.map((sub) => boxOfPaths([sub]));
     const size = (box: Box) => Math.max(box.maxX - box.minX, box.maxY - box.minY);
     const rings = subs.map((sub, i): Ring => flatten(sub, [1, 0, 0, 1, 0, 0], Math.max(1e-9, size(boxes[i]!) / 400))[0] ?? []);
     const areas = rings.map((ring) => Math.abs(signedArea(ring)));

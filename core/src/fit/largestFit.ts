@@ -1,4 +1,4 @@
-import { boxOfPoints, boxCentre, convexHull, reach, signedArea, type Point, type Ring } from '../geometry';
+import { boxOfPoints, boxCentre, convexHull, distance, reach, signedArea, type Point, type Ring } from '../geometry';
 
 /** The largest copy of an outline in a zone. */
 export interface LargestFit {
@@ -21,7 +21,7 @@ function halfPlanes(zone: Ring): HalfPlane[] {
   const ring = signedArea(zone) > 0 ? zone : zone.toReversed();
   return ring.flatMap((a, i) => {
     const b = ring[(i + 1) % ring.length]!;
-    const length = Math.hypot(b[0] - a[0], b[1] - a[1]);
+    const length = distance(a, b);
     if (length < 1e-9) return [];
     const n: Point = [(b[1] - a[1]) / length, -(b[0] - a[0]) / length];
     return [{ n, c: n[0] * a[0] + n[1] * a[1] }];

@@ -53,12 +53,27 @@ const CONVEX_FINE_MM = 0.05;
 const depthIn = ([x, y]: Point, ring: Ring): number =>
   ring.reduce((least, [ax, ay], i) => {
     const [bx, by] = ring[(i + 1) % ring.length]!;
-    const length = Math.hypot(bx - ax, by - ay);
+    const length = Math.sqrt((bx - ax) ** 2 + (by - ay) ** 2);
     return length > 0 ? Math.min(least, ((bx - ax) * (y - ay) - (by - ay) * (x - ax)) / length) : least;
   }, Infinity);
 
 /** A zone shrunk once more, with its ring where it is convex. */
-export function zoneFor(usable: Usable, margin: number): { region: Region; convex?: Ring } | undefined {
+interface Shrunk {
+  readonly region: Region;
+  readonly convex?: Ring;
+}
+
+const zones = new WeakMap<Usable, Map<number, Shrunk | undefined>>();
+
+/** What a zone leaves, shrunk once more; it is never changed, so each is looked at once. */
+export function zoneFor(usable: Usable, margin: number): Shrunk | undefined {
+  const known = zones.get(usable) ?? new Map<number, Shrunk | undefined>();
+  zones.set(usable, known);
+  if (!known.has(margin)) known.set(margin, shrunkZone(usable, margin));
+  return known.get(margin);
+}
+
+function shrunkZone(usable: Usable, margin: number): Shrunk | undefined {
   if (!usable.inner) return undefined;
   const region = usable.room ?? boxRegion(usable.inner);
   const [only, ...others] = region;

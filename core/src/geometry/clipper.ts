@@ -15,6 +15,8 @@ import type { Part, Point, Region, Ring } from './point';
 import { ringsOf } from './point';
 import { regionArea, signedArea } from './area';
 import { boxesMeet, boxOf } from './box';
+import { edgesMeet, type XY } from './crossings';
+import { pointInRing } from './pointInRing';
 
 /*
  * The only door to the polygon library. Everything crosses it as integers, a thousandth of a mm each. The library never
@@ -22,11 +24,6 @@ import { boxesMeet, boxOf } from './box';
  */
 
 export type Fill = 'nonzero' | 'evenodd';
-
-interface XY {
-  x: number;
-  y: number;
-}
 
 const isSpike = (a: XY, b: XY, c: XY): boolean => {
   const cross = (b.x - a.x) * (c.y - b.y) - (b.y - a.y) * (c.x - b.x);
@@ -108,6 +105,29 @@ function attempt({ there, back }: (typeof TURNS)[number], type: ClipType, subjec
   return found.map((part) => ({ outer: part.outer.map(back), holes: part.holes.map((hole) => hole.map(back)) }));
 }
 
+/** A ring without points along straight edges. */
+const withoutStraight = (ring: readonly XY[]): Path64 =>
+  ring.filter((b, i) => {
+    const [a, c] = [ring[i > 0 ? i - 1 : ring.length - 1]!, ring[i + 1 < ring.length ? i + 1 : 0]!];
+    return (b.x - a.x) * (c.y - b.y) !== (b.y - a.y) * (c.x - b.x);
+  }) as Path64;
+
+/** A region of rings of which none meets another: which are outlines and which are holes, only what lies around them tells. */
+function nested(paths: Paths64, fill: Fill): Region {
+  const rings = paths.map((path) => toRing(withoutStraight(path))).map((ring) => ({ ring, area: signedArea(ring) }));
+  const filled = (winding: number) => (fill === 'nonzero' ? winding !== 0 : winding % 2 !== 0);
+  const parts: { outer: Ring; holes: Ring[] }[] = [];
+  for (const { ring, area } of rings.toSorted((a, b) => Math.abs(b.area) - Math.abs(a.area))) {
+    const around = rings.filter((other) => Math.abs(other.area) > Math.abs(area) && pointInRing(ring[0]!, other.ring));
+    const outside = around.reduce((sum, other) => sum + Math.sign(other.area), 0);
+    const [within, without] = [filled(outside + Math.sign(area)), filled(outside)];
+    if (within && !without) parts.push({ outer: area > 0 ? ring : ring.toReversed(), holes: [] });
+    // the smallest outline around a hole is the one that it lies in: larger ones came before
+    if (without && !within) parts.findLast(({ outer }) => pointInRing(ring[0]!, outer))?.holes.push(area < 0 ? ring : ring.toReversed());
+  }
+  return parts;
+}
+
 /**
  * Rings as drawn, untangled by a fill rule into a region. The library goes wrong on some nearly level edges, now and then by whole parts;
  * so this is done
@@ -119,6 +139,7 @@ export function clipperUntangle(rings: readonly Ring[], fill: Fill, once = false
   const paths = toPaths(rings);
   if (paths.length === 0) return [];
   const points = pointsIn(paths);
+  if (points <= CHECKED_POINTS && !edgesMeet(paths)) return nested(paths, fill);
   const first = attempt(TURNS[0]!, ClipType.Union, paths, fill);
   if (once || points > CHECKED_POINTS) return first;
   const second = attempt(TURNS[1]!, ClipType.Union, paths, fill);
@@ -151,6 +172,21 @@ function unionByDifferences(regions: readonly Region[]): Region {
   );
 }
 
+/** Whether none of several regions touches another or lies in it. */
+function standApart(regions: readonly Region[]): boolean {
+  const own = regions.map((region) => toPaths(ringsOf(region)));
+  if (
+    edgesMeet(
+      own.flat(),
+      own.flatMap((paths, i) => paths.map(() => i)),
+    )
+  )
+    return false;
+  const within = (point: Point, region: Region) =>
+    region.some(({ outer, holes }) => pointInRing(point, outer) && !holes.some((hole) => pointInRing(point, hole)));
+  return regions.every((a, i) => regions.every((b, j) => i === j || a.every(({ outer }) => !within(outer[0]!, b))));
+}
+
 /**
  * All that lies in any of the regions. Its area is checked against |A| + |B \ A|, which the library gets right where its union fails; a
  * union that fails is
@@ -162,6 +198,7 @@ export function clipperUnion(regions: readonly Region[], once = false): Region {
   const paths = toPaths(regions.flatMap((region) => ringsOf(region)));
   if (paths.length === 0) return [];
   const points = pointsIn(paths);
+  if (regions.length > 1 && points <= CHECKED_POINTS && standApart(regions)) return regions.flat();
   const found = run(ClipType.Union, paths, null, 'nonzero');
   const [a = [], ...rest] = regions;
   const beyond = rest.flatMap((region) => ringsOf(region));

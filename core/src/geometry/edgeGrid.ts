@@ -99,39 +99,6 @@ export function gridOfEdges(rings: readonly Ring[], wanted: number): EdgeGrid {
     }
   }
 
-  /** How far along edge `i` the circle at p towards n meets it, and its radius then; radius Infinity when it never does. */
-  const met = { r: Infinity, t: 0 };
-  const meet = (i: number, px: number, py: number, nx: number, ny: number) => {
-    met.r = Infinity;
-    const [wx, wy] = [px - ax![i]!, py - ay![i]!];
-    const [dx, dy] = [ux![i]!, uy![i]!];
-    const side = dx * wy - dy * wx;
-    const s = side >= 0 ? 1 : -1;
-    const cos = s * (dx * ny - dy * nx);
-    if (1 - cos > LEVEL) {
-      const r = Math.abs(side) / (1 - cos);
-      // foot of the middle on the edge's line
-      const t = dx * (wx + r * nx) + dy * (wy + r * ny);
-      if (t >= 0 && t <= len![i]!) {
-        met.r = r;
-        met.t = t;
-        return;
-      }
-    }
-    for (let end = 0; end < 2; end++) {
-      const t = end * len![i]!;
-      const [qx, qy] = [t * dx - wx, t * dy - wy];
-      const squared = qx * qx + qy * qy;
-      const ahead = nx * qx + ny * qy;
-      if (ahead <= LEVEL * Math.sqrt(squared)) continue;
-      const r = squared / (2 * ahead);
-      if (r < met.r) {
-        met.r = r;
-        met.t = t;
-      }
-    }
-  };
-
   const hit: Touch = { r: 0, x: 0, y: 0, ring: 0, along: 0 };
   return {
     met: hit,
@@ -145,11 +112,36 @@ export function gridOfEdges(rings: readonly Ring[], wanted: number): EdgeGrid {
         for (let k = starts[row * columns + left]!; k < end; k++) {
           const i = sorted[k]!;
           if (i === own || i === beside) continue;
-          meet(i, px, py, nx, ny);
-          if (met.r < r) {
-            r = met.r;
-            edge = i;
-            t = met.t;
+          // where on the edge the circle meets it, and its radius then
+          const [wx, wy, dx, dy] = [px - ax![i]!, py - ay![i]!, ux![i]!, uy![i]!];
+          const side = dx * wy - dy * wx;
+          const away = dx * ny - dy * nx;
+          const cos = side >= 0 ? away : -away;
+          if (1 - cos > LEVEL) {
+            const meets = Math.abs(side) / (1 - cos);
+            // no end of an edge is met before its line is
+            if (meets >= r) continue;
+            // foot of the middle on the edge's line
+            const foot = dx * (wx + meets * nx) + dy * (wy + meets * ny);
+            if (foot >= 0 && foot <= len![i]!) {
+              r = meets;
+              edge = i;
+              t = foot;
+              continue;
+            }
+          }
+          for (let last = 0; last < 2; last++) {
+            const to = last * len![i]!;
+            const [qx, qy] = [to * dx - wx, to * dy - wy];
+            const squared = qx * qx + qy * qy;
+            const ahead = nx * qx + ny * qy;
+            if (ahead <= LEVEL * Math.sqrt(squared)) continue;
+            const meets = squared / (2 * ahead);
+            if (meets < r) {
+              r = meets;
+              edge = i;
+              t = to;
+            }
           }
         }
       }

@@ -1,5 +1,5 @@
 import { signedArea } from './area';
-import { pointInRing } from './inside';
+import { pointInRing } from './pointInRing';
 import type { Point, Region, Ring } from './point';
 
 /** Rounding to a thousandth of a mm may move a touching hole this far over its edge, mm. */

@@ -1,5 +1,7 @@
 import { clipperOffset } from './clipper';
 import { union } from './boolean';
+import { forEachShape } from './sameShapes';
+import { applyToRegion, translation } from './transform';
 import type { Region } from './point';
 
 /**
@@ -12,7 +14,10 @@ import type { Region } from './point';
 export function offset(region: Region, by: number): Region {
   if (by === 0 || region.length === 0) return region;
   // a part at a time: the library's cost grows faster than the number of edges
-  return by > 0 && region.length > 1
-    ? union(...region.map((part) => clipperOffset([part], by)))
-    : region.flatMap((part) => clipperOffset([part], by));
+  const grown = forEachShape(
+    region,
+    (part) => clipperOffset([part], by),
+    (one, [dx, dy]) => applyToRegion(translation(dx, dy), one),
+  );
+  return by > 0 && region.length > 1 ? union(...grown) : grown.flat();
 }

@@ -1,4 +1,5 @@
 import { FLATTEN_MM } from '../units';
+import type { Box } from './box';
 import type { Point, Ring } from './point';
 import { applyToPoint, type Transform } from './transform';
 
@@ -53,8 +54,7 @@ export function linesOf(path: Path, map: Transform = [1, 0, 0, 1, 0, 0], toleran
       if (first) at = first;
       continue;
     }
-    const to = segment.slice(1).map((p) => applyToPoint(map, p as Point));
-    const last = to.at(-1)!;
+    const last = applyToPoint(map, segment[segment.length - 1] as Point);
     if (segment[0] === 'M') {
       end(false);
       points = [last];
@@ -62,7 +62,8 @@ export function linesOf(path: Path, map: Transform = [1, 0, 0, 1, 0, 0], toleran
       if (points.length === 0) points = [at];
       if (segment[0] === 'L') points.push(last);
       else if (segment[0] === 'Q') {
-        const [q, r] = to as [Point, Point];
+        const q = applyToPoint(map, segment[1]);
+        const r = last;
         const n = quadraticSteps(at, q, r, tolerance);
         for (let i = 1; i < n; i++) {
           const [t, u] = [i / n, 1 - i / n];
@@ -71,7 +72,7 @@ export function linesOf(path: Path, map: Transform = [1, 0, 0, 1, 0, 0], toleran
         }
         points.push(r);
       } else {
-        const [q, r, s] = to as [Point, Point, Point];
+        const [q, r, s] = [applyToPoint(map, segment[1]), applyToPoint(map, segment[2]), last];
         const n = cubicSteps(at, q, r, s, tolerance);
         for (let i = 1; i < n; i++) {
           const [t, u] = [i / n, 1 - i / n];
@@ -102,9 +103,39 @@ export const flatten = (path: Path, map: Transform = [1, 0, 0, 1, 0, 0], toleran
     return ring.length >= 3 ? [ring] : [];
   });
 
-/** Every control point of a path: a box around them holds the outline. */
-export const controlPoints = (path: Path): Point[] => path.flatMap((segment) => segment.slice(1) as Point[]);
+/** The box around the control points of paths: it holds their outlines. Of none, a box of no size at the origin. */
+export function boxOfPaths(paths: readonly Path[]): Box {
+  let [minX, minY, maxX, maxY] = [Infinity, Infinity, -Infinity, -Infinity];
+  for (const path of paths)
+    for (const segment of path)
+      for (let k = 1; k < segment.length; k++) {
+        const [x, y] = segment[k] as Point;
+        if (x < minX) minX = x;
+        if (x > maxX) maxX = x;
+        if (y < minY) minY = y;
+        if (y > maxY) maxY = y;
+      }
+  return minX > maxX ? { minX: 0, minY: 0, maxX: 0, maxY: 0 } : { minX, minY, maxX, maxY };
+}
 
 /** A path with every point mapped. */
-export const mapPath = (path: Path, map: Transform): Path =>
-  path.map((segment) => [segment[0], ...segment.slice(1).map((p) => applyToPoint(map, p as Point))] as unknown as Segment);
+export function mapPath(path: Path, map: Transform): Path {
+  const mapped = new Array<Segment>(path.length);
+  for (let i = 0; i < path.length; i++) {
+    const segment = path[i]!;
+    switch (segment[0]) {
+      case 'Z':
+        mapped[i] = segment;
+        break;
+      case 'Q':
+        mapped[i] = ['Q', applyToPoint(map, segment[1]), applyToPoint(map, segment[2])];
+        break;
+      case 'C':
+        mapped[i] = ['C', applyToPoint(map, segment[1]), applyToPoint(map, segment[2]), applyToPoint(map, segment[3])];
+        break;
+      default:
+        mapped[i] = [segment[0], applyToPoint(map, segment[1])];
+    }
+  }
+  return mapped;
+}

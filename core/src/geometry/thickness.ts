@@ -1,7 +1,7 @@
-import { boxOfPoints } from './box';
 import { partArea } from './area';
 import { gridOfEdges } from './edgeGrid';
 import { edgeLength, ringLength } from './perimeter';
+import { forEachShape } from './sameShapes';
 import { distance, type Part, type Point, type Region, type Ring } from './point';
 
 /** A place where a stroke is thin: its middle, mm, and the width there, mm. */
@@ -35,6 +35,7 @@ const LOOKS = 5;
 const MOST_LOOKS = 40_000;
 /** A corner that turns outwards is looked from in directions so far apart, radians; flatter ones are seen from their edges. */
 const FAN = (15 / 180) * Math.PI;
+const FAN_COS = Math.cos(FAN);
 
 /** What was found at one look. */
 interface Found extends ThinPlace {
@@ -49,7 +50,9 @@ const NO_LOOKS: readonly Point[] = [];
 /** Directions into the part at a corner that turns outwards, from the normal of the edge before to that of the edge after. */
 function fan(before: Point, after: Point): readonly Point[] {
   if (before[0] * after[1] >= before[1] * after[0]) return NO_LOOKS;
-  const turn = Math.atan2(before[0] * after[1] - before[1] * after[0], before[0] * after[0] + before[1] * after[1]);
+  const ahead = before[0] * after[0] + before[1] * after[1];
+  if (ahead >= FAN_COS) return NO_LOOKS;
+  const turn = Math.atan2(before[0] * after[1] - before[1] * after[0], ahead);
   // a part lies to the left of its edges: at an outward corner they turn right
   const looks = turn < -FAN ? Math.ceil(-turn / FAN) : 0;
   const start = Math.atan2(before[1], before[0]);
@@ -114,45 +117,18 @@ function placesOfPart(part: Part, step: number, under: number, tip: number): Fou
   return found;
 }
 
-/** Points no further from another's than this, mm, are the same: outlines are kept in thousandths of a mm. */
-const SAME_MM = 0.003;
-
-/** Whether two rings are the same shape, one moved against the other. */
-const sameRing = (a: Ring, b: Ring, dx: number, dy: number): boolean =>
-  a.length === b.length && a.every((p, i) => Math.abs(b[i]![0] - p[0] - dx) <= SAME_MM && Math.abs(b[i]![1] - p[1] - dy) <= SAME_MM);
-
-/** How far a part is moved against one of the same shape; undefined where they differ, mirrored ones too. */
-function movedBy(known: Part, part: Part): Point | undefined {
-  if (known.holes.length !== part.holes.length || known.outer.length !== part.outer.length) return undefined;
-  const [dx, dy] = [part.outer[0]![0] - known.outer[0]![0], part.outer[0]![1] - known.outer[0]![1]];
-  const same = sameRing(known.outer, part.outer, dx, dy) && known.holes.every((hole, i) => sameRing(hole, part.holes[i]!, dx, dy));
-  return same ? [dx, dy] : undefined;
-}
-
-/** Parts of one number of points and one size may be one shape. */
-function sizeKey(part: Part): string {
-  const box = boxOfPoints(part.outer);
-  return `${part.outer.length} ${part.holes.length} ${(box.maxX - box.minX).toFixed(1)}`;
-}
-
 /** Every thin place, in no order: a letter that comes again is not measured again. */
-function everyThinPlace(region: Region, under: number, tip: number): Found[] {
-  const known = new Map<string, { part: Part; places: Found[] }[]>();
-  return region.flatMap((part) => {
-    // a part that is slim as a whole is looked at oftener: its hairs may be short
-    const edge = edgeLength([part]);
-    const step = Math.max(edge / MOST_LOOKS, 0.004, Math.min(under / LOOKS, partArea(part) / edge));
-    const key = sizeKey(part);
-    const alike = known.get(key) ?? [];
-    for (const one of alike) {
-      const by = movedBy(one.part, part);
-      if (by) return one.places.map((place) => ({ ...place, at: [place.at[0] + by[0], place.at[1] + by[1]] as const }));
-    }
-    const places = placesOfPart(part, step, under, tip);
-    known.set(key, [...alike, { part, places }]);
-    return places;
-  });
-}
+const everyThinPlace = (region: Region, under: number, tip: number): Found[] =>
+  forEachShape(
+    region,
+    (part) => {
+      // a part that is slim as a whole is looked at oftener: its hairs may be short
+      const edge = edgeLength([part]);
+      const step = Math.max(edge / MOST_LOOKS, 0.004, Math.min(under / LOOKS, partArea(part) / edge));
+      return placesOfPart(part, step, under, tip);
+    },
+    (places, [dx, dy]) => places.map((place) => ({ ...place, at: [place.at[0] + dx, place.at[1] + dy] })),
+  ).flat();
 
 const isStroke = ({ tail, most }: Found): boolean => tail >= most;
 

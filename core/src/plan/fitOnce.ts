@@ -41,12 +41,17 @@ const EXACT_TRIES = 6;
 /** Nearer than this nobody measures, mm. */
 const EXACT_MM = 0.005;
 
-/** Typed sides larger than the zone are drawn for their own size, so that curves stay fine. */
+/** A drawing that comes out larger than it was made is made again, larger by such steps: a little more or less finds it there already. */
+const LARGER = 1.5;
+
+/** What a drawing is made to fill: the zone, or more where typed sides make it larger, so that curves stay fine. */
 function referenceFor(mark: Mark, usable: Usable): { width: number; height: number } {
   const box = usable.inner ?? usable.clear;
   const side =
     mark.size.mode === 'width' ? Math.max(mark.size.width, mark.size.height ?? 0) : mark.size.mode === 'height' ? mark.size.height : 0;
-  return { width: Math.max(boxWidth(box), side, 5), height: Math.max(boxHeight(box), side, 5) };
+  const filled = (own: number) =>
+    Math.max(own, 5) * LARGER ** Math.ceil(Math.log(Math.max(1, side / Math.max(own, 5))) / Math.log(LARGER) - 1e-9);
+  return { width: filled(boxWidth(box)), height: filled(boxHeight(box)) };
 }
 
 /** Height along the wall at which a mark's widths are true. */

@@ -1,5 +1,7 @@
-/** So deep an input is looked through for results of earlier stages, and a result for parts that later stages take. */
+/** So deep an input is looked through for results of earlier stages. */
 const DEPTH = 5;
+/** So deep a result is looked through for what later stages take of it: the region of a layer. */
+const NAMED = 3;
 /** Longer arrays hold points or parts of outlines: nobody takes one of those by itself. */
 const MOST_ITEMS = 64;
 /** Longer data is kept by its hash. */
@@ -8,9 +10,8 @@ const LONG = 400;
 /**
  * Keeps the results of stages by their inputs, so that a stage is computed again only when its input changed.
  *
- * A stage sees nothing but its input, and the input is its key: plain data by what it holds, results of earlier stages by how they came
- * about, faces and maps of
- * them by which they are. Nothing that goes in or comes out is ever changed.
+ * A stage sees nothing but its input, and the input is its key: plain data by what it holds, results of earlier stages by which they are,
+ * faces and maps of them too. Nothing that goes in or comes out is ever changed.
  */
 export class Memo {
   #now = new Map<string, unknown>();
@@ -27,7 +28,7 @@ export class Memo {
     if (this.#now.has(key)) return this.#now.get(key) as R;
     const known = this.#before.has(key);
     const value = known ? (this.#before.get(key) as R) : f(input);
-    if (!known) nameResult(value, key, DEPTH);
+    if (!known && typeof value === 'object' && value !== null) nameResult(value, NAMED);
     this.#now.set(key, value);
     return value;
   }
@@ -39,15 +40,20 @@ export class Memo {
   }
 }
 
-/** How results and what they are made of are called in keys. */
-const names = new WeakMap<object, string>();
+/** How results and what they are made of are called in keys: a result is kept as long as it may be asked for, so which one it is says enough. */
+const names = new WeakMap<object, number>();
+let lastName = 0;
 
-function nameResult(value: unknown, name: string, depth: number): void {
-  if (typeof value !== 'object' || value === null || names.has(value)) return;
-  const own = hashOf(name);
-  names.set(value, own);
-  if (depth === 0 || (Array.isArray(value) && value.length > MOST_ITEMS)) return;
-  for (const key of Object.keys(value)) nameResult((value as Record<string, unknown>)[key], `${own}.${key}`, depth - 1);
+function nameResult(value: object, depth: number): void {
+  const list = Array.isArray(value) ? (value as readonly unknown[]) : undefined;
+  if (names.has(value)) return;
+  lastName += 1;
+  names.set(value, lastName);
+  if (depth === 0 || (list && list.length > MOST_ITEMS)) return;
+  for (const key in value) {
+    const part = (value as Record<string, unknown>)[key];
+    if (typeof part === 'object' && part !== null) nameResult(part, depth - 1);
+  }
 }
 
 /** A hash of words, 64 bits and their length (FNV-1a, twice). */

@@ -10,8 +10,7 @@ import {
   then,
   translation,
   applyToRegion,
-  boxOfPoints,
-  controlPoints,
+  boxOfPaths,
   type Box,
   type Path,
   type Region,
@@ -31,7 +30,7 @@ export interface Brought {
  * @returns nothing when the shape has no area
  */
 export function broughtRegion({ path, fill }: Brought, sizeOf: (width: number, height: number) => number): Region {
-  const rough = boxOfPoints(controlPoints(path));
+  const rough = boxOfPaths([path]);
   const scale = sizeOf(Math.max(1e-9, boxWidth(rough)), Math.max(1e-9, boxHeight(rough)));
   if (!Number.isFinite(scale) || scale <= 0) return [];
   const [cx, cy] = boxCentre(rough);

@@ -1,4 +1,4 @@
-import { boxOfPoints, controlPoints, type Path, type Point, type Segment } from '../../geometry';
+import { boxOfPaths, type Path, type Point, type Segment } from '../../geometry';
 import { endOf, type Way } from './dxfWays';
 import { joinWays, meetWithin } from './joinWays';
 import { loopsAsMeant } from './loopsAsMeant';
@@ -65,7 +65,7 @@ export interface CutLines {
  * @returns nothing where lines are thick enough to be meant as film, or none closes
  */
 export function cutLines(lines: readonly Hairline[], mm?: number): CutLines | undefined {
-  const box = boxOfPoints(lines.flatMap(({ path }) => controlPoints(path)));
+  const box = boxOfPaths(lines.map(({ path }) => path));
   const size = Math.max(box.maxX - box.minX, box.maxY - box.minY);
   if (!(size > 0) || lines.some(({ width }) => !isThin(width, size))) return undefined;
   const same = meetWithin(size, mm);

@@ -1,6 +1,6 @@
 import { DOMParser, type Element } from '@xmldom/xmldom';
 import { good, refused, type Result } from '../../units';
-import { boxHeight, boxOfPoints, boxWidth, controlPoints, flatten, mapPath, type Path, type Segment } from '../../geometry';
+import { boxHeight, boxOfPoints, boxWidth, boxOfPaths, flatten, mapPath, type Path, type Segment } from '../../geometry';
 import type { DrawnPart } from '../../job';
 import { cutLines, isThin } from './hairlines';
 import { withoutEntities } from './svgEntities';
@@ -59,7 +59,7 @@ function offPage(parts: readonly DrawnPart[], page: ViewBox | undefined): string
   if (!page) return [];
   const [x, y, width, height] = page;
   const off = parts.filter(({ path }) => {
-    const box = boxOfPoints(controlPoints(path));
+    const box = boxOfPaths([path]);
     // parts run up, the page runs down; what has no area is nowhere
     if (!(boxWidth(box) > 0 && boxHeight(box) > 0)) return false;
     return box.minX >= x + width || box.maxX <= x || box.minY >= -y || box.maxY <= -(y + height);
@@ -116,7 +116,7 @@ export function importSvg(text: string, name: string, newId: () => string, setTe
   }
   const { painted: all, lines, leftOut, gradients, tooDeep, tooMany } = gatherSvg(root, setText);
   // a drawing of nothing but thin lines is a cut file: they are where the knife goes; beside shapes they may be that too
-  const extent = boxOfPoints(all.flatMap(({ path }) => controlPoints(path)));
+  const extent = boxOfPaths(all.map(({ path }) => path));
   const size = all.length > 0 ? Math.max(boxWidth(extent), boxHeight(extent)) : 0;
   const thin = lines.filter(({ width }) => isThin(width, size));
   const found = thin.length > 0 ? cutLines(thin, mmOfUnit(root)) : undefined;
@@ -146,7 +146,7 @@ export function importSvg(text: string, name: string, newId: () => string, setTe
     ...(cut && cut.healed > 0 ? [gapsSaid(cut.healed)] : []),
     ...(cut && cut.open > 0 ? [`${cut.open} open ${cut.open === 1 ? 'line' : 'lines'}`] : []),
   ];
-  const box = boxOfPoints(drawn.flatMap((d) => controlPoints(d.path)));
+  const box = boxOfPaths(drawn.map(({ path }) => path));
   if (drawn.length === 0 || !(boxWidth(box) > 0) || !(boxHeight(box) > 0) || !Number.isFinite(boxWidth(box) + boxHeight(box))) {
     const because = gone.length > 0 ? ` Left out: ${gone.join(', ')}.` : '';
     return refused(

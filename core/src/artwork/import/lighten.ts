@@ -1,14 +1,4 @@
-import {
-  boxAround,
-  boxHeight,
-  boxOfPoints,
-  boxWidth,
-  controlPoints,
-  simplifyWay,
-  type Path,
-  type Point,
-  type Segment,
-} from '../../geometry';
+import { boxHeight, boxWidth, boxOfPaths, simplifyWay, type Path, type Point, type Segment } from '../../geometry';
 import type { DrawnPart } from '../../job';
 import { good, refused, type Result } from '../../units';
 
@@ -58,7 +48,7 @@ export const segmentsIn = (parts: readonly DrawnPart[]): number => parts.reduce(
  */
 export function lighten(parts: DrawnPart[], name: string): Result<DrawnPart[]> {
   if (segmentsIn(parts) < MANY) return good(parts);
-  const box = boxAround(parts.map((part) => boxOfPoints(controlPoints(part.path))));
+  const box = boxOfPaths(parts.map(({ path }) => path));
   const tolerance = Math.max(boxWidth(box), boxHeight(box)) * SHARE;
   const light = parts.map((part) => ({ ...part, path: lighter(part.path, tolerance) }));
   const segments = segmentsIn(light);

@@ -7,9 +7,8 @@ import {
   boxAround,
   boxHeight,
   boxOf,
-  boxOfPoints,
   boxWidth,
-  controlPoints,
+  boxOfPaths,
   dashed,
   flatten,
   regionArea,
@@ -197,7 +196,7 @@ describe('live text', () => {
       setTextIn(named),
     );
     if (!found.ok) throw new Error(found.problem.found);
-    const box = boxOfPoints(found.value.parts.flatMap((part) => controlPoints(part.path)));
+    const box = boxOfPaths(found.value.parts.map(({ path }) => path));
     return { ...found.value, box };
   };
   const text = (attributes: string, words = 'HEN') =>

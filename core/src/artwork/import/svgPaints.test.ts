@@ -1,5 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
-import { boxHeight, boxOfPoints, boxWidth, controlPoints, flatten, IDENTITY, regionArea, regionOf } from '../../geometry';
+import { boxHeight, boxWidth, boxOfPaths, flatten, IDENTITY, regionArea, regionOf } from '../../geometry';
 import { partsShown } from '../partsShown';
 import { meltedColours } from '../meltedColours';
 import { importSvg, type ImportedDrawing } from './importSvg';
@@ -119,7 +119,7 @@ describe('lengths of shapes', () => {
   const extent = (inner: string, frame = 'viewBox="0 0 200 100"') => {
     const read = importSvg(`<svg xmlns="http://www.w3.org/2000/svg" ${frame}>${inner}</svg>`, 'a.svg', () => 'x');
     if (!read.ok) throw new Error(read.problem.found);
-    const box = boxOfPoints(read.value.parts.flatMap(({ path }) => controlPoints(path)));
+    const box = boxOfPaths(read.value.parts.map(({ path }) => path));
     return [boxWidth(box), boxHeight(box)].map((n) => Math.round(n * 1000) / 1000);
   };
   it.each([

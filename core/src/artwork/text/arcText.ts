@@ -1,4 +1,4 @@
-import { boxAround, boxOfPoints, controlPoints, mapPath, then, translation, rotation, type Path } from '../../geometry';
+import { boxAround, boxOfPaths, mapPath, then, translation, rotation, type Path } from '../../geometry';
 
 /** Room left where a full circle closes, em. */
 const JOIN = 0.6;
@@ -11,7 +11,7 @@ const JOIN = 0.6;
  * @param lowest the lowest baseline, em (0 or below)
  */
 export function arcText(glyphs: readonly Path[], degrees: number, lowest: number): Path[] {
-  const boxes = glyphs.map((path) => boxOfPoints(controlPoints(path)));
+  const boxes = glyphs.map((path) => boxOfPaths([path]));
   const all = boxAround(boxes);
   const span = Math.min(360, Math.abs(degrees));
   const width = all.maxX - all.minX + (span > 330 ? JOIN : 0);

@@ -1,4 +1,4 @@
-import { flatten, intersection, regionOf, type Path, type Point } from '../../geometry';
+import { boxOfPoints, flatten, intersection, regionOf, type Path, type Point, type Ring } from '../../geometry';
 
 /** Heights at which two letters are compared, em. */
 const STEP = 0.008;
@@ -31,11 +31,35 @@ function profile(path: Path, side: 1 | -1): Map<number, number> {
   return reach;
 }
 
+type Edge = readonly [a: Point, b: Point];
+
+/** Edges of rings that reach into a stretch from left to right. */
+const edgesWithin = (rings: readonly Ring[], from: number, to: number): Edge[] =>
+  rings.flatMap((ring) =>
+    ring.flatMap((a, i): Edge[] => {
+      const b = ring[(i + 1) % ring.length]!;
+      return Math.max(a[0], b[0]) >= from && Math.min(a[0], b[0]) <= to ? [[a, b]] : [];
+    }),
+  );
+
+const turn = (a: Point, b: Point, c: Point): number => (b[0] - a[0]) * (c[1] - a[1]) - (b[1] - a[1]) * (c[0] - a[0]);
+
+/** Whether two edges cross, neither just touching the other. */
+const cross = ([a, b]: Edge, [c, d]: Edge): boolean =>
+  Math.max(a[1], b[1]) > Math.min(c[1], d[1]) &&
+  Math.max(c[1], d[1]) > Math.min(a[1], b[1]) &&
+  turn(a, b, c) * turn(a, b, d) < 0 &&
+  turn(c, d, a) * turn(c, d, b) < 0;
+
 /** Whether the outlines of two letters meet, the second moved to the left by so much, em. */
 function meet(left: Path, right: Path, by: number): boolean {
-  const region = (path: Path, shift: number) =>
-    regionOf(flatten(path, [LOOKED_AT, 0, 0, LOOKED_AT, -shift * LOOKED_AT, 0], FINE * LOOKED_AT), 'nonzero', true);
-  return intersection(region(left, 0), region(right, by)).length > 0;
+  const rings = (path: Path, shift: number) => flatten(path, [LOOKED_AT, 0, 0, LOOKED_AT, -shift * LOOKED_AT, 0], FINE * LOOKED_AT);
+  const [a, b] = [rings(left, 0), rings(right, by)];
+  // outlines that cross share some area on one side or the other of where they do
+  const [from, to] = [boxOfPoints(b.flat()).minX, boxOfPoints(a.flat()).maxX];
+  const others = edgesWithin(b, from, to);
+  if (edgesWithin(a, from, to).some((edge) => others.some((other) => cross(edge, other)))) return true;
+  return intersection(regionOf(a, 'nonzero', true), regionOf(b, 'nonzero', true)).length > 0;
 }
 
 /**

@@ -57,7 +57,10 @@ function clustersOf(line: string, run: Run, apart: boolean, weight: number | und
   for (const { id, cluster, advance, dx, dy } of glyphs) {
     let last = found.at(-1);
     if (last?.cluster !== cluster) found.push((last = { cluster, path: [], advance: 0 }));
-    last.path = [...last.path, ...mapPath(font.path(id, weight), [1, 0, 0, 1, last.advance + dx, dy])];
+    const right = last.advance + dx;
+    const glyph = font.path(id, weight);
+    const path = right === 0 && dy === 0 ? glyph : mapPath(glyph, [1, 0, 0, 1, right, dy]);
+    last.path = last.path.length > 0 ? [...last.path, ...path] : path;
     last.advance += advance;
   }
   return found.map(({ cluster, path, advance }) => {

@@ -1,4 +1,4 @@
-import { boxAround, boxOfPoints, boxWidth, controlPoints, mapPath, type Box, type Path } from '../../geometry';
+import { boxWidth, boxOfPaths, mapPath, type Box, type Path } from '../../geometry';
 import type { Artwork, TextLine } from '../../job';
 import { arcText } from './arcText';
 import type { Face, Faces } from './face';
@@ -41,7 +41,7 @@ export function setLine(text: string, face: Face): { glyphs: Path[]; advance: nu
   return { glyphs: letters.map((letter) => letter.path), advance: end, missing };
 }
 
-const inkOf = (letters: readonly LaidLetter[]): Box => boxAround(letters.map(({ path }) => boxOfPoints(controlPoints(path))));
+const inkOf = (letters: readonly LaidLetter[]): Box => boxOfPaths(letters.map(({ path }) => path));
 
 /**
  * Sets lines of text as outlines.

@@ -1,17 +1,6 @@
 import { beforeAll, describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
-import {
-  boxAround,
-  boxOfPoints,
-  boxWidth,
-  controlPoints,
-  difference,
-  flatten,
-  intersection,
-  regionArea,
-  regionOf,
-  type Path,
-} from '../../geometry';
+import { boxAround, boxWidth, boxOfPaths, difference, flatten, intersection, regionArea, regionOf, type Path } from '../../geometry';
 import type { Artwork, TextLine } from '../../job';
 import { fontsourceFile, packedFace, scriptFace, SCRIPT_FACES } from '../../../test/scriptFaces';
 import { brokenLetters, readFace, type Faces } from './face';
@@ -34,7 +23,7 @@ const line = (text: string, face: string, more: Partial<TextLine> = {}): TextLin
   ...more,
 });
 const laid = (text: string, face: string, more: Partial<TextLine> = {}) => layoutLine(line(text, face, more), faces.get(face)!, 1, 0);
-const boxes = (letters: readonly { path: Path }[]) => letters.map(({ path }) => boxOfPoints(controlPoints(path)));
+const boxes = (letters: readonly { path: Path }[]) => letters.map(({ path }) => boxOfPaths([path]));
 const regionIn = (path: Path) => regionOf(flatten(path, [100, 0, 0, 100, 0, 0], 0.05));
 const touch = (a: Path, b: Path) => intersection(regionIn(a), regionIn(b)).length > 0;
 
@@ -230,7 +219,7 @@ describe('lines spread to one width', () => {
     });
     const rows = (text: Extract<Artwork, { kind: 'text' }>) => {
       const { glyphs } = layoutText(text, faces);
-      const all = glyphs.map((path) => boxOfPoints(controlPoints(path)));
+      const all = glyphs.map((path) => boxOfPaths([path]));
       const second = all.filter(({ maxY }) => maxY < -0.3);
       return [boxWidth(boxAround(all)), boxWidth(boxAround(second))] as const;
     };

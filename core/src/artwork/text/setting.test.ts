@@ -1,6 +1,6 @@
 import { beforeAll, describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
-import { boxAround, boxOfPoints, boxWidth, controlPoints, flatten, regionOf, union, type Path } from '../../geometry';
+import { boxWidth, boxOfPaths, flatten, regionOf, union, type Path } from '../../geometry';
 import type { Artwork, PieceList, TextLine } from '../../job';
 import { shippedFaces } from '../../../test/faces';
 import type { Faces } from './face';
@@ -24,7 +24,7 @@ const line = (text: string, more: Partial<TextLine> = {}): TextLine => ({
 });
 const set = (lines: TextLine[], more: Partial<Text> = {}) =>
   layoutText({ kind: 'text', lines, align: 'centre', lineSpacing: 1, ...more }, faces);
-const ink = (glyphs: readonly Path[]) => boxAround(glyphs.map((path) => boxOfPoints(controlPoints(path))));
+const ink = (glyphs: readonly Path[]) => boxOfPaths(glyphs);
 const pieces = (glyphs: readonly Path[]) => union(...glyphs.map((path) => regionOf(flatten(path, [100, 0, 0, 100, 0, 0], 0.02)))).length;
 
 describe('lines set against each other', () => {

@@ -1,4 +1,15 @@
-import { applyToPoint, edgeLength, partArea, type Point, type Region, type Ring, type Transform } from '../../geometry';
+import {
+  applyToPoint,
+  edgeLength,
+  forEachShape,
+  partArea,
+  translation,
+  type Part,
+  type Point,
+  type Region,
+  type Ring,
+  type Transform,
+} from '../../geometry';
 
 /** A line that a pen writes: closed where it comes back to where it began. */
 export interface PenLine {
@@ -89,37 +100,38 @@ class Drawn {
  * @param region thin bars, mm
  * @returns lines along one side of each bar: off its middle by half its thickness, which no pen shows
  */
-export function strokeLines(region: Region): PenLine[] {
-  return region.flatMap((part) => {
-    const around = edgeLength([part]);
-    if (around <= 0) return [];
-    const thick = (2 * partArea(part)) / around;
-    const step = Math.min(STEP.most, Math.max(thick * 1.5, around * STEP.share * 0.5));
-    const drawn = new Drawn(Math.max(step * 2, thick * SIDES.near * 2));
-    return [part.outer, ...part.holes].flatMap((ring): PenLine[] => {
-      const lines: Point[][] = [];
-      let open = false;
-      for (const piece of piecesOf(ring, step)) {
-        // the ends of a bar are as short as it is thick
-        const skip = drawn.hasOther(piece, thick * SIDES.near);
-        if (skip) {
-          open = false;
-          continue;
-        }
-        if (open) lines.at(-1)!.push(piece.b);
-        else lines.push([piece.a, piece.b]);
-        open = true;
-        drawn.add(piece);
+export const strokeLines = (region: Region): PenLine[] =>
+  forEachShape(region, linesOfPart, (lines, by) => moveLines(lines, translation(...by))).flat();
+
+function linesOfPart(part: Part): PenLine[] {
+  const around = edgeLength([part]);
+  if (around <= 0) return [];
+  const thick = (2 * partArea(part)) / around;
+  const step = Math.min(STEP.most, Math.max(thick * 1.5, around * STEP.share * 0.5));
+  const drawn = new Drawn(Math.max(step * 2, thick * SIDES.near * 2));
+  return [part.outer, ...part.holes].flatMap((ring): PenLine[] => {
+    const lines: Point[][] = [];
+    let open = false;
+    for (const piece of piecesOf(ring, step)) {
+      // the ends of a bar are as short as it is thick
+      const skip = drawn.hasOther(piece, thick * SIDES.near);
+      if (skip) {
+        open = false;
+        continue;
       }
-      const [first] = lines;
-      const last = lines.at(-1);
-      const meets = (p: Point, q: Point) => Math.hypot(p[0] - q[0], p[1] - q[1]) <= thick;
-      if (first && last && first !== last && meets(last.at(-1)!, first[0]!)) {
-        first.unshift(...last);
-        lines.pop();
-      }
-      return lines.filter((points) => lengthOf(points) > thick * 2).map((points) => ({ points: straightened(points), closed: false }));
-    });
+      if (open) lines.at(-1)!.push(piece.b);
+      else lines.push([piece.a, piece.b]);
+      open = true;
+      drawn.add(piece);
+    }
+    const [first] = lines;
+    const last = lines.at(-1);
+    const meets = (p: Point, q: Point) => Math.hypot(p[0] - q[0], p[1] - q[1]) <= thick;
+    if (first && last && first !== last && meets(last.at(-1)!, first[0]!)) {
+      first.unshift(...last);
+      lines.pop();
+    }
+    return lines.filter((points) => lengthOf(points) > thick * 2).map((points) => ({ points: straightened(points), closed: false }));
   });
 }
 

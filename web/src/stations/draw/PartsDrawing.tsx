@@ -1,5 +1,5 @@
 import { useMemo, useRef, useState, type PointerEvent } from 'react';
-import { boxAround, boxHeight, boxOfPoints, boxWidth, controlPoints, type Path } from '@kolleta/core/geometry';
+import { boxAround, boxHeight, boxOfPaths, boxWidth, type Path } from '@kolleta/core/geometry';
 import type { DrawnPart } from '@kolleta/core/job';
 
 const d = (path: Path): string => path.map(([kind, ...points]) => kind + points.map(([x, y]) => `${x} ${y}`).join(' ')).join('');
@@ -15,7 +15,7 @@ interface Props {
 export function PartsDrawing({ parts, dropped, chosen, choose }: Props) {
   const svg = useRef<SVGSVGElement>(null);
   const [frame, setFrame] = useState<{ x0: number; y0: number; x1: number; y1: number }>();
-  const boxes = useMemo(() => parts.map((part) => boxOfPoints(controlPoints(part.path))), [parts]);
+  const boxes = useMemo(() => parts.map((part) => boxOfPaths([part.path])), [parts]);
   const paths = useMemo(() => parts.map((part) => d(part.path)), [parts]);
   const box = boxAround(boxes);
   const pad = Math.max(boxWidth(box), boxHeight(box)) * 0.04 || 1;

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { partsShown, SIMPLE_SHAPES, simpleShape, type SimpleShapeId } from '@kolleta/core/artwork';
 import { nearestFilms } from '@kolleta/core/fit';
-import { boxAround, boxOfPoints, controlPoints, type Path } from '@kolleta/core/geometry';
+import { boxOfPaths, type Path } from '@kolleta/core/geometry';
 import {
   removeAt,
   setAt,
@@ -29,7 +29,7 @@ const PERMITTED = [
 const d = (path: Path): string => path.map(([kind, ...points]) => kind + points.map(([x, y]) => `${x} ${y}`).join(' ')).join('');
 
 function Small({ parts, label }: { parts: readonly DrawnPart[]; label: string }) {
-  const box = boxAround(parts.map((part) => boxOfPoints(controlPoints(part.path))));
+  const box = boxOfPaths(parts.map(({ path }) => path));
   return (
     <svg
       viewBox={`${box.minX} ${-box.maxY} ${Math.max(1e-6, box.maxX - box.minX)} ${Math.max(1e-6, box.maxY - box.minY)}`}
