@@ -15,6 +15,7 @@ import { cutOrderFigures } from './cutOrder';
 import { cutLookFigures } from './cutLook';
 import { jigsawFigures } from './jigsaw';
 import { nestFigures, reliefFigures } from './nest';
+import { scheduleFigures } from './schedule';
 import { tapeFigures } from './tape';
 import { traceFigures } from './trace';
 
@@ -23,6 +24,7 @@ const parts: [string, () => Figure[] | Promise<Figure[]>][] = [
   ['start/', startFigures],
   ['plan/', planFigures],
   ['tape/', tapeFigures],
+  ['schedule/', scheduleFigures],
   ['nest/', nestFigures],
   ['order/', cutOrderFigures],
   ['relief/', reliefFigures],

@@ -290,8 +290,11 @@ describe('a quick first plan', () => {
     expect(steps(quick)).toEqual(steps(whole));
     expect(quick.bench.rack.map((r) => r.id)).toEqual(whole.bench.rack.map((r) => r.id));
     for (const [id, job] of quick.jobs) {
-      const minutes = Math.abs(job.schedule.packed! - whole.jobs.get(id)!.schedule.packed!) / 60_000;
-      expect(minutes).toBeLessThanOrEqual(5);
+      const own = whole.jobs.get(id)!.schedule;
+      // minutes are rounded: one more of work may move what follows past a break
+      const hands = new Map(own.steps.map(({ step }) => [step.id, step.hands]));
+      for (const { step } of job.schedule.steps) expect(Math.abs(step.hands - hands.get(step.id)!)).toBeLessThanOrEqual(1);
+      expect(Math.abs(job.schedule.packed! - own.packed!) / 60_000).toBeLessThanOrEqual(120);
       job.marks.forEach((m, i) => {
         // where the words differ, which row stands for all of them is the whole plan's to say
         const widths = (one: typeof m) => (one.variants.length > 0 ? one.variants.map((v) => v.fitted.width) : [one.fitted.width]);

@@ -187,7 +187,7 @@ export function planWorkshop(
         .map(({ job, recipe: { steps, care } }) => ({
           ...{ job: job.id, name: job.name, priority: job.priority, deadline: wanted(job), createdAt: job.createdAt, steps, care },
         })),
-      resources: [{ id: 'hands', calendar: windows }],
+      resources: [{ id: 'hands', kind: 'hands', calendar: windows }],
       fixed: withBehind(
         facts,
         some.flatMap(({ recipe }) => recipe.steps),

@@ -55,8 +55,13 @@ export function workingWindows(hours: Hours, from: number, days: number): Window
 function joined(windows: Window[], extra: readonly Window[], from: number): Window[] {
   const more = extra.map(({ start, end }) => ({ start: Math.max(from, start), end })).filter(({ start, end }) => end - start >= MINUTE_MS);
   if (more.length === 0) return windows;
+  return joinedWindows([...windows, ...more]);
+}
+
+/** Spans in any order, sorted, and joined where they touch or overlap. */
+export function joinedWindows(spans: readonly Window[]): Window[] {
   const all: Window[] = [];
-  for (const span of [...windows, ...more].toSorted((a, b) => a.start - b.start)) {
+  for (const span of spans.toSorted((a, b) => a.start - b.start)) {
     const last = all.at(-1);
     if (last && span.start <= last.end) all[all.length - 1] = { start: last.start, end: Math.max(last.end, span.end) };
     else all.push(span);
@@ -64,16 +69,24 @@ function joined(windows: Window[], extra: readonly Window[], from: number): Wind
   return all;
 }
 
+/** What two lists of windows, each sorted and apart, share from a moment on. */
+export function sharedWindows(a: readonly Window[], b: readonly Window[], from: number): Window[] {
+  const shared: Window[] = [];
+  let [i, k] = [firstEndingAfter(a, from), firstEndingAfter(b, from)];
+  while (i < a.length && k < b.length) {
+    const [start, end] = [Math.max(a[i]!.start, b[k]!.start), Math.min(a[i]!.end, b[k]!.end)];
+    if (end > start) shared.push({ start, end });
+    if (a[i]!.end < b[k]!.end) i += 1;
+    else k += 1;
+  }
+  return shared;
+}
+
 /** Free spans left when busy ones are taken out; windows are sorted and apart, busy ones in any order. */
 export function freeOf(windows: readonly Window[], busy: readonly Window[]): Window[] {
   if (busy.length === 0) return [...windows];
   const free: Window[] = [];
-  const taken: Window[] = [];
-  for (const span of busy.toSorted((a, b) => a.start - b.start)) {
-    const last = taken.at(-1);
-    if (last && span.start <= last.end) taken[taken.length - 1] = { start: last.start, end: Math.max(last.end, span.end) };
-    else taken.push(span);
-  }
+  const taken = joinedWindows(busy);
   let next = 0;
   for (const window of windows) {
     let { start } = window;

@@ -20,7 +20,7 @@ const at = (s: WorkStep, spans: [number, number][], more: Partial<PlacedStep> = 
 const check = (steps: WorkStep[], placed: PlacedStep[], fixed: [string, StepFact][] = [], broken: Placement['broken'] = []) => {
   const problem: Problem = {
     jobs: [{ job: 'j', name: 'j', priority: 0, createdAt: 0, steps, care: [] }],
-    resources: [{ id: 'hands', calendar: HANDS }],
+    resources: [{ id: 'hands', kind: 'hands', calendar: HANDS }],
     fixed: new Map(fixed),
     now: NOW,
   };
@@ -98,7 +98,7 @@ describe('the checker of schedules', () => {
   });
   it('asks of every job an answer, which may be that it has no room', () => {
     const jobs = ['j', 'k'].map((job) => ({ job, name: job, priority: 0, createdAt: 0, steps: [a], care: [] }));
-    const problem: Problem = { jobs, resources: [{ id: 'hands', calendar: HANDS }], fixed: new Map(), now: NOW };
+    const problem: Problem = { jobs, resources: [{ id: 'hands', kind: 'hands', calendar: HANDS }], fixed: new Map(), now: NOW };
     const solution: Solution = new Map([['j', { unplaced: 'a' }]]);
     expect(checkSolution(problem, solution)).toEqual(['k has no answer']);
     expect(

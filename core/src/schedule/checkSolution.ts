@@ -1,5 +1,6 @@
 import { MINUTE_MS } from '../units';
-import { handsOf, type PlacedStep, type Problem, type Solution } from './problem';
+import type { Window } from './calendar';
+import { handsOf, peopleOf, type PlacedStep, type Problem, type Solution } from './problem';
 
 /** Less than this is rounding, ms. */
 const SLIP_MS = 1;
@@ -22,13 +23,15 @@ export function brokenWaits(steps: readonly PlacedStep[]): string[] {
     );
   const spans = steps
     .filter((s) => s.state !== 'done')
-    .flatMap((s) => s.spans.map((span) => ({ ...span, id: s.step.id, runs: s.state === 'running' })))
+    .flatMap((s) => s.spans.map((span) => ({ ...span, id: s.step.id, by: s.by, runs: s.state === 'running' })))
     .toSorted((a, b) => a.start - b.start);
   const overlaps: string[] = [];
   for (const [i, one] of spans.entries())
     for (let k = i + 1; k < spans.length && spans[k]!.start < one.end - SLIP_MS; k++) {
+      const other = spans[k]!;
+      const shared = !one.by || !other.by || one.by.some((id) => other.by!.includes(id));
       // two that run at once do so because somebody began both
-      if (!(one.runs && spans[k]!.runs)) overlaps.push(`${one.id} and ${spans[k]!.id} need the same hands`);
+      if (shared && !(one.runs && other.runs)) overlaps.push(`${one.id} and ${other.id} need the same hands`);
     }
   return [...waits, ...overlaps];
 }
@@ -39,6 +42,8 @@ export function brokenWaits(steps: readonly PlacedStep[]): string[] {
  */
 export function checkSolution(problem: Problem, solution: Solution): string[] {
   const hands = handsOf(problem);
+  const resources = new Map(problem.resources.map((resource) => [resource.id, resource]));
+  const several = peopleOf(problem).length > 1;
   const faults: string[] = [];
   const all: PlacedStep[] = [];
   const said = new Set<string>();
@@ -52,7 +57,7 @@ export function checkSolution(problem: Problem, solution: Solution): string[] {
     for (const { step } of placed.broken) said.add(step);
     all.push(...placed.steps);
   }
-  for (const { step, spans, state, start, end } of all) {
+  for (const { step, spans, state, start, end, by } of all) {
     const fact = problem.fixed.get(step.id);
     if ((state === 'done') !== (fact?.doneAt !== undefined)) faults.push(`${step.id} is ${state}`);
     if (fact?.startedAt !== undefined && start !== fact.startedAt) faults.push(`${step.id} began at another time`);
@@ -61,8 +66,15 @@ export function checkSolution(problem: Problem, solution: Solution): string[] {
     if (Math.abs(minutes - Math.max(1, step.hands)) > 1e-6) faults.push(`${step.id} has ${minutes} of ${step.hands} minutes`);
     if (step.opens && start < step.opens.at) faults.push(`${step.id} begins before what is on the piece is dry`);
     if (start < problem.now || spans[0]!.start !== start || spans.at(-1)!.end !== end) faults.push(`${step.id} has no true start or end`);
-    if (!spans.every((span) => hands.some((window) => window.start <= span.start && span.end <= window.end)))
-      faults.push(`${step.id} is outside the hours`);
+    const within = (calendar: readonly Window[]) =>
+      spans.every((span) => calendar.some((window) => window.start <= span.start && span.end <= window.end));
+    const calendars = several ? (by ?? []).map((id) => resources.get(id)?.calendar ?? []) : [hands];
+    if (!calendars.every(within)) faults.push(`${step.id} is outside the hours`);
+    // a machine of which nothing is known is there whenever it is wanted
+    const needed = step.needs.filter((need) => need === 'hands' || problem.resources.some(({ kind }) => kind === need));
+    const has = (by ?? []).map((id) => resources.get(id)?.kind);
+    if (several && (new Set(by).size !== needed.length || needed.toSorted().join() !== has.toSorted().join()))
+      faults.push(`${step.id} has not who and what it needs`);
   }
   return [...faults, ...brokenWaits(all).filter((fault) => ![...said].some((id) => fault.startsWith(`${id} begins`)))];
 }

@@ -1,6 +1,7 @@
 import { MINUTE_MS } from '../units';
 import type { StepId } from '../job';
 import { takeOut, type Window } from './calendar';
+import { endOf } from './cost';
 import { placeSteps } from './placeSteps';
 import {
   handsOf,
@@ -69,12 +70,8 @@ function placeInOrder(
 /** A job that cannot be placed costs more than any that is late, in ms of lateness. */
 const UNPLACED_MS = 10 * 365 * 24 * 60 * MINUTE_MS;
 
-/** When a placed job is packed, UTC ms; undefined for one that cannot be placed. */
-export const endOf = (placed: Placement | Unplaced): number | undefined =>
-  'unplaced' in placed ? undefined : placed.steps.reduce((last, s) => Math.max(last, s.end), 0);
-
 /** Total lateness, then the end of all work. */
-function costOf({ order, placed }: InOrder): number {
+function costOfOrder({ order, placed }: InOrder): number {
   let late = 0;
   let last = 0;
   for (const [i, job] of order.entries()) {
@@ -98,7 +95,7 @@ export function listSchedule(problem: Problem): Solution {
     (a, b) => b.priority - a.priority || (a.deadline ?? Infinity) - (b.deadline ?? Infinity) || a.createdAt - b.createdAt,
   );
   let best = placeInOrder(byDate, windows, fixed, now);
-  let cost = costOf(best);
+  let cost = costOfOrder(best);
   let [tries, work] = [0, 0];
   const more = () => tries < MOST_ORDERS && work < MOST_PLACED;
   for (let improved = true; improved && more();) {
@@ -108,7 +105,7 @@ export function listSchedule(problem: Problem): Solution {
       if (a.priority !== b.priority) continue;
       const candidate = placeInOrder(best.order.with(i, b).with(i + 1, a), windows, fixed, now, best, i);
       work += candidate.work;
-      const value = costOf(candidate);
+      const value = costOfOrder(candidate);
       if (value < cost - 1e-9) [best, cost, improved] = [candidate, value, true];
     }
   }

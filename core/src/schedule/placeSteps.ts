@@ -8,13 +8,13 @@ import { runningSpan, type PlacedStep, type Placement, type StepFact, type Unpla
 export const GRAIN_MS = 5 * MINUTE_MS;
 
 /** A step is put off at most so often for the sake of one wait: about two weeks of days. */
-const MOST_PUTS = 24;
+export const MOST_PUTS = 24;
 const MOST_REPAIRS = 2000;
 
-const ceilTo = (time: number, grain: number) => Math.ceil(time / grain) * grain;
+export const ceilTo = (time: number, grain: number) => Math.ceil(time / grain) * grain;
 
 /** The earliest spans of free time for a step; undefined when the calendar ends first. */
-function findSpans(free: readonly Window[], from: number, minutes: number, mayPause: boolean): Window[] | undefined {
+export function findSpans(free: readonly Window[], from: number, minutes: number, mayPause: boolean): Window[] | undefined {
   const need = Math.max(1, minutes) * MINUTE_MS;
   const never = !free.some((window) => window.end - window.start >= need);
   const pause = mayPause || never;

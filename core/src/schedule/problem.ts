@@ -1,7 +1,8 @@
 import { MINUTE_MS } from '../units';
 import type { CareWait, Lag, WorkStep } from '../finish';
-import type { JobId, StepId } from '../job';
-import type { Window } from './calendar';
+import type { Need } from '../facts';
+import type { Id, JobId, StepId } from '../job';
+import { joinedWindows, type Window } from './calendar';
 
 /** A job with its steps, each in the list after those that it waits for. */
 export interface JobToPlace {
@@ -14,9 +15,10 @@ export interface JobToPlace {
   readonly care: readonly CareWait[];
 }
 
-/** What steps need and only one of them has at a time, with when it is there. Every step needs hands. */
+/** Somebody or something that steps need, and that only one of them has at a time, with when it is there. Every step needs hands. */
 export interface Resource {
-  readonly id: 'hands';
+  readonly id: Id;
+  readonly kind: Need;
   /** From now on, sorted and apart. */
   readonly calendar: readonly Window[];
 }
@@ -32,6 +34,10 @@ export interface Problem {
   readonly jobs: readonly JobToPlace[];
   readonly resources: readonly Resource[];
   readonly fixed: ReadonlyMap<StepId, StepFact>;
+  /** Steps that somebody put at a moment: they do not begin before, UTC ms. */
+  readonly pinned?: ReadonlyMap<StepId, number>;
+  /** An order of steps that was found to be good and kept. */
+  readonly order?: readonly StepId[];
   /** UTC ms. */
   readonly now: number;
 }
@@ -42,6 +48,8 @@ export interface PlacedStep {
   readonly start: number;
   readonly end: number;
   readonly spans: readonly Window[];
+  /** Who and what does it, by the ids of resources; not said where there is only one pair of hands. */
+  readonly by?: readonly Id[];
   readonly state: 'done' | 'running' | 'waiting';
 }
 
@@ -63,8 +71,14 @@ export type Solution = ReadonlyMap<JobId, Placement | Unplaced>;
 /** A way to solve the problem. All of them answer to `checkSolution`. */
 export type Solver = (problem: Problem) => Solution;
 
-/** When hands are there. */
-export const handsOf = ({ resources }: Problem): readonly Window[] => resources.find(({ id }) => id === 'hands')?.calendar ?? [];
+/** Everybody whose hands there are. */
+export const peopleOf = ({ resources }: Problem): readonly Resource[] => resources.filter(({ kind }) => kind === 'hands');
+
+/** When any hands are there. */
+export function handsOf(problem: Problem): readonly Window[] {
+  const people = peopleOf(problem);
+  return people.length === 1 ? people[0]!.calendar : joinedWindows(people.flatMap(({ calendar }) => calendar));
+}
 
 /** When a step that is running began, and when it ends: no sooner than now. Nothing where it does not run. */
 export function runningSpan(step: WorkStep, fixed: Problem['fixed'], now: number): Window | undefined {

@@ -31,7 +31,7 @@ const none: ReadonlyMap<string, StepFact> = new Map();
 const place = (steps: WorkStep[], from = NOW) => placeSteps(steps, windows, from, none, NOW) as Placement;
 const problem = (jobs: JobToPlace[], calendar = windows, fixed = none, now = NOW): Problem => ({
   jobs,
-  resources: [{ id: 'hands', calendar }],
+  resources: [{ id: 'hands', kind: 'hands', calendar }],
   fixed,
   now,
 });

@@ -2,7 +2,8 @@ import { MINUTE_MS } from '../units';
 import type { CareWait, Lag, WorkStep } from '../finish';
 import type { JobId } from '../job';
 import type { Window } from './calendar';
-import { endOf, listSchedule } from './listSchedule';
+import { endOf } from './cost';
+import { bestSchedule } from './bestSchedule';
 import { GRAIN_MS, placeSteps } from './placeSteps';
 import { handsOf, type JobToPlace, type PlacedStep, type Placement, type Problem, type Solver } from './problem';
 
@@ -124,17 +125,23 @@ function describe(job: JobToPlace, placement: Placement, windows: readonly Windo
 }
 
 /**
- * Places all open jobs in the workshop's hours with one pair of hands, and says of each when it is packed.
+ * Places all open jobs in the hours of those who work, and says of each when it is packed.
  *
  * @param problem its calendar may begin earlier than now
  * @param solve how it is solved
  */
-export function solveSchedule(problem: Problem, solve: Solver = listSchedule): Schedule {
+export function solveSchedule(problem: Problem, solve: Solver = bestSchedule): Schedule {
   const { jobs, now } = problem;
-  const windows = handsOf(problem).flatMap((window) =>
-    window.end - now >= MINUTE_MS ? [{ start: Math.max(now, window.start), end: window.end }] : [],
-  );
-  const fromNow: Problem = { ...problem, resources: [{ id: 'hands', calendar: windows }] };
+  const fromNow: Problem = {
+    ...problem,
+    resources: problem.resources.map((resource) => ({
+      ...resource,
+      calendar: resource.calendar.flatMap((window) =>
+        window.end - now >= MINUTE_MS ? [{ start: Math.max(now, window.start), end: window.end }] : [],
+      ),
+    })),
+  };
+  const windows = handsOf(fromNow);
   const solution = solve(fromNow);
   const schedules = new Map<JobId, JobSchedule>();
   for (const job of jobs) {

@@ -1,0 +1,55 @@
+import { compareCosts, costOf, wantsBetter } from './cost';
+import { listSchedule } from './listSchedule';
+import { placeInOrder, readyFor, type Ready } from './placeInOrder';
+import { peopleOf, type Problem, type Solution } from './problem';
+import { bestOfAll, searchSchedule } from './searchSchedule';
+
+/** Where something would be late, so many steps are placed in all while a better plan is looked for: no edit waits longer for it. */
+const PLACED = 6000;
+const MOST_ROUNDS = 150;
+/** The same plan for the same workshop. */
+const SEED = 1;
+
+/** Jobs one after another, the most pressing first. */
+function inTurn({ problem: { jobs }, waiting }: Ready) {
+  const turn = jobs.toSorted(
+    (a, b) => b.priority - a.priority || (a.deadline ?? Infinity) - (b.deadline ?? Infinity) || a.createdAt - b.createdAt,
+  );
+  return turn.flatMap(({ job }) => waiting.filter((step) => step.job === job));
+}
+
+/** A first plan: jobs one after another, for one pair of hands with neighbours exchanged. What is pinned stays, and an order that was kept is gone by where it is better. */
+function firstOf(problem: Problem): Solution {
+  const { pinned, order } = problem;
+  const listed = peopleOf(problem).length === 1 && !pinned?.size ? listSchedule(problem) : undefined;
+  if (listed && !order?.length) return listed;
+  const ready = readyFor(problem);
+  const placed = listed ?? placeInOrder(ready, inTurn(ready), pinned)!;
+  if (!order?.length) return placed;
+  const at = new Map(order.map((id, i) => [id, i]));
+  // steps that came since go by their job's turn, behind those of their job that were there
+  let last = 0;
+  const kept = inTurn(ready)
+    .map((step) => ({ step, key: (last = at.get(step.id) ?? last + 1e-6) }))
+    .toSorted((a, b) => a.key - b.key)
+    .map(({ step }) => step);
+  const asKept = placeInOrder(ready, kept, pinned)!;
+  return compareCosts(costOf(problem, asKept), costOf(problem, placed)) < 0 ? asKept : placed;
+}
+
+/**
+ * A plan that is there at once: the list, and where by it something would be late, break a wait or find no room, a short search for a better
+ * one. Few steps are placed in every order.
+ */
+export function bestSchedule(problem: Problem): Solution {
+  const first = firstOf(problem);
+  if (!wantsBetter(problem, first)) return first;
+  const exact = bestOfAll(problem, problem.pinned);
+  const waiting = readyFor(problem).waiting.length;
+  const rounds = Math.min(MOST_ROUNDS, Math.floor(PLACED / Math.max(1, waiting)) - 40);
+  const found = exact ?? (rounds > 0 ? searchSchedule(problem, first, { rounds, seed: SEED }, problem.pinned) : undefined);
+  if (!found) return first;
+  // only for what matters: nothing is moved for a tidier day
+  const level = { last: 0, changes: 0 };
+  return compareCosts({ ...found.cost, ...level }, { ...costOf(problem, first), ...level }) < 0 ? found.solution : first;
+}

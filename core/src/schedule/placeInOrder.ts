@@ -1,0 +1,230 @@
+import { MINUTE_MS } from '../units';
+import type { WorkStep } from '../finish';
+import type { Need } from '../facts';
+import type { Id, JobId, StepId } from '../job';
+import { sharedWindows, takeOut, type Window } from './calendar';
+import { ceilTo, findSpans, GRAIN_MS, MOST_PUTS } from './placeSteps';
+import { peopleOf, runningSpan, type PlacedStep, type Placement, type Problem, type Solution, type Unplaced } from './problem';
+
+/** A problem made ready for being solved many times. */
+export interface Ready {
+  readonly problem: Problem;
+  /** Steps that are still to be placed, each after those of its job that it waits for. */
+  readonly waiting: readonly WorkStep[];
+  /** What is done or runs. */
+  readonly begun: readonly PlacedStep[];
+  /** Of each resource, when it is free. */
+  readonly free: readonly (readonly Window[])[];
+  /** For steps that need the same, which resources may do them: positions in `free`. */
+  readonly crews: ReadonlyMap<string, readonly (readonly number[])[]>;
+}
+
+const needsKey = (needs: readonly Need[]): string => needs.toSorted().join(' ');
+
+/** Every choice of resources that has all that is needed. */
+function crewsFor(needs: readonly Need[], resources: Problem['resources']): number[][] {
+  let crews: number[][] = [[]];
+  for (const need of needs.toSorted((a, b) => (a === 'hands' ? -1 : 0) - (b === 'hands' ? -1 : 0))) {
+    const able = resources.flatMap(({ kind }, i) => (kind === need ? [i] : []));
+    // a machine of which nothing is known is there whenever it is wanted
+    if (able.length === 0 && need !== 'hands') continue;
+    // two of a kind are taken in their order: the other way round is the same crew
+    crews = crews.flatMap((crew) =>
+      able.filter((i) => !crew.includes(i) && crew.every((other) => resources[other]!.kind !== need || other < i)).map((i) => [...crew, i]),
+    );
+  }
+  return crews;
+}
+
+/** Makes a problem ready: what has begun is taken out of the time of who does it. */
+export function readyFor(problem: Problem): Ready {
+  const { jobs, fixed, now } = problem;
+  const people = peopleOf(problem);
+  // one pair of hands is at one machine at a time by itself
+  const resources = people.length > 1 ? problem.resources : people;
+  const steps = jobs.flatMap((job) => job.steps);
+  const begun: PlacedStep[] = [];
+  const free: (readonly Window[])[] = resources.map(({ calendar }) => calendar);
+  let who = 0;
+  for (const step of steps) {
+    const fact = fixed.get(step.id);
+    if (fact?.doneAt !== undefined) {
+      const start = fact.startedAt ?? fact.doneAt - step.hands * MINUTE_MS;
+      begun.push({ step, start, end: fact.doneAt, spans: [{ start, end: fact.doneAt }], state: 'done' });
+      continue;
+    }
+    const runs = runningSpan(step, fixed, now);
+    if (!runs) continue;
+    // who began it was not written down: each that runs is taken to have other hands, as long as there are any
+    const [own] = crewsFor(step.needs, resources).filter((crew) => people.length === 1 || crew[0] === who % people.length);
+    who += 1;
+    for (const i of own ?? []) free[i] = takeOut(free[i]!, [runs]);
+    begun.push({ step, ...runs, spans: [runs], ...byOf(own ?? [], resources), state: 'running' });
+  }
+  const waiting = steps.filter((step) => {
+    const fact = fixed.get(step.id);
+    return fact?.doneAt === undefined && fact?.startedAt === undefined;
+  });
+  const crews = new Map<string, readonly (readonly number[])[]>();
+  for (const { needs } of waiting) {
+    const key = needsKey(needs);
+    if (!crews.has(key)) crews.set(key, crewsFor(needs, resources));
+  }
+  return { problem: { ...problem, resources }, waiting, begun, free, crews };
+}
+
+/** Who does a step, where there is a choice. */
+const byOf = (crew: readonly number[], resources: Problem['resources']): { by?: readonly Id[] } =>
+  resources.length > 1 ? { by: crew.map((i) => resources[i]!.id) } : {};
+
+/** Repairs of greatest waits in one plan are at most so many, and so many more for each step of it. */
+const MOST_REPAIRS = { least: 300, each: 1 };
+
+/** What came of placing steps in an order: the one that finds no room, or all of them. */
+type Attempt =
+  | { readonly lost: WorkStep }
+  | {
+      readonly placed: ReadonlyMap<StepId, PlacedStep>;
+      readonly broken: readonly { readonly job: JobId; readonly one: Placement['broken'][number] }[];
+    };
+
+/**
+ * Places steps one after another in the order given, each as early as those before it leave room for, on whoever is done with it first
+ * (the serial schedule generation scheme; Kolisch and Hartmann, 1999). Where a step would come too late after another, the other is put off and
+ * all from there on is placed anew.
+ *
+ * @param order all steps that wait, each after those that it waits for
+ * @param pinned steps that may not begin before a moment, UTC ms
+ * @param limits gives up where more greatest waits than these are not kept, or where more steps are put off for the sake of one
+ * @returns undefined where it was given up
+ */
+export function placeInOrder(
+  ready: Ready,
+  order: readonly WorkStep[],
+  pinned: ReadonlyMap<StepId, number> = new Map(),
+  limits: { broken: number; repairs: number } = { broken: Infinity, repairs: Infinity },
+): Solution | undefined {
+  const { problem, begun, free: first, crews } = ready;
+  const { now, resources } = problem;
+  const unplaced = new Map<JobId, StepId>();
+  let steps = order;
+  for (;;) {
+    const result = attempt(steps);
+    if (!result) return undefined;
+    if (!('lost' in result)) return gathered(result.placed, result.broken);
+    unplaced.set(result.lost.job, result.lost.id);
+    steps = steps.filter(({ job }) => job !== result.lost.job);
+  }
+
+  /** Places them all, or tells the one that finds no room. */
+  function attempt(list: readonly WorkStep[]): Attempt | undefined {
+    const position = new Map(list.map((step, i) => [step.id, i]));
+    const placed = new Map<StepId, PlacedStep>(begun.map((one) => [one.step.id, one]));
+    let notBefore = new Map<StepId, number>(pinned);
+    const puts = new Map<string, number>();
+    const given = new Set<string>();
+    const broken: { at: number; job: JobId; one: Placement['broken'][number] }[] = [];
+    const free: (readonly (readonly Window[])[])[] = [first];
+    let repairs = 0;
+    for (let i = 0; i < list.length; i++) {
+      const step = list[i]!;
+      let earliest = Math.max(now, notBefore.get(step.id) ?? 0, step.opens?.at ?? 0);
+      for (const lag of step.after) {
+        const before = placed.get(lag.step);
+        if (before) earliest = Math.max(earliest, before.end + lag.least * MINUTE_MS);
+      }
+      const there = free[i]!;
+      let best: { spans: Window[]; crew: readonly number[]; end: number } | undefined;
+      for (const crew of crews.get(needsKey(step.needs))!) {
+        const own =
+          crew.length === 1
+            ? there[crew[0]!]!
+            : crew.slice(1).reduce<readonly Window[]>((all, k) => sharedWindows(all, there[k]!, earliest), there[crew[0]!]!);
+        const spans = findSpans(own, earliest, step.hands, step.mayPause);
+        const end = spans?.at(-1)?.end;
+        if (spans && end !== undefined && (!best || end < best.end)) best = { spans, crew, end };
+      }
+      if (!best && given.size < puts.size) {
+        // put off beyond the end of the calendar: rather a wait that is broken than a step without room
+        for (const key of puts.keys()) given.add(key);
+        if (given.size > limits.broken) return undefined;
+        notBefore = new Map(pinned);
+        for (const { id } of list.slice(0, i)) placed.delete(id);
+        [free.length, broken.length, i] = [1, 0, -1];
+        continue;
+      }
+      if (!best) return { lost: step };
+      const start = best.spans[0]!.start;
+      let again: number | undefined;
+      for (const lag of step.after) {
+        const other = placed.get(lag.step);
+        if (lag.most === undefined || !other || start <= other.end + lag.most * MINUTE_MS) continue;
+        const key = `${step.id}<${lag.step}`;
+        const at = position.get(lag.step);
+        const times = (puts.get(key) ?? 0) + 1;
+        if (at === undefined || given.has(key)) {
+          broken.push({
+            at: i,
+            job: step.job,
+            one: { step: step.id, after: lag.step, why: lag.why, ...(lag.coat ? { coat: lag.coat } : {}) },
+          });
+          continue;
+        }
+        puts.set(key, times);
+        repairs += 1;
+        if (repairs > limits.repairs) return undefined;
+        if (times > MOST_PUTS || repairs > MOST_REPAIRS.least + MOST_REPAIRS.each * list.length) {
+          // no day that was tried leaves room: as early as can be, and this wait is said to be broken
+          given.add(key);
+          if (given.size > limits.broken) return undefined;
+          notBefore.delete(lag.step);
+          const pin = pinned.get(lag.step);
+          if (pin !== undefined) notBefore.set(lag.step, pin);
+        } else {
+          const put = ceilTo(start - lag.most * MINUTE_MS - (other.end - other.start), GRAIN_MS);
+          notBefore.set(lag.step, Math.max(notBefore.get(lag.step) ?? 0, put, other.start + GRAIN_MS));
+        }
+        again = Math.min(again ?? at, at);
+      }
+      if (again !== undefined) {
+        for (let k = again; k < i; k++) placed.delete(list[k]!.id);
+        free.length = again + 1;
+        while (broken.length > 0 && broken.at(-1)!.at >= again) broken.pop();
+        i = again - 1;
+        continue;
+      }
+      const { spans, crew, end } = best;
+      placed.set(step.id, { step, start, end, spans, ...byOf(crew, resources), state: 'waiting' });
+      free.push(there.map((windows, k) => (crew.includes(k) ? takeOut(windows, spans) : windows)));
+    }
+    return { placed, broken };
+  }
+
+  function gathered(
+    placed: ReadonlyMap<StepId, PlacedStep>,
+    broken: readonly { job: JobId; one: Placement['broken'][number] }[],
+  ): Solution {
+    const solution = new Map<JobId, Placement | Unplaced>();
+    for (const { job, steps: own } of problem.jobs) {
+      const lost = unplaced.get(job);
+      solution.set(
+        job,
+        lost !== undefined
+          ? { unplaced: lost }
+          : { steps: own.map((step) => placed.get(step.id)!), broken: broken.filter((one) => one.job === job).map(({ one }) => one) },
+      );
+    }
+    return solution;
+  }
+}
+
+/** The order in which a solution has the steps that wait: by their starts. Those of jobs without room come last, as they are listed. */
+export function orderOf({ waiting }: Ready, solution: Solution): WorkStep[] {
+  const starts = new Map<StepId, number>();
+  for (const placed of solution.values())
+    if (!('unplaced' in placed)) for (const { step, start } of placed.steps) starts.set(step.id, start);
+  const listed = new Map(waiting.map((step, i) => [step.id, i]));
+  return waiting.toSorted(
+    (a, b) => (starts.get(a.id) ?? Infinity) - (starts.get(b.id) ?? Infinity) || listed.get(a.id)! - listed.get(b.id)!,
+  );
+}
