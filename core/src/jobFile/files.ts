@@ -35,37 +35,43 @@ const instant = (text: string) => Date.parse(text);
 type Filed<T, K extends keyof T> = Omit<T, K> & { [key in K]: T[key] extends number ? string : string | undefined };
 
 /** A job as it is filed: its moments as text. */
-type FiledJob = Filed<Omit<Job, 'piece'>, 'createdAt' | 'deadline'> & { piece: FiledPiece };
+type FiledJob = Filed<Omit<Job, 'piece' | 'pins'>, 'createdAt' | 'deadline'> & { piece: FiledPiece; pins?: { step: string; at: string }[] };
 type FiledPiece = Omit<Piece, 'painted'> & { painted?: { coat: CoatId; at?: string } };
 
-function fileJob({ piece: { painted, ...piece }, deadline, ...rest }: Job): FiledJob {
+function fileJob({ piece: { painted, ...piece }, deadline, pins, ...rest }: Job): FiledJob {
   const old = painted && { coat: painted.coat, ...(painted.at === undefined ? {} : { at: iso(painted.at) }) };
   return {
     ...rest,
     piece: { ...piece, ...(old ? { painted: old } : {}) },
     createdAt: iso(rest.createdAt),
     ...(deadline === undefined || !Number.isFinite(deadline) ? {} : { deadline: iso(deadline) }),
+    ...(pins ? { pins: pins.map(({ step, at }) => ({ step, at: iso(at) })) } : {}),
   } as FiledJob;
 }
 
-function unfileJob({ piece: { painted, ...piece }, deadline, createdAt, ...rest }: FiledJob): Job {
+function unfileJob({ piece: { painted, ...piece }, deadline, pins, createdAt, ...rest }: FiledJob): Job {
   const old = painted && { coat: painted.coat, ...(painted.at === undefined ? {} : { at: instant(painted.at) }) };
   return {
     ...rest,
     piece: { ...piece, ...(old ? { painted: old } : {}) },
     createdAt: instant(createdAt),
     ...(deadline === undefined ? {} : { deadline: instant(deadline) }),
+    ...(pins ? { pins: pins.map(({ step, at }) => ({ step, at: instant(at) })) } : {}),
   } as Job;
 }
 
-type FiledSpan = { id: string; start: string; end: string };
+type Span = NonNullable<Shop['hours']['extra']>[number] | NonNullable<Shop['hours']['off']>[number];
+type FiledSpan<S extends Span> = Omit<S, 'start' | 'end'> & { start: string; end: string };
+
+const fileSpan = <S extends Span>({ start, end, ...rest }: S) => ({ ...rest, start: iso(start), end: iso(end) });
+const unfileSpan = <S extends Span>({ start, end, ...rest }: FiledSpan<S>) =>
+  ({ ...rest, start: instant(start), end: instant(end) }) as unknown as S;
 
 /** A shop as it is filed: its moments as text. */
-function fileShop({ patterns, hours: { extra, ...hours }, ...rest }: Shop): object {
-  const spans = extra?.map(({ id, start, end }): FiledSpan => ({ id, start: iso(start), end: iso(end) }));
+function fileShop({ patterns, hours: { extra, off, ...hours }, ...rest }: Shop): object {
   return {
     ...rest,
-    hours: { ...hours, ...(spans ? { extra: spans } : {}) },
+    hours: { ...hours, ...(extra ? { extra: extra.map(fileSpan) } : {}), ...(off ? { off: off.map(fileSpan) } : {}) },
     ...(patterns ? { patterns: patterns.map((pattern) => ({ ...pattern, job: fileJob(pattern.job) })) } : {}),
   };
 }
@@ -73,12 +79,19 @@ function fileShop({ patterns, hours: { extra, ...hours }, ...rest }: Shop): obje
 function unfileShop(filed: object): Shop {
   const { patterns, hours, ...rest } = filed as Omit<Shop, 'hours' | 'patterns'> & {
     patterns?: { id: string; name: string; job: FiledJob }[];
-    hours: Omit<Shop['hours'], 'extra'> & { extra?: FiledSpan[] };
+    hours: Omit<Shop['hours'], 'extra' | 'off'> & {
+      extra?: FiledSpan<NonNullable<Shop['hours']['extra']>[number]>[];
+      off?: FiledSpan<NonNullable<Shop['hours']['off']>[number]>[];
+    };
   };
-  const { extra, ...week } = hours;
+  const { extra, off, ...week } = hours;
   return {
     ...rest,
-    hours: { ...week, ...(extra ? { extra: extra.map(({ id, start, end }) => ({ id, start: instant(start), end: instant(end) })) } : {}) },
+    hours: {
+      ...week,
+      ...(extra ? { extra: extra.map((span) => unfileSpan<NonNullable<Shop['hours']['extra']>[number]>(span)) } : {}),
+      ...(off ? { off: off.map((span) => unfileSpan<NonNullable<Shop['hours']['off']>[number]>(span)) } : {}),
+    },
     ...(patterns ? { patterns: patterns.map((pattern) => ({ ...pattern, job: unfileJob(pattern.job) })) } : {}),
   };
 }

@@ -131,6 +131,8 @@ export function shopFault(shop: Shop): Fault | undefined {
     ['/presses', shop.presses ?? []],
     ['/patterns', shop.patterns ?? []],
     ['/hours/extra', shop.hours.extra ?? []],
+    ['/hours/off', shop.hours.off ?? []],
+    ['/people', shop.people ?? []],
     ...shop.films.map(({ pieces }, i): [string, readonly { readonly id: string }[]] => [`/films/${i}/pieces`, pieces ?? []]),
     ...shop.machines.map(({ carriers }, i): [string, readonly { readonly id: string }[]] => [`/machines/${i}/carriers`, carriers ?? []]),
     ['/shelf', shop.shelf ?? []],
@@ -156,6 +158,20 @@ export function shopFault(shop: Shop): Fault | undefined {
       start < end
         ? undefined
         : { path: `/hours/extra/${i}`, found: 'hours that end before they begin', expected: 'a start before its end' },
+    ) ??
+    firstOf(shop.hours.off ?? [], ({ start, end }, i) =>
+      start < end
+        ? undefined
+        : { path: `/hours/off/${i}`, found: 'time off that ends before it begins', expected: 'a start before its end' },
+    ) ??
+    firstOf(shop.people ?? [], ({ week }, i) =>
+      firstOf(week ?? [], (day, k) =>
+        firstOf(day, ([start, end], n) =>
+          start < end
+            ? undefined
+            : { path: `/people/${i}/week/${k}/${n}`, found: 'hours that end before they begin', expected: 'a start before its end' },
+        ),
+      ),
     ) ??
     firstOf(shop.patterns ?? [], (pattern, i) => {
       const fault = jobFault(pattern.job);

@@ -1,9 +1,30 @@
 import type { Faces } from '../artwork';
 import type { FilmLayout } from '../cut';
 import type { Recipe } from '../finish';
-import { asCounted, cutStepId, filmTaken, marksCut, type Id, type Job, type JobId, type Reading, type Shop, type WorkEvent } from '../job';
+import {
+  asCounted,
+  cutStepId,
+  filmTaken,
+  marksCut,
+  type Id,
+  type Job,
+  type JobId,
+  type Reading,
+  type Shop,
+  type StepId,
+  type WorkEvent,
+} from '../job';
 import { lostOf, stepFacts, withBehind } from '../logbook';
-import { HORIZON_DAYS, solveSchedule, workingWindows, type JobSchedule, type Schedule, type Window } from '../schedule';
+import {
+  HORIZON_DAYS,
+  joinedWindows,
+  solveSchedule,
+  workingWindows,
+  type JobSchedule,
+  type Problem,
+  type Resource,
+  type Schedule,
+} from '../schedule';
 import { formatLength, MINUTE_MS } from '../units';
 import { benchOf, type Bench } from './bench';
 import { cutAgainOf } from './cutAgain';
@@ -45,6 +66,8 @@ export interface Plan {
   /** One layout a film, of all open jobs that still have to be cut. */
   readonly layouts: readonly FilmLayout[];
   readonly schedule: Schedule;
+  /** What the schedule solves, for those who look for a better one. */
+  readonly problem: Problem;
   readonly bench: Bench;
   /** mm left of each film, cuts taken off. */
   readonly filmLeft: ReadonlyMap<Id, number>;
@@ -96,7 +119,25 @@ export interface PlanOptions {
   readonly onJob?: (job: JobId | undefined) => void;
 }
 
-const windowsStage = ({ hours, from }: { hours: Shop['hours']; from: number }): Window[] => workingWindows(hours, from, HORIZON_DAYS);
+/** Who and what there is, and when: the machines of one pair of hands need no calendar of their own. */
+function resourcesStage({
+  hours,
+  people,
+  machines,
+  presses,
+  from,
+}: Pick<Shop, 'hours' | 'people' | 'machines' | 'presses'> & { from: number }): Resource[] {
+  const hands = (people && people.length > 0 ? people : [{ id: 'hands' }]).map((who): Resource => ({
+    ...{ id: who.id, kind: 'hands', calendar: workingWindows(hours, from, HORIZON_DAYS, who) },
+  }));
+  if (hands.length === 1) return hands;
+  const calendar = joinedWindows(hands.flatMap((one) => one.calendar));
+  return [
+    ...hands,
+    ...machines.map(({ id }): Resource => ({ id, kind: 'cutter', calendar })),
+    ...(presses ?? []).map(({ id }): Resource => ({ id, kind: 'press', calendar })),
+  ];
+}
 
 /** A date that is none is no date: it would upset the order of all others. */
 const wanted = ({ deadline }: Job): number | undefined => (deadline !== undefined && Number.isFinite(deadline) ? deadline : undefined);
@@ -179,29 +220,35 @@ export function planWorkshop(
     const films = some.map(({ id, film }) => ({ id, ...film }));
     return sharedLayouts(films, isCut, laid, memo);
   });
-  const windows = memo.stage('calendar', { hours: shop.hours, from: Math.floor(now / HOUR_MS) * HOUR_MS }, windowsStage);
-  const schedule = together(stepped, (some) =>
-    solveSchedule({
-      jobs: some
-        .filter(({ layers }) => layers.length > 0)
-        .map(({ job, recipe: { steps, care } }) => ({
-          ...{ job: job.id, name: job.name, priority: job.priority, deadline: wanted(job), createdAt: job.createdAt, steps, care },
-        })),
-      resources: [{ id: 'hands', kind: 'hands', calendar: windows }],
-      fixed: withBehind(
-        facts,
-        some.flatMap(({ recipe }) => recipe.steps),
-      ),
-      now,
-    }),
-  );
+  const { hours, people, machines, presses } = shop;
+  const from = Math.floor(now / HOUR_MS) * HOUR_MS;
+  const resources = memo.stage('calendar', { hours, people, machines, presses, from }, resourcesStage);
+  const problemOf = (some: readonly (typeof stepped)[number][]): Problem => ({
+    jobs: some
+      .filter(({ layers }) => layers.length > 0)
+      .map(({ job, recipe: { steps, care } }) => ({
+        ...{ job: job.id, name: job.name, priority: job.priority, deadline: wanted(job), createdAt: job.createdAt, steps, care },
+      })),
+    resources,
+    fixed: withBehind(
+      facts,
+      some.flatMap(({ recipe }) => recipe.steps),
+    ),
+    pinned: new Map(some.flatMap(({ job }) => (job.pins ?? []).map(({ step, at }): [StepId, number] => [step, at]))),
+    order: shop.order,
+    now,
+  });
+  const { schedule, problem } = together(stepped, (some) => {
+    const asked = problemOf(some);
+    return { problem: asked, schedule: solveSchedule(asked) };
+  });
 
   // readings
   const read = each(stepped, (work) => {
     const { job } = work;
     const placed = schedule.jobs.get(job.id) ?? asidePlan(job, 'failed').schedule;
     const isCutOf = (film: Id) => isCut(job.id, film);
-    const around = { shop, faces, shared, filmLeft, isCut: isCutOf, hours: windows.length > 0, quick };
+    const around = { shop, faces, shared, filmLeft, isCut: isCutOf, hours: schedule.windows.length > 0, quick };
     return {
       placed,
       readings: withOverrides(job, jobReadings({ ...work, schedule: placed }, around, memo)),
@@ -231,5 +278,5 @@ export function planWorkshop(
     now,
     say,
   );
-  return { complete: !quick, at: now, jobs: plans, layouts: shared, schedule, bench, filmLeft, faults: aside.faults };
+  return { complete: !quick, at: now, jobs: plans, layouts: shared, schedule, problem, bench, filmLeft, faults: aside.faults };
 }

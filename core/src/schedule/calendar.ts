@@ -1,6 +1,6 @@
 import { TZDate, tzOffset } from '@date-fns/tz';
 import { MINUTE_MS } from '../units';
-import type { Hours } from '../job';
+import type { Hours, Id } from '../job';
 
 const HOUR_MS = 60 * MINUTE_MS;
 const DAY_MS = 24 * HOUR_MS;
@@ -11,14 +11,26 @@ export interface Window {
   readonly end: number;
 }
 
+/** Somebody, with when they work where that is not when the workshop does. */
+export interface Worker {
+  readonly id: Id;
+  readonly week?: Hours['week'];
+}
+
 /**
  * The working windows from a moment on, in the workshop's own zone: a change of clocks moves them with the wall clock.
  *
- * @param hours working times a weekday, and spans beside them
+ * @param hours working times a weekday, spans beside them, and time off
  * @param from UTC ms; a window that has begun starts there
  * @param days how many days to look ahead
+ * @param who somebody, with hours and time off of their own; the workshop as a whole where it is nobody
  */
-export function workingWindows(hours: Hours, from: number, days: number): Window[] {
+export function workingWindows(hours: Hours, from: number, days: number, who?: Worker): Window[] {
+  const off = (hours.off ?? []).filter((span) => span.who === undefined || span.who === who?.id);
+  return freeOf(weekWindows({ ...hours, week: who?.week ?? hours.week }, from, days), off);
+}
+
+function weekWindows(hours: Hours, from: number, days: number): Window[] {
   const local = new TZDate(from, hours.zone);
   const windows: Window[] = [];
   const offsetAt = (utc: number) => tzOffset(hours.zone, new Date(utc));

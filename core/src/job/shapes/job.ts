@@ -84,6 +84,8 @@ export const job = record(
     gathered: maybe(list(name, 300)),
     /** When it is wanted packed. */
     deadline: maybe(instant),
+    /** Steps that were put at a moment: they do not begin before. */
+    pins: maybe(list(record({ step: text(400, 1), at: instant }), 200)),
     priority: number(-1000, 1000),
     overrides: list(override, 10_000),
     createdAt: instant,

@@ -176,19 +176,34 @@ export const machine = record(
 );
 
 const minutes = { type: 'number', minimum: 0, maximum: 1440 };
+/** Working times a weekday, Sunday first; minutes after midnight. */
+const week = Type.Unsafe<[start: number, end: number][][]>({
+  type: 'array',
+  minItems: 7,
+  maxItems: 7,
+  items: { type: 'array', maxItems: 6, items: { type: 'array', minItems: 2, maxItems: 2, items: minutes } },
+});
+
+/** Somebody who works here. */
+const person = record(
+  {
+    id,
+    name,
+    /** When they work, where that is not when the workshop does. */
+    week: maybe(week),
+  },
+  'person',
+);
+
 export const hours = record(
   {
     /** IANA zone. */
     zone: text(60, 1),
-    /** Working times a weekday, Sunday first; minutes after midnight. */
-    week: Type.Unsafe<[start: number, end: number][][]>({
-      type: 'array',
-      minItems: 7,
-      maxItems: 7,
-      items: { type: 'array', maxItems: 6, items: { type: 'array', minItems: 2, maxItems: 2, items: minutes } },
-    }),
+    week,
     /** Spans that are worked beside the week, as when somebody says that they are at it now. */
     extra: maybe(list(record({ id, start: instant, end: instant }), 200)),
+    /** Days and hours off, of one person or of all. */
+    off: maybe(list(record({ id, start: instant, end: instant, name: maybe(name), who: maybe(id) }), 1000)),
   },
   'hours',
 );
@@ -276,6 +291,10 @@ export const shop = record(
     presses: maybe(list(press, 20)),
     machines: list(machine, 20),
     hours,
+    /** Those who work here, where there are several. */
+    people: maybe(list(person, 6)),
+    /** Steps in an order that was looked for long and kept. */
+    order: maybe(list(text(400, 1), 5000)),
     climate,
     currency: Type.String({ pattern: '^[A-Z]{3}$' }),
     /** Price of an hour of hands. */
