@@ -14,6 +14,7 @@ const rooms = [
   'words',
   'gather',
   'schedule',
+  'calendars',
   'cost',
   'logbook',
   'plan',

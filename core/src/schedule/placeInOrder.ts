@@ -2,7 +2,7 @@ import { MINUTE_MS } from '../units';
 import type { WorkStep } from '../finish';
 import type { Need } from '../facts';
 import type { Id, JobId, StepId } from '../job';
-import { sharedWindows, takeOut, type Window } from './calendar';
+import { firstEndingAfter, joinedWindows, sharedWindows, takeOut, type Window } from './calendar';
 import { ceilTo, findSpans, GRAIN_MS, MOST_PUTS } from './placeSteps';
 import { peopleOf, runningSpan, type PlacedStep, type Placement, type Problem, type Solution, type Unplaced } from './problem';
 
@@ -94,7 +94,8 @@ type Attempt =
  * all from there on is placed anew.
  *
  * @param order all steps that wait, each after those that it waits for
- * @param pinned steps that may not begin before a moment, UTC ms
+ * @param pinned steps that begin at a moment, UTC ms: others leave that time to them; where what they wait for is not ready by then, they begin as
+ *   soon after as can be
  * @param limits gives up where more greatest waits than these are not kept, or where more steps are put off for the sake of one
  * @returns undefined where it was given up
  */
@@ -116,6 +117,26 @@ export function placeInOrder(
     steps = steps.filter(({ job }) => job !== result.lost.job);
   }
 
+  /** Time that is kept for steps that were put at a moment, where somebody is there to do them. */
+  function reserved(list: readonly WorkStep[]): Map<StepId, { span: Window; crew: readonly number[] }> {
+    const kept = new Map<StepId, { span: Window; crew: readonly number[] }>();
+    if (pinned.size === 0) return kept;
+    const within = (windows: readonly Window[], { start, end }: Window) => {
+      const window = windows[firstEndingAfter(windows, start)];
+      return window !== undefined && window.start <= start && window.end >= end;
+    };
+    for (const step of list) {
+      const at = pinned.get(step.id);
+      if (at === undefined || at < now) continue;
+      const span = { start: at, end: at + Math.max(1, step.hands) * MINUTE_MS };
+      const taken = (k: number) =>
+        [...kept.values()].some((other) => other.crew.includes(k) && other.span.start < span.end && span.start < other.span.end);
+      const crew = crews.get(needsKey(step.needs))!.find((one) => one.every((k) => within(first[k]!, span) && !taken(k)));
+      if (crew) kept.set(step.id, { span, crew });
+    }
+    return kept;
+  }
+
   /** Places them all, or tells the one that finds no room. */
   function attempt(list: readonly WorkStep[]): Attempt | undefined {
     const position = new Map(list.map((step, i) => [step.id, i]));
@@ -124,7 +145,12 @@ export function placeInOrder(
     const puts = new Map<string, number>();
     const given = new Set<string>();
     const broken: { at: number; job: JobId; one: Placement['broken'][number] }[] = [];
-    const free: (readonly (readonly Window[])[])[] = [first];
+    const kept = reserved(list);
+    const free: (readonly (readonly Window[])[])[] = [
+      first.map((windows, k) =>
+        [...kept.values()].reduce((left, { crew, span }) => (crew.includes(k) ? takeOut(left, [span]) : left), windows),
+      ),
+    ];
     let repairs = 0;
     for (let i = 0; i < list.length; i++) {
       const step = list[i]!;
@@ -133,17 +159,23 @@ export function placeInOrder(
         const before = placed.get(lag.step);
         if (before) earliest = Math.max(earliest, before.end + lag.least * MINUTE_MS);
       }
-      const there = free[i]!;
+      const own = kept.get(step.id);
+      const ready = own !== undefined && earliest <= own.span.start;
+      // what was kept for it in vain is free again
+      const there =
+        own && !ready ? free[i]!.map((windows, k) => (own.crew.includes(k) ? joinedWindows([...windows, own.span]) : windows)) : free[i]!;
       let best: { spans: Window[]; crew: readonly number[]; end: number } | undefined;
-      for (const crew of crews.get(needsKey(step.needs))!) {
-        const own =
-          crew.length === 1
-            ? there[crew[0]!]!
-            : crew.slice(1).reduce<readonly Window[]>((all, k) => sharedWindows(all, there[k]!, earliest), there[crew[0]!]!);
-        const spans = findSpans(own, earliest, step.hands, step.mayPause);
-        const end = spans?.at(-1)?.end;
-        if (spans && end !== undefined && (!best || end < best.end)) best = { spans, crew, end };
-      }
+      if (ready) best = { spans: [own.span], crew: own.crew, end: own.span.end };
+      else
+        for (const crew of crews.get(needsKey(step.needs))!) {
+          const both =
+            crew.length === 1
+              ? there[crew[0]!]!
+              : crew.slice(1).reduce<readonly Window[]>((all, k) => sharedWindows(all, there[k]!, earliest), there[crew[0]!]!);
+          const spans = findSpans(both, earliest, step.hands, step.mayPause);
+          const end = spans?.at(-1)?.end;
+          if (spans && end !== undefined && (!best || end < best.end)) best = { spans, crew, end };
+        }
       if (!best && given.size < puts.size) {
         // put off beyond the end of the calendar: rather a wait that is broken than a step without room
         for (const key of puts.keys()) given.add(key);
@@ -195,7 +227,7 @@ export function placeInOrder(
       }
       const { spans, crew, end } = best;
       placed.set(step.id, { step, start, end, spans, ...byOf(crew, resources), state: 'waiting' });
-      free.push(there.map((windows, k) => (crew.includes(k) ? takeOut(windows, spans) : windows)));
+      free.push(ready ? there : there.map((windows, k) => (crew.includes(k) ? takeOut(windows, spans) : windows)));
     }
     return { placed, broken };
   }

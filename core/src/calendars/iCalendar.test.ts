@@ -1,0 +1,144 @@
+import { expect, describe, it } from '@jest/globals';
+import * as nodeIcal from 'node-ical';
+import { DEMO_START, demoWorkshop } from '../../test/sampleJobs';
+import { shippedFaces } from '../../test/faces';
+import { planWorkshop } from '../plan';
+import { stepTitle } from '../words';
+import { MOST_OFF, readDaysOff, writeCalendar } from './iCalendar';
+
+const ZONE = 'Europe/Dublin';
+const NOW = Date.parse('2026-12-01T09:40:00Z');
+const UNTIL = Date.parse('2027-06-01T00:00:00Z');
+const file = (...entries: string[]) =>
+  [
+    'BEGIN:VCALENDAR',
+    'VERSION:2.0',
+    'PRODID:-//test//EN',
+    ...entries.flatMap((entry, i) => ['BEGIN:VEVENT', `UID:${i}`, ...entry.split('\n'), 'END:VEVENT']),
+    'END:VCALENDAR',
+    '',
+  ].join('\r\n');
+const read = (text: string, zone = ZONE) => readDaysOff(text, 'off.ics', zone, NOW, UNTIL);
+const spans = (text: string, zone?: string) => {
+  const found = read(text, zone);
+  if (!found.ok) throw new Error(found.problem.found);
+  return found.value.map(({ start, end, name }) => [new Date(start).toISOString(), new Date(end).toISOString(), name]);
+};
+const problem = (text: string) => {
+  const found = read(text);
+  if (found.ok) throw new Error('read');
+  return found.problem;
+};
+
+describe('days off from a calendar', () => {
+  it('are whole days of the workshop, in winter and in summer', () => {
+    expect(spans(file('SUMMARY:Christmas\nDTSTART;VALUE=DATE:20261224\nDTEND;VALUE=DATE:20261228'))).toEqual([
+      ['2026-12-24T00:00:00.000Z', '2026-12-28T00:00:00.000Z', 'Christmas'],
+    ]);
+    // a day without an end is one day; in summer it begins an hour earlier by UTC
+    expect(spans(file('DTSTART;VALUE=DATE:20270503'))).toEqual([['2027-05-02T23:00:00.000Z', '2027-05-03T23:00:00.000Z', undefined]]);
+    expect(spans(file('DTSTART;VALUE=DATE:20261224'), 'America/Chicago')[0]![0]).toBe('2026-12-24T06:00:00.000Z');
+  });
+  it('are hours in UTC, in a zone that is known, in one that the file describes, and in none', () => {
+    expect(spans(file('DTSTART:20261203T140000Z\nDTEND:20261203T160000Z'))[0]!.slice(0, 2)).toEqual([
+      '2026-12-03T14:00:00.000Z',
+      '2026-12-03T16:00:00.000Z',
+    ]);
+    expect(spans(file('DTSTART;TZID=America/New_York:20261203T090000\nDURATION:PT2H'))[0]!.slice(0, 2)).toEqual([
+      '2026-12-03T14:00:00.000Z',
+      '2026-12-03T16:00:00.000Z',
+    ]);
+    expect(spans(file('DTSTART:20270503T090000\nDTEND:20270503T100000'))[0]![0]).toBe('2027-05-03T08:00:00.000Z');
+    const own = file('DTSTART;TZID=Shed time:20261203T090000\nDTEND;TZID=Shed time:20261203T100000').replace(
+      'BEGIN:VEVENT',
+      [
+        'BEGIN:VTIMEZONE',
+        'TZID:Shed time',
+        'BEGIN:STANDARD',
+        'DTSTART:19700101T000000',
+        'TZOFFSETFROM:+0300',
+        'TZOFFSETTO:+0300',
+        'END:STANDARD',
+        'END:VTIMEZONE',
+        'BEGIN:VEVENT',
+      ].join('\r\n'),
+    );
+    expect(spans(own)[0]![0]).toBe('2026-12-03T06:00:00.000Z');
+  });
+  it('are followed where they repeat, but for the times that are left out', () => {
+    const weekly = file(
+      'SUMMARY:Market\nDTSTART;TZID=Europe/Dublin:20261001T090000\nDTEND;TZID=Europe/Dublin:20261001T120000\nRRULE:FREQ=WEEKLY;UNTIL=20270430T000000Z\nEXDATE;TZID=Europe/Dublin:20261210T090000',
+    );
+    const found = spans(weekly);
+    expect(found[0]).toEqual(['2026-12-03T09:00:00.000Z', '2026-12-03T12:00:00.000Z', 'Market']);
+    expect(found.map(([start]) => start)).not.toContain('2026-12-10T09:00:00.000Z');
+    // by the clock on the wall, once it is summer too
+    expect(found.at(-1)![0]).toBe('2027-04-29T08:00:00.000Z');
+    expect(spans(file('DTSTART;VALUE=DATE:20200101\nRRULE:FREQ=YEARLY')).map(([start]) => start)).toEqual(['2027-01-01T00:00:00.000Z']);
+  });
+  it('leave out what is over, cancelled or leaves one free, and say where nothing is left', () => {
+    const gone = [
+      'DTSTART;VALUE=DATE:20261224\nSTATUS:CANCELLED',
+      'DTSTART;VALUE=DATE:20261225\nTRANSP:TRANSPARENT',
+      'DTSTART;VALUE=DATE:20251224',
+    ];
+    expect(problem(file(...gone)).found).toBe('“off.ics” has no days off in the months to come.');
+    expect(spans(file(...gone, 'DTSTART;VALUE=DATE:20261226'))).toHaveLength(1);
+    expect(problem(file()).wayOut).toBe('Choose another calendar.');
+  });
+  it.each([
+    ['no calendar', 'hello'],
+    ['nothing', ''],
+    ['cut off', file('DTSTART;VALUE=DATE:20261224').slice(0, 70)],
+    ['a picture', '\u0089PNG\r\n\u001a\n'],
+    ['an endless one', 'BEGIN:VCALENDAR\r\n'.repeat(300_000)],
+  ])('refuse %s with the way out', (_what, text) => {
+    const found = problem(text);
+    expect(found.wayOut).toMatch(/calendar/i);
+  });
+  it('refuse a calendar of very many entries, and follow none for ever', () => {
+    const many = file(
+      ...Array.from(
+        { length: MOST_OFF + 1 },
+        (_, i) =>
+          `DTSTART:202612${String(3 + (i % 25)).padStart(2, '0')}T140000Z\nDTEND:202612${String(3 + (i % 25)).padStart(2, '0')}T150000Z`,
+      ),
+    );
+    expect(problem(many).found).toContain(`more than ${MOST_OFF}`);
+    expect(problem(file('DTSTART:20261203T140000Z\nDTEND:20261203T140001Z\nRRULE:FREQ=SECONDLY')).found).toContain(`more than ${MOST_OFF}`);
+    // an entry without a start, or with a senseless one, does not keep the others from being read
+    expect(spans(file('SUMMARY:when?', 'DTSTART:99999999', 'DTSTART;VALUE=DATE:20261226'))).toHaveLength(1);
+  });
+});
+
+describe('the calendar of the workshop', () => {
+  it('has each step to come with its alarm, and each date, as another reader reads it', () => {
+    const { shop, jobs, events } = demoWorkshop();
+    const plan = planWorkshop(jobs, shop, events, DEMO_START, shippedFaces());
+    const text = writeCalendar(plan.schedule.steps, jobs, shop.name, DEMO_START);
+    const entries = Object.values(nodeIcal.sync.parseICS(text)).filter((one) => one.type === 'VEVENT');
+    const waiting = plan.schedule.steps.filter(({ state }) => state === 'waiting');
+    const dates = jobs.filter(({ deadline }) => deadline !== undefined && deadline > DEMO_START);
+    expect(entries).toHaveLength(waiting.reduce((sum, { spans: own }) => sum + own.length, 0) + dates.length);
+    for (const { step, start, end, spans: own } of waiting.filter((s) => s.spans.length === 1)) {
+      const entry = entries.find(({ uid }) => uid === `${encodeURIComponent(step.id)}@kolleta`)!;
+      expect([entry.start.getTime(), entry.end.getTime(), entry.summary]).toEqual([start, end, stepTitle(step)]);
+      expect(entry.description).toBe(jobs.find(({ id }) => id === step.job)!.name);
+      expect(own).toHaveLength(1);
+    }
+    expect(text.match(/BEGIN:VALARM/g)).toHaveLength(entries.length);
+    // lines end as they have to and are no longer than may be
+    for (const line of text.split('\r\n')) expect(new TextEncoder().encode(line).length).toBeLessThanOrEqual(75);
+    expect(text.replaceAll('\r\n', '')).not.toMatch(/[\r\n]/);
+  });
+  it('keeps names with commas, quotes and letters of any script whole', () => {
+    const text = writeCalendar(
+      [],
+      [{ id: 'j', name: 'Größe; "Zwölf, ja" \u0645\u0631\u062d\u0628\u0627', deadline: NOW + 864e5 }],
+      'A; B, C',
+      NOW,
+    );
+    const [entry] = Object.values(nodeIcal.sync.parseICS(text)).filter((one) => one.type === 'VEVENT');
+    expect(entry!.summary).toBe('Größe; "Zwölf, ja" \u0645\u0631\u062d\u0628\u0627: wanted');
+  });
+});
