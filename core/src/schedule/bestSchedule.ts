@@ -1,6 +1,6 @@
 import { compareCosts, costOf, wantsBetter } from './cost';
 import { listSchedule } from './listSchedule';
-import { placeInOrder, readyFor, type Ready } from './placeInOrder';
+import { orderOf, placeInOrder, readyFor, type Ready } from './placeInOrder';
 import { peopleOf, type Problem, type Solution } from './problem';
 import { bestOfAll, searchSchedule } from './searchSchedule';
 
@@ -18,13 +18,18 @@ function inTurn({ problem: { jobs }, waiting }: Ready) {
   return turn.flatMap(({ job }) => waiting.filter((step) => step.job === job));
 }
 
-/** A first plan: jobs one after another, for one pair of hands with neighbours exchanged. What is pinned stays, and an order that was kept is gone by where it is better. */
+/**
+ * A first plan: jobs one after another, for one pair of hands with neighbours exchanged. Steps that were put at a moment go there, and the others
+ * keep the order that they have without; an order that was kept is gone by where it is better.
+ */
 function firstOf(problem: Problem): Solution {
   const { pinned, order } = problem;
-  const listed = peopleOf(problem).length === 1 && !pinned?.size ? listSchedule(problem) : undefined;
-  if (listed && !order?.length) return listed;
+  const moved = pinned !== undefined && pinned.size > 0;
+  const alone = peopleOf(problem).length === 1;
+  if (alone && !moved && !order?.length) return listSchedule(problem);
   const ready = readyFor(problem);
-  const placed = listed ?? placeInOrder(ready, inTurn(ready), pinned)!;
+  const free = alone ? listSchedule(problem) : placeInOrder(ready, inTurn(ready))!;
+  const placed = moved ? placeInOrder(ready, orderOf(ready, free), pinned)! : free;
   if (!order?.length) return placed;
   const at = new Map(order.map((id, i) => [id, i]));
   // steps that came since go by their job's turn, behind those of their job that were there

@@ -67,7 +67,7 @@ export function compareCosts(a: ScheduleCost, b: ScheduleCost): number {
 export const lateInAll = ({ late }: ScheduleCost): number => late.reduce((sum, minutes) => sum + minutes, 0);
 
 /** Greatest waits that another plan could keep: those after a step that has begun are lost already. */
-const mendable = (solution: Solution): number =>
+export const mendable = (solution: Solution): number =>
   [...solution.values()].reduce((sum, placed) => {
     if ('unplaced' in placed) return sum;
     const waiting = new Set(placed.steps.filter(({ state }) => state === 'waiting').map(({ step }) => step.id));

@@ -5,7 +5,7 @@ import type { Window } from './calendar';
 import { endOf } from './cost';
 import { bestSchedule } from './bestSchedule';
 import { GRAIN_MS, placeSteps } from './placeSteps';
-import { handsOf, type JobToPlace, type PlacedStep, type Placement, type Problem, type Solver } from './problem';
+import { handsOf, type JobToPlace, type PlacedStep, type Placement, type Problem, type Solution, type Solver } from './problem';
 
 /** A job in time. */
 export interface JobSchedule {
@@ -36,6 +36,8 @@ export type Holdup =
   | { readonly kind: 'others' };
 
 export interface Schedule {
+  /** As it was solved. */
+  readonly solution: Solution;
   readonly jobs: ReadonlyMap<JobId, JobSchedule>;
   /** Every step of every job by its start. */
   readonly steps: readonly PlacedStep[];
@@ -154,5 +156,5 @@ export function solveSchedule(problem: Problem, solve: Solver = bestSchedule): S
     );
   }
   const steps = [...schedules.values()].flatMap((s) => s.steps).toSorted((a, b) => a.start - b.start || a.end - b.end);
-  return { jobs: schedules, steps, windows };
+  return { solution, jobs: schedules, steps, windows };
 }

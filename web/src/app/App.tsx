@@ -74,6 +74,7 @@ const routerFor = (first: WorkshopState) =>
         { path: 'job/:id/:station?', element: later(async () => (await import('../pages/job/JobPage')).JobPage) },
         { path: 'quick', element: later(async () => (await import('../pages/quick/QuickPage')).QuickPage) },
         { path: 'stock', element: later(async () => (await import('../pages/stock/StockPage')).StockPage) },
+        { path: 'week', element: later(async () => (await import('../pages/week/WeekPage')).WeekPage) },
         { path: 'gather', element: later(async () => (await import('../pages/gather/GatherPage')).GatherPage) },
         { path: 'workshop', element: later(async () => (await import('../pages/workshop/WorkshopPage')).WorkshopPage) },
         { path: 'begin', element: later(async () => (await import('../pages/begin/BeginPage')).BeginPage) },

@@ -27,6 +27,7 @@ const Help = lazy(async () => ({ default: (await import('./Help')).Help }));
 const PLACES = [
   { to: '/', name: 'Bench' },
   { to: '/jobs', name: 'Jobs' },
+  { to: '/week', name: 'Week' },
   { to: '/quick', name: 'Quick mark' },
   { to: '/stock', name: 'Stock' },
   { to: '/logbook', name: 'Logbook' },

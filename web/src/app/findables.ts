@@ -13,6 +13,7 @@ const PLACES: readonly Findable[] = [
   { kind: 'place', name: 'Jobs', also: 'orders sets new job file', to: '/jobs' },
   { kind: 'place', name: 'Quick mark', also: 'one word label name', to: '/quick' },
   { kind: 'place', name: 'Stock', also: 'rolls films tapes paints', to: '/stock' },
+  { kind: 'place', name: 'Week', also: 'calendar schedule plan when days dates time steps ics print', to: '/week' },
   { kind: 'place', name: 'Gather', also: 'shopping list buy supplies what jobs need this week', to: '/gather' },
   { kind: 'place', name: 'Logbook', also: 'history done wrong', to: '/logbook' },
   { kind: 'place', name: 'Workshop', also: 'hours machines room units money files settings', to: '/workshop' },

@@ -2,7 +2,7 @@ import { TZDate } from '@date-fns/tz';
 import { useState } from 'react';
 import { DayPicker } from 'react-day-picker';
 import { formatTime } from '@kolleta/core/schedule';
-import { now } from '../../storage/clock';
+import { now } from '../storage/clock';
 import 'react-day-picker/style.css';
 
 const HALF_HOURS = Array.from({ length: 30 }, (_, i) => 7 * 60 + i * 30);

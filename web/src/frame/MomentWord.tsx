@@ -1,7 +1,7 @@
 import { lazy, Suspense, useState } from 'react';
-import { now } from '../../storage/clock';
-import type { Saving } from '../../ui/held';
-import { Typed } from '../../ui/tokens';
+import { now } from '../storage/clock';
+import type { Saving } from '../ui/held';
+import { Typed } from '../ui/tokens';
 import { readMoment, sayMoment } from './readMoment';
 
 // opened by hand: not part of the page

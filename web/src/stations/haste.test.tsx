@@ -13,7 +13,7 @@ import { keep, keepingNow, letGo, setPen } from '../storage/keeping';
 import { readWorkshop, WorkshopContext, type WorkshopState } from '../storage/useWorkshop';
 import { Toasts } from '../ui/toasts';
 import { SettlingContext, useSettlingOf, type SettledPlan } from '../workers/settled';
-import { MomentWord } from '../pages/job/MomentWord';
+import { MomentWord } from '../frame/MomentWord';
 import { useJobEdits } from '../frame/useJobEdits';
 import { StepButtons } from '../frame/StepButtons';
 

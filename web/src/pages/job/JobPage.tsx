@@ -25,7 +25,7 @@ import { WeedStation } from '../../stations/weed/WeedStation';
 import { JobRibbon } from './JobRibbon';
 import { CopyJob } from './CopyJob';
 import { DeleteJob, SetAside } from './JobActions';
-import { MomentWord } from './MomentWord';
+import { MomentWord } from '../../frame/MomentWord';
 import { useJobEdits } from '../../frame/useJobEdits';
 import type { StationProps } from '../../frame/station';
 import { attentionAt, isPeeled, stationsOf } from '../../frame/stationList';

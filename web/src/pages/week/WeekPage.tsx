@@ -1,0 +1,151 @@
+import { useEffect, useMemo, useRef, useState } from 'react';
+import { Link, useSearchParams } from 'react-router';
+import { formatDuration } from '@kolleta/core/units';
+import { formatPromise, whatMoved, type PlacedStep, type Schedule } from '@kolleta/core/schedule';
+import { download, fileName } from '../../storage/download';
+import { undoJob } from '../../storage/editJob';
+import { plainly } from '../../storage/plainly';
+import { useWorkshop } from '../../storage/useWorkshop';
+import { useTell } from '../../ui/toasts';
+import { usePlan } from '../../workers/usePlan';
+import { BetterPlan } from './BetterPlan';
+import { DayList } from './DayList';
+import { dayRows, hoursShown, midnightOf } from './dayRows';
+import { pinStep } from './pinStep';
+import { StepPanel } from './StepPanel';
+import { WeekDays } from './WeekDays';
+
+const DAYS = 7;
+
+const stepsSaid = (count: number) => (count === 1 ? 'One other step begins' : `${count} other steps begin`);
+
+/** The week of the workshop on one scale: who does what when, what dries, what is wanted; steps are put elsewhere by hand. */
+export function WeekPage() {
+  const { jobs, shop } = useWorkshop();
+  const plan = usePlan();
+  const tell = useTell();
+  const [params, setParams] = useSearchParams();
+  const [later, setLater] = useState(0);
+  const [list, setList] = useState<number>();
+  const chosen = params.get('step') ?? undefined;
+  /** The plan before a step was put elsewhere, until the plan with it is there. */
+  const before = useRef<{ schedule: Schedule; placed: PlacedStep }>(undefined);
+  const rows = useMemo(
+    () => (plan ? dayRows(plan.schedule, jobs, shop.hours, midnightOf(plan.at, shop.hours.zone, later), DAYS) : []),
+    [plan, jobs, shop.hours, later],
+  );
+  useEffect(() => {
+    const was = before.current;
+    if (!plan || !was || plan.schedule === was.schedule) return;
+    before.current = undefined;
+    const { later: put, sooner, packed } = whatMoved(was.schedule, plan.schedule, was.placed.step.id);
+    const name = (id: string) => jobs.find((job) => job.id === id)?.name ?? '';
+    const parts = [
+      put.length + sooner.length === 0
+        ? 'Nothing else moved.'
+        : `${[...(put.length > 0 ? [`${stepsSaid(put.length)} later`] : []), ...(sooner.length > 0 ? [`${stepsSaid(sooner.length)} sooner`] : [])].join(', ')}.`,
+      ...packed.slice(0, 2).map(({ job, by }) => `${name(job)} is packed ${formatDuration(Math.abs(by))} ${by > 0 ? 'later' : 'sooner'}.`),
+    ];
+    const { job } = was.placed.step;
+    tell(parts.join(' '), {
+      action: { label: 'Undo', run: () => void undoJob(job).catch((error: unknown) => tell(plainly(error), { tone: 'error' })) },
+    });
+  }, [plan, jobs, tell]);
+  if (!plan)
+    return (
+      <p role="status" className="sheet p-6">
+        Working out the week…
+      </p>
+    );
+  const { schedule, problem } = plan;
+  const open = jobs.filter(({ closed }) => !closed);
+  const waiting = schedule.steps.filter(({ state }) => state === 'waiting');
+  const hours = hoursShown(rows);
+  const placed = schedule.steps.find(({ step }) => step.id === chosen);
+  const listed =
+    rows.find(({ midnight }) => midnight === list) ??
+    rows.find(({ blocks }) => blocks.some(({ placed: one }) => one.state !== 'done')) ??
+    rows[0];
+  const pinned = new Set(open.flatMap(({ pins }) => (pins ?? []).map(({ step }) => step)));
+  const choose = (step: string) => setParams({ step }, { replace: true });
+  const put = (one: PlacedStep, at: number) => {
+    before.current = { schedule, placed: one };
+    choose(one.step.id);
+    void pinStep(one.step.job, one.step.id, at);
+  };
+  const save = async () => {
+    const { writeCalendar } = await import('@kolleta/core/calendars');
+    download(`${fileName(shop.name)}.ics`, writeCalendar(schedule.steps, open, shop.name, plan.at), 'text/calendar');
+  };
+  const end = waiting.reduce((last, one) => Math.max(last, one.end), 0);
+  const lates = open.filter(({ id, deadline }) => deadline !== undefined && (schedule.jobs.get(id)?.packed ?? 0) > deadline);
+  return (
+    <div className="flex flex-col gap-3">
+      <div className="flex flex-wrap items-baseline gap-x-4 gap-y-1 px-1 print:hidden">
+        <h1 className="text-[1.65rem] font-extrabold">Week</h1>
+        <p>
+          {waiting.length === 0 ? (
+            <>
+              Nothing is planned.{' '}
+              <Link className="link" to="/jobs">
+                Begin a job
+              </Link>{' '}
+              and its steps find their times here.
+            </>
+          ) : (
+            <>
+              {formatDuration(waiting.reduce((sum, { step }) => sum + step.hands, 0))} of work until {formatPromise(end, shop.hours.zone)}.{' '}
+              {lates.length === 0 ? 'Everything with a date is packed in time.' : `Late: ${lates.map(({ name }) => name).join(', ')}.`}
+            </>
+          )}
+        </p>
+        <div className="ml-auto flex flex-wrap gap-2">
+          <button
+            type="button"
+            className="btn btn-sm btn-ghost border-base-300"
+            disabled={later === 0}
+            onClick={() => setLater(later - DAYS)}
+          >
+            Week before
+          </button>
+          <button type="button" className="btn btn-sm btn-ghost border-base-300" onClick={() => setLater(later + DAYS)}>
+            Week after
+          </button>
+          <button type="button" className="btn btn-sm btn-ghost border-base-300" onClick={() => void save()}>
+            Save as a calendar file
+          </button>
+        </div>
+      </div>
+      <div className="week-page grid items-start gap-3">
+        <div className="sheet min-w-0 px-3 py-2 [grid-area:days] print:hidden">
+          <WeekDays
+            rows={rows}
+            hours={hours}
+            jobs={open}
+            shop={shop}
+            now={plan.at}
+            chosen={chosen}
+            listed={listed?.midnight ?? 0}
+            pinned={pinned}
+            onChoose={choose}
+            onList={setList}
+            onPut={put}
+          />
+          <p className="quiet mt-1 text-[0.82rem]">
+            Solid: hands at work. Hatched: it dries or waits. Shaded: nobody works.{' '}
+            <Link className="link" to="/workshop">
+              Hours and days off
+            </Link>
+          </p>
+        </div>
+        {listed && <DayList row={listed} jobs={open} shop={shop} onChoose={choose} />}
+        <div className="flex min-w-0 flex-col gap-3 [grid-area:side] print:hidden">
+          {placed && (
+            <StepPanel placed={placed} schedule={schedule} job={open.find(({ id }) => id === placed.step.job)} shop={shop} onPut={put} />
+          )}
+          {waiting.length > 0 && <BetterPlan problem={problem} schedule={schedule} jobs={open} shop={shop} />}
+        </div>
+      </div>
+    </div>
+  );
+}

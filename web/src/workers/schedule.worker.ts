@@ -1,0 +1,46 @@
+import { expose } from 'comlink';
+import {
+  bestSchedule,
+  boundOf,
+  costOf,
+  endOf,
+  searchSchedule,
+  type Problem,
+  type ScheduleBound,
+  type ScheduleCost,
+} from '@kolleta/core/schedule';
+import type { JobId, StepId } from '@kolleta/core/job';
+
+/** The best plan so far. */
+export interface ScheduleFind {
+  readonly order: readonly StepId[];
+  readonly cost: ScheduleCost;
+  /** What no plan can do better than. */
+  readonly bound: ScheduleBound;
+  /** When each job is packed by it, UTC ms; none where it finds no room. */
+  readonly packed: ReadonlyMap<JobId, number>;
+}
+
+const planner = {
+  /**
+   * Looks on from the best so far for a better plan.
+   *
+   * @param order of steps, where one was found before
+   */
+  look(problem: Problem, order: readonly StepId[] | undefined, rounds: number, seed: number): ScheduleFind {
+    const from = order ? { ...problem, order } : problem;
+    const found = searchSchedule(problem, bestSchedule(from), { rounds, seed }, problem.pinned);
+    const packed = [...found.solution].flatMap(([job, placed]): [JobId, number][] => {
+      const end = endOf(placed);
+      return end === undefined ? [] : [[job, end]];
+    });
+    return {
+      order: found.order.map(({ id }) => id),
+      cost: costOf(problem, found.solution),
+      bound: boundOf(problem),
+      packed: new Map(packed),
+    };
+  },
+};
+export type SchedulePlanner = typeof planner;
+expose(planner);
