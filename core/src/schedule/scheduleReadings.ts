@@ -43,7 +43,7 @@ export const formatTime = (at: number, zone: string): string =>
     : new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit', hourCycle: 'h23', timeZone: zone }).format(at);
 
 /** What holds a job up, in words. */
-function holdupWords(holdup: Holdup): string {
+export function holdupWords(holdup: Holdup): string {
   switch (holdup.kind) {
     case 'waits':
       return `The longest wait is ${(holdup.minutes / 60).toFixed(1)} h until ${waitWords(holdup.until)}.`;

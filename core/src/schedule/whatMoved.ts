@@ -1,10 +1,11 @@
 import { MINUTE_MS } from '../units';
 import type { JobId, StepId } from '../job';
+import { GRAIN_MS } from './placeSteps';
 import type { Schedule } from './solve';
 
 /** What is other in a plan than it was. */
 export interface Moved {
-  /** Steps that begin later, and that begin sooner, the one that was put elsewhere not among them. */
+  /** Steps that begin later by five minutes or more, and that begin sooner, the one that was put elsewhere not among them. */
   readonly later: readonly StepId[];
   readonly sooner: readonly StepId[];
   /** Jobs that are packed later (or, below 0, earlier), minutes. */
@@ -28,8 +29,8 @@ export function whatMoved(before: Schedule, after: Schedule, but?: StepId): Move
     return by === 0 ? [] : [{ job, by }];
   });
   return {
-    later: moved((then, now) => now > then),
-    sooner: moved((then, now) => now < then),
+    later: moved((then, now) => now >= then + GRAIN_MS),
+    sooner: moved((then, now) => now <= then - GRAIN_MS),
     packed: packed.toSorted((a, b) => Math.abs(b.by) - Math.abs(a.by)),
   };
 }

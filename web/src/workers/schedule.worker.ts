@@ -21,6 +21,17 @@ export interface ScheduleFind {
   readonly packed: ReadonlyMap<JobId, number>;
 }
 
+/** What an order would mean. */
+export interface OrderAnswer {
+  readonly promise: OrderPromise;
+  /** It is packed when it is wanted, and nobody else is late for it. */
+  readonly kept: boolean;
+  /** So many evenings would do it. */
+  readonly evenings?: number;
+  /** When half of it is packed, where that is in time. */
+  readonly half?: number;
+}
+
 const planner = {
   /**
    * Looks on from the best so far for a better plan.
@@ -39,6 +50,21 @@ const planner = {
       cost: costOf(problem, found.solution),
       bound: boundOf(problem),
       packed: new Map(packed),
+    };
+  },
+  /** What an order would mean, and what would let it be in time where it is not. */
+  promise(problem: Problem, order: JobToPlace, half: JobToPlace | undefined): OrderAnswer {
+    const wanted = order.deadline;
+    const now = solveSchedule(problem);
+    const promise = promiseOf(problem, now, order);
+    const kept = isKept(promise, wanted);
+    if (kept || wanted === undefined) return { promise, kept };
+    const less = half && promiseOf(problem, now, half);
+    return {
+      promise,
+      kept,
+      evenings: eveningsFor(problem, order, wanted),
+      ...(less && isKept(less, wanted) ? { half: less.order.packed } : {}),
     };
   },
 };

@@ -188,7 +188,7 @@ export function WeekDays({ rows, hours, jobs, shop, now, chosen, listed, pinned,
               ))}
               {row.blocks.flatMap((block) => {
                 const { placed, start, end } = block;
-                const own = lanes.flatMap((lane, i) => (!people || placed.by === undefined || placed.by.includes(lane.id) ? [i] : []));
+                const own = lanes.flatMap((lane, i) => (!people || placed.by?.includes(lane.id) ? [i] : []));
                 return (own.length > 0 ? own : [0]).slice(0, people ? undefined : 1).map((lane) => (
                   <button
                     key={`${placed.step.id}@${start}@${lane}`}

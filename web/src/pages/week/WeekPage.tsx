@@ -11,13 +11,20 @@ import { usePlan } from '../../workers/usePlan';
 import { BetterPlan } from './BetterPlan';
 import { DayList } from './DayList';
 import { dayRows, hoursShown, midnightOf } from './dayRows';
+import { PromiseCard } from './PromiseCard';
 import { pinStep } from './pinStep';
 import { StepPanel } from './StepPanel';
 import { WeekDays } from './WeekDays';
 
 const DAYS = 7;
 
-const stepsSaid = (count: number) => (count === 1 ? 'One other step begins' : `${count} other steps begin`);
+/** "3 other steps begin later, 2 sooner." */
+function stepsSaid(later: number, sooner: number): string {
+  if (later + sooner === 0) return 'Nothing else moved.';
+  const steps = (count: number) => (count === 1 ? 'One other step begins' : `${count} other steps begin`);
+  if (later === 0) return `${steps(sooner)} sooner.`;
+  return sooner === 0 ? `${steps(later)} later.` : `${steps(later)} later, ${sooner} sooner.`;
+}
 
 /** The week of the workshop on one scale: who does what when, what dries, what is wanted; steps are put elsewhere by hand. */
 export function WeekPage() {
@@ -41,9 +48,7 @@ export function WeekPage() {
     const { later: put, sooner, packed } = whatMoved(was.schedule, plan.schedule, was.placed.step.id);
     const name = (id: string) => jobs.find((job) => job.id === id)?.name ?? '';
     const parts = [
-      put.length + sooner.length === 0
-        ? 'Nothing else moved.'
-        : `${[...(put.length > 0 ? [`${stepsSaid(put.length)} later`] : []), ...(sooner.length > 0 ? [`${stepsSaid(sooner.length)} sooner`] : [])].join(', ')}.`,
+      stepsSaid(put.length, sooner.length),
       ...packed.slice(0, 2).map(({ job, by }) => `${name(job)} is packed ${formatDuration(Math.abs(by))} ${by > 0 ? 'later' : 'sooner'}.`),
     ];
     const { job } = was.placed.step;
@@ -143,6 +148,7 @@ export function WeekPage() {
           {placed && (
             <StepPanel placed={placed} schedule={schedule} job={open.find(({ id }) => id === placed.step.job)} shop={shop} onPut={put} />
           )}
+          <PromiseCard jobs={open} shop={shop} problem={problem} />
           {waiting.length > 0 && <BetterPlan problem={problem} schedule={schedule} jobs={open} shop={shop} />}
         </div>
       </div>

@@ -3,7 +3,9 @@ import { editShop } from '../../storage/editShop';
 import { useWorkshop } from '../../storage/useWorkshop';
 import { TextWord } from '../../ui/tokens';
 import { HoursCard } from './HoursCard';
+import { DaysOffCard } from './DaysOffCard';
 import { MachinesCard } from './MachinesCard';
+import { PeopleCard } from './PeopleCard';
 import { RoomCard } from './RoomCard';
 import { WorkshopFile } from './WorkshopFile';
 
@@ -20,6 +22,10 @@ export function WorkshopPage() {
         />
       </h1>
       <HoursCard shop={shop} />
+      <div className="grid grid-cols-1 items-start gap-4 lg:grid-cols-2">
+        <PeopleCard shop={shop} />
+        <DaysOffCard shop={shop} />
+      </div>
       <MachinesCard shop={shop} />
       <div className="grid grid-cols-1 items-start gap-4 lg:grid-cols-2">
         <RoomCard shop={shop} />

@@ -1,0 +1,81 @@
+import { MINUTE_MS } from '../units';
+import type { JobId } from '../job';
+import { joinedWindows, type Window } from './calendar';
+import type { JobToPlace, Problem, Resource } from './problem';
+import { solveSchedule, type JobSchedule, type Schedule } from './solve';
+
+/** What an order would mean, were it taken. */
+export interface OrderPromise {
+  /** The order in time, among all that is open. */
+  readonly order: JobSchedule;
+  /** When its first step begins, UTC ms. */
+  readonly begins?: number;
+  /** Jobs that would be packed later for it, minutes; and which of them would be late that are not. */
+  readonly delays: readonly { readonly job: JobId; readonly by: number; readonly late: boolean }[];
+}
+
+/**
+ * What an order would mean: when it is packed among what is open, and whom it delays.
+ *
+ * @param problem of the workshop as it is
+ * @param now its schedule as it is
+ * @param order the job that is asked for, with its date where there is one
+ */
+export function promiseOf(problem: Problem, now: Schedule, order: JobToPlace): OrderPromise {
+  const then = solveSchedule({ ...problem, jobs: [...problem.jobs, order] });
+  const own = then.jobs.get(order.job)!;
+  const begins = own.steps.reduce((first, { start }) => Math.min(first, start), Infinity);
+  const delays = problem.jobs.flatMap(({ job, deadline }) => {
+    const [was, is] = [now.jobs.get(job)?.packed, then.jobs.get(job)?.packed];
+    if (was === undefined || is === undefined || is - was < 5 * MINUTE_MS) return [];
+    return [{ job, by: Math.round((is - was) / MINUTE_MS), late: deadline !== undefined && is > deadline && was <= deadline }];
+  });
+  return { order: own, ...(Number.isFinite(begins) ? { begins } : {}), delays: delays.toSorted((a, b) => b.by - a.by) };
+}
+
+/** Whether an order is packed when it is wanted, and nobody else is late for it. */
+export const isKept = ({ order, delays }: OrderPromise, wanted: number | undefined): boolean =>
+  order.packed !== undefined &&
+  (wanted === undefined || order.packed <= wanted) &&
+  order.broken.length === 0 &&
+  !delays.some(({ late }) => late);
+
+/** Hours that are worked more in an evening, and how long after the day's last hour they begin. */
+const EVENING = { after: 60 * MINUTE_MS, long: 150 * MINUTE_MS };
+/** More evenings than this nobody is asked for. */
+export const MOST_EVENINGS = 5;
+const DAY_MS = 24 * 60 * MINUTE_MS;
+
+/** The first evenings of a problem's hands: after the last hour of each day that is worked. */
+function eveningsOf(windows: readonly Window[], count: number): Window[] {
+  const lasts = windows.filter((window, i) => {
+    const next = windows[i + 1];
+    return !next || next.start - window.end > 4 * 60 * MINUTE_MS;
+  });
+  return lasts.slice(0, count).map(({ end }) => ({ start: end + EVENING.after, end: end + EVENING.after + EVENING.long }));
+}
+
+/** A problem with evenings worked, by everybody. */
+export function withEvenings(problem: Problem, count: number): Problem {
+  return {
+    ...problem,
+    resources: problem.resources.map((resource): Resource => ({
+      ...resource,
+      calendar: joinedWindows([...resource.calendar, ...eveningsOf(resource.calendar.slice(0, 60), count)]),
+    })),
+  };
+}
+
+/**
+ * How many evenings would let an order be packed when it is wanted.
+ *
+ * @returns undefined where as many as may be asked for do not
+ */
+export function eveningsFor(problem: Problem, order: JobToPlace, wanted: number): number | undefined {
+  const days = Math.ceil((wanted - problem.now) / DAY_MS);
+  for (let count = 1; count <= Math.min(MOST_EVENINGS, days); count++) {
+    const more = withEvenings(problem, count);
+    if (isKept(promiseOf(more, solveSchedule(more), order), wanted)) return count;
+  }
+  return undefined;
+}
