@@ -1,8 +1,11 @@
 import { inSentence, DAY, MINUTE_MS } from '../units';
 import type { Id, Job, JobId, Reading, Shop, StepId, WorkEvent } from '../job';
 import { stepFacts } from '../logbook';
-import type { PlacedStep, Schedule } from '../schedule';
-import { careWords, stepWords, waitWords } from '../words';
+import { beforeNight, dayEnd, formatTime, type PlacedStep, type Schedule } from '../schedule';
+import { careWords, stepTitle, stepWords, waitWords } from '../words';
+
+/** From so long before the day ends it is said what may not stand overnight, ms. */
+const BEFORE_NIGHT_MS = 150 * MINUTE_MS;
 
 /** Something on the drying rack. */
 export interface RackItem {
@@ -166,6 +169,14 @@ export function benchOf(
       text: `${say(left)} left, open jobs need ${say(needed)}.`,
     });
   }
+  // an hour or two before the day ends: what may not stand until the next
+  const day = dayEnd(schedule.windows, now);
+  if (day && day.end - now <= BEFORE_NIGHT_MS)
+    for (const { placed, by } of beforeNight(schedule, now))
+      watch.push({
+        ...{ id: `night:${placed.step.id}`, job: placed.step.job, verdict: 'watch', lead: 'Before you go:', station: placed.step.station },
+        text: `${stepTitle(placed.step)} by ${formatTime(by, shop.hours.zone)}. It cannot stand until tomorrow.`,
+      });
   const weight = { stop: 0, watch: 1, fine: 2 };
   return {
     now: current,

@@ -5,6 +5,7 @@ export * from './bounds';
 export * from './cost';
 export * from './heldBack';
 export * from './listSchedule';
+export * from './overnight';
 export * from './promise';
 export * from './whatMoved';
 export * from './placeInOrder';

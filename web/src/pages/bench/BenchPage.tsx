@@ -1,6 +1,7 @@
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { Link } from 'react-router';
 import { CAUTIONS } from '@kolleta/core/facts';
+import type { WaitFor } from '@kolleta/core/finish';
 import { stepText, stepTitle, stepWords } from '@kolleta/core/words';
 import type { PlacedStep } from '@kolleta/core/schedule';
 import { formatMoment, formatTime } from '@kolleta/core/schedule';
@@ -13,7 +14,9 @@ import { useWorkshop } from '../../storage/useWorkshop';
 import { useTell } from '../../ui/toasts';
 import { VerdictMark } from '../../ui/Verdict';
 import { usePlan } from '../../workers/usePlan';
+import { pinStep, unpinStep } from '../../frame/pinStep';
 import { StepButtons } from '../../frame/StepButtons';
+import { useAwake } from '../../ui/useAwake';
 import { backupWatch } from './backupWatch';
 import { FirstMark } from '../quick/FirstMark';
 import { OtherTimers } from './OtherTimers';
@@ -22,10 +25,23 @@ import { Rack } from './Rack';
 import { askToNotify, mayNotify, ring } from './ring';
 import { useNow } from './useNow';
 
+/** Shorter waits than this are not for drying, minutes. */
+const DRYING_MIN = 15;
+/** Waits that a finger can tell to be over, or not. */
+const DRYING: ReadonlySet<WaitFor> = new Set<WaitFor>([
+  ...(['labelDry', 'filled', 'washedDry', 'sealedOver', 'recoat', 'beforeSealer', 'beforeFilm', 'washed', 'edgeSealer'] as const),
+  ...(['halfDry', 'nearlyDry', 'dry', 'touchDry', 'firm', 'inkDry', 'rinsed'] as const),
+]);
+const GRAIN_MS = 5 * 60_000;
+
 /** The wait that a step stands at, if nothing but a short one holds it up. */
 function waitFor(placed: PlacedStep, rack: readonly RackItem[]): RackItem | undefined {
   return rack.find((item) => item.step === placed.step.id && item.state === 'drying');
 }
+
+/** Who does a step, where there are several people. */
+const doneBy = ({ by }: PlacedStep, { people }: Shop): string =>
+  (by ?? []).flatMap((id) => people?.find((person) => person.id === id)?.name ?? []).join(' and ');
 
 /** What is said when no step is to be done, by why there is none. */
 function greetingFor(jobs: readonly Job[], shop: Shop, { watch }: Bench): { title: string; text: string; to?: string } {
@@ -44,7 +60,20 @@ function greetingFor(jobs: readonly Job[], shop: Shop, { watch }: Bench): { titl
   return { title: 'All done', text: 'Every step of your open jobs is done. Close them, or begin the next.' };
 }
 
-function NowCard({ bench, jobs, shop, now }: { bench: Bench; jobs: readonly Job[]; shop: Shop; now: number }) {
+function NowCard({
+  bench,
+  steps,
+  jobs,
+  shop,
+  now,
+}: {
+  bench: Bench;
+  /** Of the job of the step. */
+  steps: readonly PlacedStep[];
+  jobs: readonly Job[];
+  shop: Shop;
+  now: number;
+}) {
   const tell = useTell();
   const placed = bench.now;
   const told = useRef<string>(undefined);
@@ -90,6 +119,7 @@ function NowCard({ bench, jobs, shop, now }: { bench: Bench; jobs: readonly Job[
   const wait = waitFor(placed, bench.rack);
   const running = placed.state === 'running';
   const left = placed.step.hands * 60 - (now - placed.start) / 1000;
+  const who = doneBy(placed, shop);
   return (
     <section aria-label="Now" className="now-card flex flex-1 flex-col rounded-xl bg-[#0e5a61] p-6 text-white">
       <p className="text-[0.95rem] font-bold text-white/90">
@@ -101,6 +131,7 @@ function NowCard({ bench, jobs, shop, now }: { bench: Bench; jobs: readonly Job[
           {job?.name}
         </Link>{' '}
         · {formatDuration(placed.step.hands)} of work
+        {who && ` · ${who}`}
       </p>
       <h1 className="mt-1 text-[2.1rem] leading-10 font-extrabold text-balance">{stepTitle(placed.step)}</h1>
       <p className="mt-2 text-[1.12rem] leading-7">{stepText(placed.step, shop.lengths, shop.temperatures)}</p>
@@ -119,10 +150,40 @@ function NowCard({ bench, jobs, shop, now }: { bench: Bench; jobs: readonly Job[
           </p>
         </div>
         <StepButtons key={placed.step.id} placed={placed} large />
+        {!running && bench.due && <StillTacky placed={placed} steps={steps} shop={shop} now={now} />}
       </div>
       {!bench.due && <WorkingNow shop={shop} now={now} />}
       {running && <RingWord />}
     </section>
+  );
+}
+
+/** A wait that is over by the plan, and not by the finger: the step comes later, and other work first. */
+function StillTacky({ placed, steps, shop, now }: { placed: PlacedStep; steps: readonly PlacedStep[]; shop: Shop; now: number }) {
+  const tell = useTell();
+  const { step } = placed;
+  const waits = step.after.filter(({ why, least }) => DRYING.has(why) && least >= DRYING_MIN);
+  const wait = Math.max(0, ...waits.map(({ least }) => least));
+  // what may not come later than so does not
+  const latest = Math.min(
+    ...step.after.map(({ step: id, most }) => {
+      const before = steps.find((one) => one.step.id === id);
+      return most === undefined || !before ? Infinity : before.end + most * 60_000;
+    }),
+  );
+  const more = Math.max(10, Math.round(wait / 4));
+  const until = Math.min(Math.ceil((now + more * 60_000) / GRAIN_MS) * GRAIN_MS, Math.floor(latest / GRAIN_MS) * GRAIN_MS);
+  if (waits.length === 0 || until < now + GRAIN_MS) return null;
+  const put = async () => {
+    await pinStep(step.job, step.id, until);
+    tell(`It is left to dry until ${formatTime(until, shop.hours.zone)}.`, {
+      action: { label: 'Undo', run: () => void unpinStep(step.job, step.id) },
+    });
+  };
+  return (
+    <button type="button" className="btn btn-lg min-h-11 border-white/70 bg-transparent text-lg text-white" onClick={() => void put()}>
+      Still tacky
+    </button>
   );
 }
 
@@ -155,6 +216,8 @@ export function BenchPage() {
   // until the plan is there, the Bench as it was last laid out for just this workshop
   const earlier = useMemo(() => (plan ? undefined : benchOfState(state)), [plan, state]);
   const bench = plan?.bench ?? earlier;
+  // a timer that is looked at from two metres does not go dark
+  useAwake(bench?.now?.state === 'running');
   useEffect(() => {
     for (const item of bench?.rack ?? []) {
       if (item.state !== 'drying' || item.until > now || rung.current.has(item.id)) continue;
@@ -181,7 +244,13 @@ export function BenchPage() {
     <div className="grid grid-cols-1 gap-4 lg:grid-cols-[minmax(0,1fr)_minmax(0,1.08fr)]">
       <FirstMark />
       <div className="flex flex-col gap-2">
-        <NowCard bench={bench} jobs={open} shop={shop} now={now} />
+        <NowCard
+          bench={bench}
+          steps={(bench.now && plan?.schedule.jobs.get(bench.now.step.job)?.steps) ?? []}
+          jobs={open}
+          shop={shop}
+          now={now}
+        />
         <OtherTimers running={running} jobs={open} now={now} />
       </div>
       <section aria-label="Drying rack" className="sheet flex min-h-72 flex-col px-4 pt-3 pb-4">
@@ -210,7 +279,10 @@ export function BenchPage() {
                 </span>
                 <span className="min-w-0 flex-1 leading-snug">
                   <strong>{stepWords(placed.step).verb}</strong> {stepWords(placed.step).rest}{' '}
-                  <span className="quiet">· {jobs.find((j) => j.id === placed.step.job)?.name}</span>
+                  <span className="quiet">
+                    · {jobs.find((j) => j.id === placed.step.job)?.name}
+                    {doneBy(placed, shop) && ` · ${doneBy(placed, shop)}`}
+                  </span>
                 </span>
                 <span className="quiet measure shrink-0 text-[0.9rem]">{formatDuration(placed.step.hands)}</span>
               </Link>

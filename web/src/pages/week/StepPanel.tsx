@@ -5,7 +5,7 @@ import { formatMoment, heldBack, heldBackWords, type PlacedStep, type Schedule }
 import type { Job, Shop } from '@kolleta/core/job';
 import { MomentWord } from '../../frame/MomentWord';
 import { Sentence } from '../../ui/tokens';
-import { unpinStep } from './pinStep';
+import { unpinStep } from '../../frame/pinStep';
 
 interface Props {
   placed: PlacedStep;

@@ -12,7 +12,7 @@ import { BetterPlan } from './BetterPlan';
 import { DayList } from './DayList';
 import { dayRows, hoursShown, midnightOf } from './dayRows';
 import { PromiseCard } from './PromiseCard';
-import { pinStep } from './pinStep';
+import { pinStep } from '../../frame/pinStep';
 import { StepPanel } from './StepPanel';
 import { WeekDays } from './WeekDays';
 

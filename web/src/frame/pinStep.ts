@@ -1,6 +1,6 @@
 import { setAt, type StepId } from '@kolleta/core/job';
-import { editJob } from '../../storage/editJob';
-import type { Saving } from '../../ui/held';
+import { editJob } from '../storage/editJob';
+import type { Saving } from '../ui/held';
 
 /** Puts a step at a moment. */
 export const pinStep = (job: string, step: StepId, at: number): Saving =>
