@@ -11,6 +11,12 @@ export interface Window {
   readonly end: number;
 }
 
+/** Midnight before a moment, so many days later, in a zone. */
+export function midnightOf(at: number, zone: string, later = 0): number {
+  const local = new TZDate(at, zone);
+  return new TZDate(local.getFullYear(), local.getMonth(), local.getDate() + later, 0, 0, 0, zone).getTime();
+}
+
 /** Somebody, with when they work where that is not when the workshop does. */
 export interface Worker {
   readonly id: Id;

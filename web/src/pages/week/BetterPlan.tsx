@@ -1,6 +1,16 @@
 import { useEffect, useRef, useState } from 'react';
 import { setAt, type Job, type Shop } from '@kolleta/core/job';
-import { boundOf, compareCosts, costOf, formatPromise, lateInAll, mendable, type Problem, type Schedule } from '@kolleta/core/schedule';
+import {
+  boundOf,
+  compareCosts,
+  costOf,
+  formatPromise,
+  lateInAll,
+  mendable,
+  type Problem,
+  type Schedule,
+  type ScheduleCost,
+} from '@kolleta/core/schedule';
 import { formatDuration } from '@kolleta/core/units';
 import { editShop } from '../../storage/editShop';
 import { plainly } from '../../storage/plainly';
@@ -13,6 +23,15 @@ import { WorkerStopped } from '../../workers/watchedWorker';
 const ENOUGH_MS = 20_000;
 /** About so many steps are placed in a turn: it is told twice a second or so. */
 const PLACED_A_TURN = 12_000;
+
+/** In what a plan is better than the one that there is: in what counts most. */
+function betterWords(found: ScheduleCost, now: ScheduleCost, say: (at: number) => string): string {
+  if (found.unplaced < now.unplaced) return 'The best finds room for a job that this one does not.';
+  if (found.broken < now.broken) return 'The best keeps a wait that this one does not.';
+  if (lateInAll(found) < lateInAll(now) - 0.5) return `The best is ${formatDuration(lateInAll(now) - lateInAll(found))} less late in all.`;
+  if (found.last < now.last - 60_000) return `By the best all is packed by ${say(found.last)}.`;
+  return `By the best all is packed as soon, and hands turn to something else ${found.changes} times instead of ${now.changes}.`;
+}
 
 /** How good the plan is, against what no plan can do better than; and looking on for a better one. */
 export function BetterPlan({ problem, schedule, jobs, shop }: { problem: Problem; schedule: Schedule; jobs: readonly Job[]; shop: Shop }) {
@@ -39,7 +58,7 @@ export function BetterPlan({ problem, schedule, jobs, shop }: { problem: Problem
       ? [{ job, packed, soonest: bound.jobs.get(job.id) }]
       : [];
   });
-  const better = found && compareCosts({ ...found.cost, changes: 0 }, { ...now, changes: 0 }) < 0 ? found : undefined;
+  const better = found && compareCosts(found.cost, now) < 0 ? found : undefined;
   const best = now.last <= bound.last + 15 * 60_000 && lateInAll(now) <= bound.late + 1e-6 && mendable(schedule.solution) === 0;
 
   const look = async () => {
@@ -81,18 +100,11 @@ export function BetterPlan({ problem, schedule, jobs, shop }: { problem: Problem
       ))}
       <p>
         All is packed by {say(now.last)}. No plan can have all packed before {say(bound.last)}
-        {best ? ', so there is none that is better.' : '.'}
+        {best ? ', so none is sooner.' : '.'} Hands turn to something else {now.changes} times.
       </p>
       {(looked > 0 || running) && (
         <p role="status" className="text-[0.95rem]">
-          {looked.toLocaleString('en-GB')} orders looked at.{' '}
-          {better
-            ? lateInAll(better.cost) < lateInAll(now) - 0.5
-              ? `The best is ${formatDuration(lateInAll(now) - lateInAll(better.cost))} less late in all.`
-              : better.cost.broken < now.broken
-                ? 'The best keeps a wait that this one does not.'
-                : `By the best all is packed by ${say(better.cost.last)}.`
-            : 'None is better so far.'}
+          {looked.toLocaleString('en-GB')} orders looked at. {better ? betterWords(better.cost, now, say) : 'None is better so far.'}
         </p>
       )}
       <div className="flex flex-wrap gap-2">
@@ -101,11 +113,9 @@ export function BetterPlan({ problem, schedule, jobs, shop }: { problem: Problem
             Stop
           </button>
         ) : (
-          !best && (
-            <button type="button" className="btn btn-sm btn-outline" onClick={() => void look()}>
-              {looked > 0 ? 'Look on' : 'Look for a better plan'}
-            </button>
-          )
+          <button type="button" className="btn btn-sm btn-outline" onClick={() => void look()}>
+            {looked > 0 ? 'Look on' : best ? 'Look for a calmer plan' : 'Look for a better plan'}
+          </button>
         )}
         {better && (
           <button type="button" className="btn btn-sm btn-primary" onClick={take}>

@@ -1,7 +1,7 @@
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { formatDuration } from '@kolleta/core/units';
-import { formatPromise, whatMoved, type PlacedStep, type Schedule } from '@kolleta/core/schedule';
+import { formatPromise, midnightOf, whatMoved, type PlacedStep, type Schedule } from '@kolleta/core/schedule';
 import { download, fileName } from '../../storage/download';
 import { undoJob } from '../../storage/editJob';
 import { plainly } from '../../storage/plainly';
@@ -10,7 +10,7 @@ import { useTell } from '../../ui/toasts';
 import { usePlan } from '../../workers/usePlan';
 import { BetterPlan } from './BetterPlan';
 import { DayList } from './DayList';
-import { dayRows, hoursShown, midnightOf } from './dayRows';
+import { dayRows, hoursShown } from './dayRows';
 import { PromiseCard } from './PromiseCard';
 import { pinStep } from '../../frame/pinStep';
 import { StepPanel } from './StepPanel';

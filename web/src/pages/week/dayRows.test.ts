@@ -1,8 +1,8 @@
 import { expect, test } from '@jest/globals';
-import { solveSchedule, workingWindows } from '@kolleta/core/schedule';
+import { midnightOf, solveSchedule, workingWindows } from '@kolleta/core/schedule';
 import { demoShop, plateJob, textMark } from '../../../../core/test/sampleJobs';
 import { testStep } from '../../../../core/test/steps';
-import { dayRows, hoursShown, midnightOf } from './dayRows';
+import { dayRows, hoursShown } from './dayRows';
 
 const HOUR = 3_600_000;
 const at = (iso: string) => Date.parse(iso);

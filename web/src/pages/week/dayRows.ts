@@ -1,7 +1,6 @@
-import { TZDate } from '@date-fns/tz';
 import { waitWords } from '@kolleta/core/words';
 import type { Hours, Job } from '@kolleta/core/job';
-import type { PlacedStep, Schedule, Window } from '@kolleta/core/schedule';
+import { midnightOf, type PlacedStep, type Schedule, type Window } from '@kolleta/core/schedule';
 
 /** Waits shorter than this are not drawn, minutes. */
 const LEAST_WAIT = 20;
@@ -16,7 +15,7 @@ export interface DayBlock extends Window {
 }
 
 /** A wait within a day. */
-export interface DayWait extends Window {
+interface DayWait extends Window {
   readonly id: string;
   readonly job: string;
   readonly words: string;
@@ -33,12 +32,6 @@ export interface DayRow {
   readonly waits: readonly DayWait[];
   /** Jobs that are wanted on that day. */
   readonly wanted: readonly { readonly job: string; readonly name: string; readonly at: number; readonly late: boolean }[];
-}
-
-/** Midnight before a moment, so many days later, in a zone. */
-export function midnightOf(at: number, zone: string, later = 0): number {
-  const local = new TZDate(at, zone);
-  return new TZDate(local.getFullYear(), local.getMonth(), local.getDate() + later, 0, 0, 0, zone).getTime();
 }
 
 const clip = ({ start, end }: Window, from: number, until: number): Window | undefined =>

@@ -1,6 +1,5 @@
 import { removeAt, setAt, type Shop } from '@kolleta/core/job';
-import { TZDate } from '@date-fns/tz';
-import { HORIZON_DAYS } from '@kolleta/core/schedule';
+import { HORIZON_DAYS, midnightOf } from '@kolleta/core/schedule';
 import { MomentWord } from '../../frame/MomentWord';
 import { now } from '../../storage/clock';
 import { editShop } from '../../storage/editShop';
@@ -18,12 +17,6 @@ const FORGET_MS = 60 * DAY_MS;
 /** So many are shown; the others when one asks. */
 const SHOWN = 6;
 const MOST_KEPT = 1000;
-
-/** Midnight so many days from a moment on, in a zone. */
-function midnight(at: number, zone: string, days: number): number {
-  const local = new TZDate(at, zone);
-  return new TZDate(local.getFullYear(), local.getMonth(), local.getDate() + days, 0, 0, 0, zone).getTime();
-}
 
 const kept = (saved: Shop): Off[] => (saved.hours.off ?? []).filter(({ end }) => end > now() - FORGET_MS);
 const sameOff = (a: Off, b: { start: number; end: number }) => a.start === b.start && a.end === b.end;
@@ -47,7 +40,8 @@ export function DaysOffCard({ shop }: { shop: Shop }) {
   };
   const add = () =>
     editShop(
-      (saved) => setAt(['hours', 'off'], [...kept(saved), { id: newId(), start: midnight(now(), zone, 1), end: midnight(now(), zone, 2) }]),
+      (saved) =>
+        setAt(['hours', 'off'], [...kept(saved), { id: newId(), start: midnightOf(now(), zone, 1), end: midnightOf(now(), zone, 2) }]),
       'Add a day off',
     );
   const read = async (file: File) => {

@@ -1,0 +1,154 @@
+import type { Page } from '@playwright/test';
+import { drop, expect, kept, openBench, planned, test, textOf, type } from './workshop';
+
+const week = async (page: Page) => {
+  await openBench(page);
+  await page.goto('/#/week');
+  await expect(page.getByRole('heading', { name: 'Week' })).toBeVisible();
+};
+/** A step on the days, by how its title and job begin. */
+const step = (page: Page, name: RegExp) => page.locator('.week-step').and(page.getByRole('button', { name })).first();
+const calendar = (...entries: string[]) =>
+  [
+    'BEGIN:VCALENDAR',
+    'VERSION:2.0',
+    'PRODID:-//test//EN',
+    ...entries.flatMap((entry, i) => ['BEGIN:VEVENT', `UID:${i}`, ...entry.split('\n'), 'END:VEVENT']),
+    'END:VCALENDAR',
+    '',
+  ].join('\r\n');
+
+test('a step is dragged to another time: the rest gives way, it says why where it cannot, and it is taken back', async ({ page }) => {
+  await week(page);
+  await expect(page.getByText('Everything with a date is packed in time.')).toBeVisible();
+  const place = step(page, /^Place prize mark/);
+  await expect(place).toHaveAccessibleName(/Tue 1 Dec 11:40/);
+  // an hour is as wide as the day has hours
+  const day = page.getByRole('region', { name: 'Tue 1 Dec' }).locator('[data-day]');
+  const { width } = (await day.boundingBox())!;
+  const box = (await place.boundingBox())!;
+  await page.mouse.move(box.x + 5, box.y + 8);
+  await page.mouse.down();
+  await page.mouse.move(box.x + 5 + width / 10, box.y + 10, { steps: 4 });
+  await page.mouse.move(box.x + 5 + (3 * width) / 10, box.y + 10, { steps: 4 });
+  await page.mouse.up();
+  await planned(page);
+  await expect(place).toHaveAccessibleName(/Tue 1 Dec 14:40, put there/);
+  await expect(page.getByRole('status').filter({ hasText: 'Regatta prizes is packed' })).toBeVisible();
+  const chosen = page.getByRole('region', { name: 'The chosen step' });
+  await expect(chosen).toContainText('You put it there. The rest gives way.');
+  // by the keys, five minutes a press
+  await place.focus();
+  await page.keyboard.press('ArrowRight');
+  await planned(page);
+  await expect(place).toHaveAccessibleName(/14:45, put there/);
+  // before what it waits for it cannot be, and it says why
+  await type(page, 'When it begins', 'tue 1 dec 10:00');
+  await planned(page);
+  await expect(chosen).toContainText(/You put it at Tue 1 Dec 10:00\. It begins Tue 1 Dec 1\d:\d\d: (alcohol dries only at|“)/);
+  // it stays over a reload, until it is let go
+  await kept(page);
+  await page.reload();
+  await expect(place).toHaveAccessibleName(/put there/);
+  await page.getByRole('button', { name: 'Let it find its own time' }).click();
+  await planned(page);
+  await expect(place).toHaveAccessibleName(/Tue 1 Dec 11:40$/);
+});
+
+test('a day off comes from a file, somebody else works too, and the plan goes out as a calendar', async ({ page }) => {
+  await week(page);
+  await page.goto('/#/workshop');
+  const off = page.getByRole('region', { name: 'Days off' });
+  await drop(page, 'Calendar with days off', 'notes.ics', 'Buy more film');
+  await expect(page.getByRole('alert')).toContainText('“notes.ics” cannot be read as a calendar.');
+  const file = calendar(
+    'SUMMARY:Committee\nDTSTART;TZID=Europe/Dublin:20261201T133000\nDTEND;TZID=Europe/Dublin:20261201T180000',
+    'SUMMARY:Christmas\nDTSTART;VALUE=DATE:20261224\nDTEND;VALUE=DATE:20261229',
+  );
+  await drop(page, 'Calendar with days off', 'off.ics', file);
+  await expect(page.getByRole('status').filter({ hasText: '2 entries of “off.ics” are off now.' })).toBeVisible();
+  // the same again adds nothing
+  await drop(page, 'Calendar with days off', 'off.ics', file);
+  await expect(page.getByRole('status').filter({ hasText: 'All of its days are here already.' })).toBeVisible();
+  await expect(off.getByLabel('What it is')).toHaveCount(2);
+  await planned(page);
+  await page.goto('/#/week');
+  const tuesday = page.getByRole('region', { name: 'Tue 1 Dec', exact: true });
+  await expect(tuesday).toContainText('Committee');
+  const names = await tuesday.locator('.week-step').evaluateAll((all) => all.map((one) => one.getAttribute('aria-label')!));
+  expect(names.length).toBeGreaterThan(5);
+  for (const name of names) expect(name).not.toMatch(/1 Dec 1[3-7]:/);
+  // a second pair of hands: two lanes, and all is packed sooner
+  await page.goto('/#/workshop');
+  await page.getByRole('button', { name: 'Somebody else works here too' }).click();
+  const people = page.getByRole('region', { name: 'Who works here' });
+  await people.getByLabel('Name').nth(1).fill('Orla');
+  await people.getByLabel('Name').nth(1).press('Enter');
+  await people.getByLabel('Hours of Orla').selectOption('own');
+  await type(page, 'Orla, Tue', '10-12, 14-18');
+  await planned(page);
+  await page.goto('/#/week');
+  await expect(page.getByRole('region', { name: /^Tue 1 Dec, step by step/ })).toContainText('Orla');
+  // more is done on the day by two
+  expect(await tuesday.locator('.week-step').count()).toBeGreaterThan(names.length);
+  const download = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Save as a calendar file' }).click();
+  const text = await textOf(await download);
+  expect(text).toMatch(/^BEGIN:VCALENDAR\r\n/);
+  expect(text).toMatch(/SUMMARY:Regatta prizes: wanted/);
+  expect(text.match(/BEGIN:VALARM/g)!.length).toBe(text.match(/BEGIN:VEVENT/g)!.length);
+  await page.goto('/#/');
+  await expect(page.getByRole('region', { name: 'Then' })).toContainText('Orla');
+  // all of it is undone on the page where it was done
+  await page.goto('/#/workshop');
+  await people.getByRole('button', { name: 'Orla no longer works here' }).click();
+  await expect(people.getByLabel('Name')).toHaveCount(1);
+  await page.keyboard.press('Control+z');
+  await expect(people.getByLabel('Name')).toHaveCount(2);
+});
+
+test('before an order is taken its date is known, what it delays, and what would make an impossible one possible', async ({ page }) => {
+  await week(page);
+  const order = page.getByRole('region', { name: 'Before you take an order' });
+  await order.getByRole('button', { name: 'When can it be packed?' }).click();
+  await expect(order).toContainText(/You can promise it for Wed 2 Dec \d\d:\d\d/, { timeout: 30_000 });
+  await expect(order).toContainText('It delays nothing else.');
+  // far too many by tomorrow
+  await type(page, 'How many pieces', '200');
+  await type(page, 'Wanted by', 'wed 2 dec 12:00');
+  await order.getByRole('button', { name: 'When can it be packed?' }).click();
+  await expect(order).toContainText(/Not by then\. It is packed/, { timeout: 30_000 });
+  await expect(order).toContainText(/Its hands-on work alone|while the workshop is closed|The longest wait|other jobs have the hands/);
+  await expect(order).toContainText(/evenings? of two and a half hours|Half of it|Neither five evenings nor half the number would do/);
+  // as many as can be, and it is taken
+  await type(page, 'How many pieces', '6');
+  await type(page, 'Wanted by', 'sat 5 dec 12:00');
+  await order.getByRole('button', { name: 'When can it be packed?' }).click();
+  await expect(order).toContainText(/Yes\. It is packed/, { timeout: 30_000 });
+  await order.getByRole('button', { name: 'Take the order' }).click();
+  await expect(page).toHaveURL(/\/job\/.*\/draw$/);
+  await kept(page);
+  await page.goto('/#/week');
+  await expect(page.getByRole('region', { name: 'Sat 5 Dec' })).toContainText('Regatta prizes');
+});
+
+test('a better plan is looked for beside the work, stopped, taken and forgotten', async ({ page }) => {
+  await week(page);
+  const good = page.getByRole('region', { name: 'How good this plan is' });
+  await expect(good).toContainText('so none is sooner');
+  const turns = good.getByText(/Hands turn to something else \d+ times\./);
+  const before = (await turns.textContent())!;
+  await good.getByRole('button', { name: 'Look for a calmer plan' }).click();
+  await expect(good.getByRole('status')).toContainText(/hands turn to something else \d+ times instead of/, { timeout: 60_000 });
+  await good.getByRole('button', { name: 'Stop' }).click();
+  await expect(good.getByRole('button', { name: 'Look on' })).toBeVisible({ timeout: 30_000 });
+  await good.getByRole('button', { name: 'Take this plan' }).click();
+  await planned(page);
+  await expect(turns).not.toHaveText(before);
+  await kept(page);
+  await page.reload();
+  await expect(turns).not.toHaveText(before);
+  await good.getByRole('button', { name: 'Forget the plan that was kept' }).click();
+  await planned(page);
+  await expect(turns).toHaveText(before);
+});
