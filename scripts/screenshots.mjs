@@ -19,6 +19,7 @@ const browser = await chromium.launch({
 });
 const views = [
   ['bench', '/'],
+  ['week', '/week'],
   ['gather', '/gather'],
   ['quick', '/quick'],
   ['stock', '/stock'],
@@ -26,7 +27,6 @@ const views = [
   ['measure', '/job/tankards/measure'],
   ['draw', '/job/crew-flasks/draw'],
   ...['prepare', 'paint', 'cure'].map((s) => [s, `/job/honour-board/${s}`]),
-  ['mask', '/job/honour-board/draw'],
   ['etch', '/job/trophy-bowl/paint'],
   ['press', '/job/pennant/paint'],
   ...['fit', 'tape'].map((s) => [s, `/job/regatta-prizes/${s}`]),
@@ -54,11 +54,6 @@ for (const [name, path] of only.length > 0 ? views.filter(([name]) => only.inclu
   }
   await page.getByRole('button', { name: 'Done' }).first().waitFor();
   await page.goto(`${address}#${path}`);
-  if (name === 'mask') {
-    await page.getByLabel('Technique').selectOption({ label: 'reverse mask' });
-    await page.getByRole('link', { name: /^Paint/ }).click();
-    await page.getByText(/all around it, edges too/).waitFor();
-  }
   if (name === 'draw') {
     await page.getByRole('button', { name: 'Inspect it' }).click();
     await page.getByText(/overlaps, joined/).waitFor();
