@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { drop, expect, kept, openBench, planned, test, textOf, type } from './workshop';
+import { drop, expect, kept, openBench, openStation, planned, reading, test, textOf, type } from './workshop';
 
 const week = async (page: Page) => {
   await openBench(page);
@@ -151,4 +151,21 @@ test('a better plan is looked for beside the work, stopped, taken and forgotten'
   await good.getByRole('button', { name: 'Forget the plan that was kept' }).click();
   await planned(page);
   await expect(turns).toHaveText(before);
+});
+
+test('a date may be that of the first wash: the adhesive has to have its days before', async ({ page }) => {
+  await openStation(page, 'regatta-prizes', 'fit');
+  await page.getByLabel('What it is wanted as').selectOption('washed');
+  await planned(page);
+  const promise = page.getByText(/· packed/).first();
+  // packed on Tuesday it would be in time on Friday afternoon; washed it may be in the night
+  await expect(promise).toContainText(/packed Tue 1 Dec 1\d:\d\d, ready Fri 4 Dec, too late/);
+  await page.goto('/#/week');
+  await expect(page.getByText(/Late: Regatta prizes/)).toBeVisible();
+  await page.goto('/#/job/regatta-prizes/cure');
+  await expect(reading(page, 'Fit for water in time')).toContainText('after it is wanted');
+  await type(page, 'Wanted', 'sat 5 dec 17:00');
+  await planned(page);
+  await expect(promise).toContainText('ready Fri 4 Dec');
+  await expect(promise).not.toContainText('too late');
 });

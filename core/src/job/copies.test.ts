@@ -18,9 +18,11 @@ const sound = (job: unknown) => {
 describe('copies', () => {
   it('of every job of the demo are sound jobs that begin anew', () => {
     for (const job of demo.jobs) {
-      const copy = sound(copyJob(job, 'copy', 'Another', 1_800_000_000_000));
+      const copy = sound(
+        copyJob({ ...job, pins: [{ step: `${job.id}/pack`, at: 1_800_000_000_000 }] }, 'copy', 'Another', 1_800_000_000_000),
+      );
       expect(copy).toMatchObject({ name: 'Another', marks: job.marks, zones: job.zones, overrides: [], closed: false });
-      expect(copy.deadline).toBeUndefined();
+      expect([copy.deadline, copy.pins]).toEqual([undefined, undefined]);
       expect(copy.createdAt).toBe(1_800_000_000_000);
     }
   });

@@ -273,6 +273,25 @@ describe('the demo workshop', () => {
   });
 });
 
+describe('a date', () => {
+  it('that is of the first wash counts the days that adhesive or sealer need before', () => {
+    const { shop, jobs, events } = demoWorkshop();
+    const planned = (wantedAs: 'packed' | 'washed', deadline: string) => {
+      const changed = jobs.map((job) => (job.id === 'regatta-prizes' ? { ...job, wantedAs, deadline: Date.parse(deadline) } : job));
+      return planWorkshop(changed, shop, events, DEMO_START, faces).jobs.get('regatta-prizes')!.schedule;
+    };
+    const packed = planned('packed', '2026-12-03T17:00:00Z');
+    expect([packed.late, packed.ready]).toEqual([false, packed.packed]);
+    const washed = planned('washed', '2026-12-03T17:00:00Z');
+    expect(washed.late).toBe(true);
+    // adhesive takes three days at 20 °C, and a little more in a cooler room
+    const hours = (washed.ready! - washed.packed!) / 3_600_000;
+    expect([hours >= 72, hours < 90]).toEqual([true, true]);
+    expect(washed.ready).toBeGreaterThanOrEqual(Math.max(...washed.care.map(({ until }) => until)));
+    expect(planned('washed', '2026-12-05T17:00:00Z').late).toBe(false);
+  });
+});
+
 describe('a quick first plan', () => {
   it('tells nearly the same as the whole one, but for thin parts, and lays out the same day', () => {
     const quick = planWorkshop(demo.jobs, demo.shop, demo.events, DEMO_START, faces, new Memo(), { effort: 'quick' });

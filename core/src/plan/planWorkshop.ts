@@ -88,7 +88,7 @@ function asidePlan(job: Job, why: AsideReason): JobPlan {
     layouts: [],
     parts: [],
     recipe: { steps: [], care: [] },
-    schedule: { job: job.id, steps: [], care: [], broken: [] },
+    schedule: { job: job.id, steps: [], care: [], broken: [], late: false },
     readings: [
       {
         id: 'aside:job',
@@ -226,9 +226,12 @@ export function planWorkshop(
   const problemOf = (some: readonly (typeof stepped)[number][]): Problem => ({
     jobs: some
       .filter(({ layers }) => layers.length > 0)
-      .map(({ job, recipe: { steps, care } }) => ({
-        ...{ job: job.id, name: job.name, priority: job.priority, deadline: wanted(job), createdAt: job.createdAt, steps, care },
-      })),
+      .map(({ job, recipe: { steps, care } }) => {
+        const readyAfter = job.wantedAs === 'washed' ? Math.max(0, ...care.map(({ minutes }) => minutes)) : 0;
+        const date = wanted(job);
+        const deadline = date === undefined ? undefined : date - readyAfter * MINUTE_MS;
+        return { job: job.id, name: job.name, priority: job.priority, deadline, readyAfter, createdAt: job.createdAt, steps, care };
+      }),
     resources,
     fixed: withBehind(
       facts,

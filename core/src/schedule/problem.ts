@@ -9,7 +9,10 @@ export interface JobToPlace {
   readonly job: JobId;
   readonly name: string;
   readonly priority: number;
+  /** When it has to be packed, UTC ms. */
   readonly deadline?: number;
+  /** What it is wanted as takes so many minutes more than being packed. */
+  readonly readyAfter?: number;
   readonly createdAt: number;
   readonly steps: readonly WorkStep[];
   readonly care: readonly CareWait[];

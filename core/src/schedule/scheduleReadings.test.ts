@@ -15,6 +15,8 @@ const schedule = (more: Partial<JobSchedule> = {}): JobSchedule => ({
   packedAlone: PACKED,
   care: [],
   broken: [],
+  late: false,
+  ready: 'packed' in more ? more.packed : PACKED,
   ...more,
 });
 const read = (deadline: number | undefined, own = schedule()) =>
@@ -49,6 +51,15 @@ describe('packed in time', () => {
     expect(reading!.why).toMatch(/^Impossible: .*water stain dries before film/);
     expect(reading!.remedies).toHaveLength(1);
     expect(reading!.advice).toMatch(/warmer/);
+  });
+  it('goes by what it is wanted as: a first wash comes days after it is packed', () => {
+    const asked = (deadline: number) =>
+      scheduleReadings(plateJob(textMark('x'), { deadline, wantedAs: 'washed' }), schedule({ ready: PACKED + 72 * H }), ZONE)[0]!;
+    expect(asked(PACKED + 80 * H)).toMatchObject({ verdict: 'fine', title: 'Fit for water in time', value: 'Sun 6 Dec 11:30' });
+    const late = asked(PACKED + 60 * H);
+    expect(late.verdict).toBe('stop');
+    expect(late.why).toMatch(/fit for water 12 h after it is wanted/);
+    expect(late.remedies.at(-1)!.label).toBe('Agree on Sun 6 Dec 12:00');
   });
   it('no room in the calendar is a stop that names the step', () =>
     expect(read(PACKED, schedule({ steps: [], packed: undefined, unplaced: pack }))[0]).toMatchObject({

@@ -57,15 +57,16 @@ export function holdupWords(holdup: Holdup): string {
 }
 
 /**
- * Whether a job will be packed when it is wanted, and whether a greatest wait was missed.
+ * Whether a job will be what it is wanted as when it is wanted, and whether a greatest wait was missed.
  *
  * @param hasHours whether there are working hours at all
  */
 export function scheduleReadings(job: Job, schedule: JobSchedule, zone: string, hasHours = true): Reading[] {
   const readings: Reading[] = [];
-  const base = { id: 'date' as const, station: 'cure' as const, title: 'Packed in time' };
-  const { packed } = schedule;
-  if (packed === undefined) {
+  const washed = job.wantedAs === 'washed';
+  const base = { id: 'date' as const, station: 'cure' as const, title: washed ? 'Fit for water in time' : 'Packed in time' };
+  const { ready } = schedule;
+  if (ready === undefined) {
     readings.push({
       ...base,
       verdict: 'stop',
@@ -81,30 +82,30 @@ export function scheduleReadings(job: Job, schedule: JobSchedule, zone: string, 
     readings.push({
       ...base,
       verdict: 'fine',
-      value: formatPromise(packed, zone),
+      value: formatPromise(ready, zone),
       limit: 'no date asked',
       why: 'It takes its turn after the jobs with a date.',
       remedies: [],
     });
-  } else if (packed <= job.deadline) {
-    const spare = (job.deadline - packed) / MINUTE_MS;
+  } else if (ready <= job.deadline) {
+    const spare = (job.deadline - ready) / MINUTE_MS;
     readings.push({
       ...base,
       verdict: 'fine',
-      value: formatPromise(packed, zone),
+      value: formatPromise(ready, zone),
       limit: formatMoment(job.deadline, zone),
       why: `${formatDuration(spare)} to spare${schedule.latestStart ? `; begin by ${formatMoment(schedule.latestStart, zone)} at the latest` : ''}.`,
       remedies: [],
     });
   } else {
-    const later = Math.ceil(packed / (60 * MINUTE_MS)) * 60 * MINUTE_MS;
+    const later = Math.ceil(ready / (60 * MINUTE_MS)) * 60 * MINUTE_MS;
     const first = schedule.holdup?.kind === 'others' ? [{ label: 'Do this job first', patch: setAt(['priority'], job.priority + 10) }] : [];
     readings.push({
       ...base,
       verdict: 'stop',
-      value: formatPromise(packed, zone),
+      value: formatPromise(ready, zone),
       limit: formatMoment(job.deadline, zone),
-      why: `${schedule.holdup?.kind === 'others' ? 'Late' : 'Impossible'}: packed ${formatDuration((packed - job.deadline) / MINUTE_MS)} after it is wanted. ${schedule.holdup ? holdupWords(schedule.holdup) : ''}`,
+      why: `${schedule.holdup?.kind === 'others' ? 'Late' : 'Impossible'}: ${washed ? 'fit for water' : 'packed'} ${formatDuration((ready - job.deadline) / MINUTE_MS)} after it is wanted. ${schedule.holdup ? holdupWords(schedule.holdup) : ''}`,
       remedies: [...first, { label: `Agree on ${formatMoment(later, zone)}`, patch: setAt(['deadline'], later) }],
       advice: schedule.holdup?.kind === 'waits' ? 'A warmer, drier room or a faster coat shortens the wait.' : undefined,
     });

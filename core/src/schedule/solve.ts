@@ -14,6 +14,10 @@ export interface JobSchedule {
   readonly steps: readonly PlacedStep[];
   /** When the last step ends, UTC ms; undefined where it cannot be placed. */
   readonly packed?: number;
+  /** When it is what it is wanted as: packed, or fit to be washed. */
+  readonly ready?: number;
+  /** It has a date and is not ready by then. */
+  readonly late: boolean;
   /** The step that finds no room in the hours, where it cannot be placed. */
   readonly unplaced?: WorkStep;
   /** The latest moment at which its next step may begin, were it the only job; undefined without a date or when it is too late. */
@@ -117,6 +121,8 @@ function describe(job: JobToPlace, placement: Placement, windows: readonly Windo
     job: job.job,
     steps: placement.steps,
     packed,
+    ready: packed + (job.readyAfter ?? 0) * MINUTE_MS,
+    late,
     latestStart: latest,
     slack: latest !== undefined && Number.isFinite(next) ? (latest - next) / MINUTE_MS : undefined,
     care,
@@ -151,7 +157,14 @@ export function solveSchedule(problem: Problem, solve: Solver = bestSchedule): S
     schedules.set(
       job.job,
       'unplaced' in placed
-        ? { job: job.job, steps: [], unplaced: job.steps.find(({ id }) => id === placed.unplaced), care: [], broken: [] }
+        ? {
+            job: job.job,
+            steps: [],
+            unplaced: job.steps.find(({ id }) => id === placed.unplaced),
+            care: [],
+            broken: [],
+            late: job.deadline !== undefined,
+          }
         : describe(job, placed, windows, fromNow),
     );
   }

@@ -14,6 +14,7 @@ export const SHORTCUTS: readonly { readonly where: string; readonly keys: readon
       { keys: '?', does: 'this list' },
       { keys: 'B', does: 'bench' },
       { keys: 'J', does: 'jobs' },
+      { keys: 'D', does: 'the days of the week' },
       { keys: 'Q', does: 'quick mark' },
       { keys: 'S', does: 'stock' },
       { keys: 'L', does: 'logbook' },
@@ -35,6 +36,13 @@ export const SHORTCUTS: readonly { readonly where: string; readonly keys: readon
     keys: [
       { keys: '← ↑ → ↓', does: 'nudge by 0.5 mm; with Shift, by 5 mm' },
       { keys: 'Home', does: 'centre it' },
+    ],
+  },
+  {
+    where: 'On a step, in Week',
+    keys: [
+      { keys: '← →', does: 'begin it five minutes sooner or later' },
+      { keys: 'PgUp, PgDn', does: 'an hour sooner or later' },
     ],
   },
   {

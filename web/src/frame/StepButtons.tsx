@@ -2,7 +2,7 @@ import { useEffect, useRef, useState, type MouseEvent } from 'react';
 import type { StepAbout } from '@kolleta/core/finish';
 import { isTimed, type Film, type Machine } from '@kolleta/core/job';
 import { stepTitle } from '@kolleta/core/words';
-import { formatMoment, waitsOpen, type OpenWait, type PlacedStep } from '@kolleta/core/schedule';
+import { formatMoment, waitsOpen, whatMoved, type OpenWait, type PlacedStep } from '@kolleta/core/schedule';
 import { formatDuration, inSentence, MINUTE_MS } from '@kolleta/core/units';
 import { now } from '../storage/clock';
 import { NotKept, NotTheWriter } from '../storage/keeping';
@@ -33,6 +33,9 @@ const AFTER_CUT: ReadonlySet<string> = new Set(['weed', 'tape', 'place', 'paint'
 
 /** Stations at which a piece can be spoiled. */
 const WITH_PIECE: ReadonlySet<string> = new Set(['prepare', 'place', 'paint', 'cure']);
+
+/** A job that is packed so much later is told of, minutes. */
+const TOLD_MIN = 15;
 
 const upper = (text: string) => text.replace(/^./u, (c) => c.toUpperCase());
 
@@ -125,7 +128,20 @@ export function StepButtons({ placed, large = false }: { placed: PlacedStep; lar
     if (!first) return tell('It is in the log already.');
     const took = 'actual' in first && isTimed(first) ? formatDuration(first.actual) : 'not timed';
     const words = `${wrong ? 'Logged' : 'Done'}: ${inSentence(stepTitle(own.step))}, ${took} (planned ${formatDuration(own.step.hands)}).`;
-    return tell(words, { action: { label: 'Undo', run: () => void reverseEvents(events) } });
+    const undo = { action: { label: 'Undo', run: () => void reverseEvents(events) } };
+    tell(words, undo);
+    // what was late or went wrong moves what follows: that is told once it is known
+    void settled()
+      .then((after) => {
+        const later = whatMoved(plan.schedule, after.plan.schedule, step.id).packed.filter(({ by }) => by >= TOLD_MIN);
+        const names = later
+          .slice(0, 2)
+          .map(({ job, by }) => `${jobs.find(({ id: one }) => one === job)?.name ?? 'A job'} is packed ${formatDuration(by)} later.`);
+        if (names.length > 0) tell(`${words} ${names.join(' ')}`, undo);
+      })
+      // what keeps the plan from being there is told by the bands
+      .catch(() => undefined);
+    return undefined;
   };
   const press = async (what: Press, asked = false) => {
     // one press at a time: the second of a double click is none

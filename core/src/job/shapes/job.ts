@@ -82,8 +82,10 @@ export const job = record(
     needs: maybe(list(record({ id, supply: id, amount: number(0, 100_000) }), 100)),
     /** What was laid ready, by the keys of the list of what to gather. */
     gathered: maybe(list(name, 300)),
-    /** When it is wanted packed. */
+    /** When it is wanted. */
     deadline: maybe(instant),
+    /** What it has to be by then: packed, where nothing is said, or cured so far that water may come to it. */
+    wantedAs: maybe(word('packed', 'washed')),
     /** Steps that were put at a moment: they do not begin before. */
     pins: maybe(list(record({ step: text(400, 1), at: instant }), 200)),
     priority: number(-1000, 1000),

@@ -1,7 +1,8 @@
 import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { counted, formatDuration, inSentence, plural } from '@kolleta/core/units';
-import { formatMoment, formatPromise } from '@kolleta/core/schedule';
+import { isWashed } from '@kolleta/core/blanks';
+import { formatDay, formatMoment, formatPromise } from '@kolleta/core/schedule';
 import { holdsCut, readingTitle, removeAt, setAt, type StationId } from '@kolleta/core/job';
 import { download, fileName } from '../../storage/download';
 import { editJob } from '../../storage/editJob';
@@ -10,7 +11,7 @@ import { spoiledOf } from '@kolleta/core/logbook';
 import { useWorkshop } from '../../storage/useWorkshop';
 import { useSettling } from '../../workers/settled';
 import { useTell } from '../../ui/toasts';
-import { TextWord } from '../../ui/tokens';
+import { Choice, TextWord } from '../../ui/tokens';
 import { Strip } from '../../ui/Strip';
 import { Boundary } from '../../ui/Boundary';
 import { useJobPlan, usePlan } from '../../workers/usePlan';
@@ -73,7 +74,8 @@ export function JobPage() {
   const View = VIEWS[current];
   const packed = plan?.schedule.packed;
   const stopAt = plan?.readings.find(holdsCut);
-  const late = job.deadline !== undefined && packed !== undefined && packed > job.deadline;
+  const late = plan?.schedule.late === true && packed !== undefined;
+  const ready = plan?.schedule.ready;
   const exportJob = async () => {
     const { writeJobFile } = await import('@kolleta/core/jobFile');
     download(`${fileName(job.name)}.kolleta-job.json`, writeJobFile(job), 'application/json');
@@ -107,6 +109,19 @@ export function JobPage() {
         </div>
         <p className="ml-auto text-[0.95rem]">
           wanted{' '}
+          {job.deadline !== undefined && ((plan?.recipe.care.length ?? 0) > 0 || job.wantedAs === 'washed') && (
+            <>
+              <Choice
+                label="What it is wanted as"
+                value={job.wantedAs ?? 'packed'}
+                options={[
+                  { value: 'packed', label: 'packed' },
+                  { value: 'washed', label: isWashed(job.piece) ? 'ready to wash' : 'ready for water' },
+                ]}
+                onChange={(as) => edit(setAt(['wantedAs'], as), 'Say what it is wanted as')}
+              />{' '}
+            </>
+          )}
           <MomentWord
             label="Wanted"
             value={job.deadline}
@@ -127,6 +142,7 @@ export function JobPage() {
                 className={`font-head text-[1.02rem] ${fresh ? '' : 'goes-pale'} ${late ? 'text-error' : 'text-success'}`}
               >
                 {formatPromise(packed, zone)}
+                {job.wantedAs === 'washed' && ready !== undefined && `, ready ${formatDay(ready, zone, whole?.at ?? packed)}`}
                 {late && ', too late'}
               </strong>
             </>

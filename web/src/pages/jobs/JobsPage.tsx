@@ -81,7 +81,7 @@ export function JobsPage() {
         {open.map((job) => {
           const own = plan?.jobs.get(job.id);
           const packed = own?.schedule.packed;
-          const late = job.deadline !== undefined && packed !== undefined && packed > job.deadline;
+          const late = own?.schedule.late === true && packed !== undefined;
           const next = own?.schedule.steps.find((s) => s.state !== 'done');
           return (
             <li key={job.id}>

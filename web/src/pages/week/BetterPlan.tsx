@@ -53,10 +53,17 @@ export function BetterPlan({ problem, schedule, jobs, shop }: { problem: Problem
   const { zone } = shop.hours;
   const say = (at: number) => formatPromise(at, zone);
   const late = jobs.flatMap((job) => {
-    const packed = schedule.jobs.get(job.id)?.packed;
-    return packed !== undefined && job.deadline !== undefined && packed > job.deadline
-      ? [{ job, packed, soonest: bound.jobs.get(job.id) }]
-      : [];
+    const { packed, ready, late: isLate } = schedule.jobs.get(job.id) ?? {};
+    if (!isLate || packed === undefined || ready === undefined || job.deadline === undefined) return [];
+    const soonest = bound.jobs.get(job.id);
+    return [
+      {
+        job,
+        packed,
+        by: ready - job.deadline,
+        never: soonest !== undefined && soonest + ready - packed > job.deadline ? soonest : undefined,
+      },
+    ];
   });
   const better = found && compareCosts(found.cost, now) < 0 ? found : undefined;
   const best = now.last <= bound.last + 15 * 60_000 && lateInAll(now) <= bound.late + 1e-6 && mendable(schedule.solution) === 0;
@@ -90,12 +97,10 @@ export function BetterPlan({ problem, schedule, jobs, shop }: { problem: Problem
   return (
     <section aria-label="How good this plan is" className="sheet flex flex-col gap-2 px-4 py-3 print:hidden">
       <h2 className="text-lg font-bold">How good this plan is</h2>
-      {late.map(({ job, packed, soonest }) => (
+      {late.map(({ job, packed, by, never }) => (
         <p key={job.id}>
-          <strong>{job.name}</strong> is packed {say(packed)}, {formatDuration((packed - job.deadline!) / 60_000)} late.{' '}
-          {soonest !== undefined && soonest > job.deadline!
-            ? `No plan can pack it before ${say(soonest)}.`
-            : 'By itself it could be in time.'}
+          <strong>{job.name}</strong> is packed {say(packed)}, {formatDuration(by / 60_000)} late.{' '}
+          {never !== undefined ? `No plan can pack it before ${say(never)}.` : 'By itself it could be in time.'}
         </p>
       ))}
       <p>

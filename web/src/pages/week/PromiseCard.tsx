@@ -25,7 +25,7 @@ interface Asked {
 
 /** A job like another, for so many pieces. */
 function orderLike({ job, name }: Pick<JobPattern, 'job' | 'name'>, { count, wanted }: Asked, names: readonly string[]): Job {
-  const { deadline: _, pins: __, ...fresh } = copyJob(job, newId(), names.includes(name) ? nameOfCopy(name, names) : name, now());
+  const fresh = copyJob(job, newId(), names.includes(name) ? nameOfCopy(name, names) : name, now());
   const rows = fresh.list?.rows ?? [];
   return {
     ...fresh,

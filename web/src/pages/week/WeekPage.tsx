@@ -83,7 +83,7 @@ export function WeekPage() {
     download(`${fileName(shop.name)}.ics`, writeCalendar(schedule.steps, open, shop.name, plan.at), 'text/calendar');
   };
   const end = waiting.reduce((last, one) => Math.max(last, one.end), 0);
-  const lates = open.filter(({ id, deadline }) => deadline !== undefined && (schedule.jobs.get(id)?.packed ?? 0) > deadline);
+  const lates = open.filter(({ id }) => schedule.jobs.get(id)?.late);
   return (
     <div className="flex flex-col gap-3">
       <div className="flex flex-wrap items-baseline gap-x-4 gap-y-1 px-1 print:hidden">

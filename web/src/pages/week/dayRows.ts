@@ -92,7 +92,7 @@ export function dayRows(schedule: Schedule, jobs: readonly Job[], hours: Hours, 
       waits: inRows(within(waits)),
       wanted: jobs
         .filter(({ deadline, closed }) => !closed && deadline !== undefined && deadline >= midnight && deadline < next)
-        .map(({ id, name, deadline }) => ({ job: id, name, at: deadline!, late: (schedule.jobs.get(id)?.packed ?? Infinity) > deadline! })),
+        .map(({ id, name, deadline }) => ({ job: id, name, at: deadline!, late: schedule.jobs.get(id)?.late ?? true })),
     };
   });
 }
