@@ -1,3 +1,4 @@
+// Longer than 300 lines: one workshop is drawn from one run of random numbers, and each part of it asks for the next.
 import {
   COATS,
   CONTACTS,

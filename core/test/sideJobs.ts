@@ -1,3 +1,4 @@
+// Longer than 300 lines: it is one table, a row a side job.
 import type { Artwork, Feature, Job, Mark, Piece, PieceList, Shop, Zone } from '../src/job';
 
 /** A plain drawing of one shape, its corners in any unit. */
