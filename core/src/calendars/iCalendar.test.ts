@@ -1,5 +1,6 @@
 import { expect, describe, it } from '@jest/globals';
 import * as nodeIcal from 'node-ical';
+import { calendarFile as file } from '../../test/calendarFile';
 import { DEMO_START, demoWorkshop } from '../../test/sampleJobs';
 import { shippedFaces } from '../../test/faces';
 import { planWorkshop } from '../plan';
@@ -9,15 +10,6 @@ import { MOST_OFF, readDaysOff, writeCalendar } from './iCalendar';
 const ZONE = 'Europe/Dublin';
 const NOW = Date.parse('2026-12-01T09:40:00Z');
 const UNTIL = Date.parse('2027-06-01T00:00:00Z');
-const file = (...entries: string[]) =>
-  [
-    'BEGIN:VCALENDAR',
-    'VERSION:2.0',
-    'PRODID:-//test//EN',
-    ...entries.flatMap((entry, i) => ['BEGIN:VEVENT', `UID:${i}`, ...entry.split('\n'), 'END:VEVENT']),
-    'END:VCALENDAR',
-    '',
-  ].join('\r\n');
 const read = (text: string, zone = ZONE) => readDaysOff(text, 'off.ics', zone, NOW, UNTIL);
 const spans = (text: string, zone?: string) => {
   const found = read(text, zone);

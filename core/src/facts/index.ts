@@ -24,3 +24,4 @@ export * from './stepKinds';
 export * from './supplyKinds';
 export * from './supplyUses';
 export * from './surfaces';
+export * from './workday';

@@ -1,4 +1,5 @@
 import type { Static } from 'typebox';
+import type { hours } from './shapes/hours';
 import type * as shop from './shapes/shop';
 
 /* What a workshop is and has, as types: each is described where its shape is defined, from which the schema of the files is written too. */
@@ -6,7 +7,7 @@ export type Film = Static<typeof shop.film>;
 export type Tape = Static<typeof shop.tape>;
 export type Paint = Static<typeof shop.paint>;
 export type Machine = Static<typeof shop.machine>;
-export type Hours = Static<typeof shop.hours>;
+export type Hours = Static<typeof hours>;
 export type Climate = Static<typeof shop.climate>;
 export type ShelfItem = Static<typeof shop.shelfItem>;
 export type OwnBlank = Static<typeof shop.ownBlank>;

@@ -41,7 +41,7 @@ const EXACT_TRIES = 6;
 /** Nearer than this nobody measures, mm. */
 const EXACT_MM = 0.005;
 
-/** A drawing that comes out larger than it was made is made again, larger by such steps: a little more or less finds it there already. */
+/** What is drawn larger than its zone is drawn larger by such steps: for a little more or less it is there already. */
 const LARGER = 1.5;
 
 /** What a drawing is made to fill: the zone, or more where typed sides make it larger, so that curves stay fine. */

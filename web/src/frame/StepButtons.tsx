@@ -1,4 +1,5 @@
 import { useEffect, useRef, useState, type MouseEvent } from 'react';
+import { WORKDAY } from '@kolleta/core/facts';
 import type { StepAbout } from '@kolleta/core/finish';
 import { isTimed, type Film, type Machine } from '@kolleta/core/job';
 import { stepTitle } from '@kolleta/core/words';
@@ -33,9 +34,6 @@ const AFTER_CUT: ReadonlySet<string> = new Set(['weed', 'tape', 'place', 'paint'
 
 /** Stations at which a piece can be spoiled. */
 const WITH_PIECE: ReadonlySet<string> = new Set(['prepare', 'place', 'paint', 'cure']);
-
-/** A job that is packed so much later is told of, minutes. */
-const TOLD_MIN = 15;
 
 const upper = (text: string) => text.replace(/^./u, (c) => c.toUpperCase());
 
@@ -133,7 +131,7 @@ export function StepButtons({ placed, large = false }: { placed: PlacedStep; lar
     // what was late or went wrong moves what follows: that is told once it is known
     void settled()
       .then((after) => {
-        const later = whatMoved(plan.schedule, after.plan.schedule, step.id).packed.filter(({ by }) => by >= TOLD_MIN);
+        const later = whatMoved(plan.schedule, after.plan.schedule, step.id).packed.filter(({ by }) => by >= WORKDAY.told);
         const names = later
           .slice(0, 2)
           .map(({ job, by }) => `${jobs.find(({ id: one }) => one === job)?.name ?? 'A job'} is packed ${formatDuration(by)} later.`);

@@ -1,9 +1,6 @@
 import { expose } from 'comlink';
 import {
   bestSchedule,
-  boundOf,
-  costOf,
-  endOf,
   eveningsFor,
   isKept,
   promiseOf,
@@ -12,19 +9,14 @@ import {
   type JobToPlace,
   type OrderPromise,
   type Problem,
-  type ScheduleBound,
   type ScheduleCost,
 } from '@kolleta/core/schedule';
-import type { JobId, StepId } from '@kolleta/core/job';
+import type { StepId } from '@kolleta/core/job';
 
 /** The best plan so far. */
 export interface ScheduleFind {
   readonly order: readonly StepId[];
   readonly cost: ScheduleCost;
-  /** What no plan can do better than. */
-  readonly bound: ScheduleBound;
-  /** When each job is packed by it, UTC ms; none where it finds no room. */
-  readonly packed: ReadonlyMap<JobId, number>;
 }
 
 /** What an order would mean. */
@@ -47,16 +39,7 @@ const planner = {
   look(problem: Problem, order: readonly StepId[] | undefined, rounds: number, seed: number): ScheduleFind {
     const from = order ? { ...problem, order } : problem;
     const found = searchSchedule(problem, bestSchedule(from), { rounds, seed }, problem.pinned);
-    const packed = [...found.solution].flatMap(([job, placed]): [JobId, number][] => {
-      const end = endOf(placed);
-      return end === undefined ? [] : [[job, end]];
-    });
-    return {
-      order: found.order.map(({ id }) => id),
-      cost: costOf(problem, found.solution),
-      bound: boundOf(problem),
-      packed: new Map(packed),
-    };
+    return { order: found.order.map(({ id }) => id), cost: found.cost };
   },
   /** What an order would mean, and what would let it be in time where it is not. */
   promise(problem: Problem, order: JobToPlace, half: JobToPlace | undefined): OrderAnswer {

@@ -13,28 +13,10 @@ import {
 } from '../../facts';
 import { drawnPart } from './artwork';
 import { filmOutline } from './event';
+import { hours, person } from './hours';
 import { job, ownStep } from './job';
 import { coat, coats, contact, ground, leftOut, shape } from './piece';
-import {
-  colour,
-  id,
-  instant,
-  list,
-  maybe,
-  measure,
-  name,
-  number,
-  over0,
-  place,
-  price,
-  record,
-  rowOf,
-  text,
-  whole,
-  word,
-  words,
-  yes,
-} from './shape';
+import { colour, id, list, maybe, measure, name, number, over0, place, price, record, rowOf, text, whole, word, words, yes } from './shape';
 
 /** A sheet or an offcut that lies beside the roll, mm. */
 export const filmPiece = record(
@@ -173,39 +155,6 @@ export const machine = record(
     note: maybe(words),
   },
   'machine',
-);
-
-const minutes = { type: 'number', minimum: 0, maximum: 1440 };
-/** Working times a weekday, Sunday first; minutes after midnight. */
-const week = Type.Unsafe<[start: number, end: number][][]>({
-  type: 'array',
-  minItems: 7,
-  maxItems: 7,
-  items: { type: 'array', maxItems: 6, items: { type: 'array', minItems: 2, maxItems: 2, items: minutes } },
-});
-
-/** Somebody who works here. */
-const person = record(
-  {
-    id,
-    name,
-    /** When they work, where that is not when the workshop does. */
-    week: maybe(week),
-  },
-  'person',
-);
-
-export const hours = record(
-  {
-    /** IANA zone. */
-    zone: text(60, 1),
-    week,
-    /** Spans that are worked beside the week, as when somebody says that they are at it now. */
-    extra: maybe(list(record({ id, start: instant, end: instant }), 200)),
-    /** Days and hours off, of one person or of all. */
-    off: maybe(list(record({ id, start: instant, end: instant, name: maybe(name), who: maybe(id) }), 1000)),
-  },
-  'hours',
 );
 
 export const climate = record({
