@@ -1,4 +1,5 @@
 import type { Page } from '@playwright/test';
+import { calendarFile as calendar } from '../core/test/calendarFile';
 import { drop, expect, kept, openBench, openStation, planned, reading, test, textOf, type } from './workshop';
 
 const week = async (page: Page) => {
@@ -8,16 +9,6 @@ const week = async (page: Page) => {
 };
 /** A step on the days, by how its title and job begin. */
 const step = (page: Page, name: RegExp) => page.locator('.week-step').and(page.getByRole('button', { name })).first();
-const calendar = (...entries: string[]) =>
-  [
-    'BEGIN:VCALENDAR',
-    'VERSION:2.0',
-    'PRODID:-//test//EN',
-    ...entries.flatMap((entry, i) => ['BEGIN:VEVENT', `UID:${i}`, ...entry.split('\n'), 'END:VEVENT']),
-    'END:VCALENDAR',
-    '',
-  ].join('\r\n');
-
 test('a step is dragged to another time: the rest gives way, it says why where it cannot, and it is taken back', async ({ page }) => {
   await week(page);
   await expect(page.getByText('Everything with a date is packed in time.')).toBeVisible();
@@ -46,6 +37,15 @@ test('a step is dragged to another time: the rest gives way, it says why where i
   await type(page, 'When it begins', 'tue 1 dec 10:00');
   await planned(page);
   await expect(chosen).toContainText(/You put it at Tue 1 Dec 10:00\. It begins Tue 1 Dec 1\d:\d\d: (alcohol dries only at|“)/);
+  // what is over, or further off than is planned, is refused and nothing changes
+  for (const [moment, words] of [
+    ['yesterday 9:00', 'That moment is over.'],
+    ['in 5 years', 'Nothing is planned more than 200 days ahead.'],
+  ] as const) {
+    await type(page, 'When it begins', moment);
+    await expect(page.getByRole('alert').filter({ hasText: words })).toBeVisible();
+    await expect(chosen).toContainText('You put it at Tue 1 Dec 10:00.');
+  }
   // it stays over a reload, until it is let go
   await kept(page);
   await page.reload();
@@ -119,7 +119,7 @@ test('before an order is taken its date is known, what it delays, and what would
   await order.getByRole('button', { name: 'When can it be packed?' }).click();
   await expect(order).toContainText(/Not by then\. It is packed/, { timeout: 30_000 });
   await expect(order).toContainText(/Its hands-on work alone|while the workshop is closed|The longest wait|other jobs have the hands/);
-  await expect(order).toContainText(/evenings? of two and a half hours|Half of it|Neither five evenings nor half the number would do/);
+  await expect(order).toContainText(/evenings? of 2 h 30|Half of it|Neither 5 evenings nor half the number would do/);
   // as many as can be, and it is taken
   await type(page, 'How many pieces', '6');
   await type(page, 'Wanted by', 'sat 5 dec 12:00');
@@ -168,4 +168,37 @@ test('a date may be that of the first wash: the adhesive has to have its days be
   await planned(page);
   await expect(promise).toContainText('ready Fri 4 Dec');
   await expect(promise).not.toContainText('too late');
+});
+
+test('what is still tacky when its wait is over is left to dry on, and other work comes first', async ({ page }) => {
+  await page.clock.install({ time: new Date('2026-12-01T09:40:00Z') });
+  await openBench(page);
+  // only the board, whose stain dries until half past one
+  for (const job of [
+    'regatta-prizes',
+    'crew-flasks',
+    'boat-numbers',
+    'tankards',
+    'bailer-buckets',
+    'door-hours',
+    'trophy-bowl',
+    'kit-labels',
+    'pennant',
+  ]) {
+    await page.goto(`/#/job/${job}/log`);
+    await page.getByRole('button', { name: 'Close the job' }).click();
+    await expect(page).toHaveURL(/jobs$/);
+  }
+  await kept(page);
+  await page.goto('/#/week');
+  const seal = step(page, /^Seal the oak board/);
+  await expect(seal).toHaveAccessibleName(/13:3\d/);
+  await page.clock.fastForward('04:05:00');
+  await page.goto('/#/');
+  await page.reload();
+  await expect(page.getByRole('heading', { name: /^Seal the oak board/ })).toBeVisible();
+  await page.getByRole('button', { name: 'Still tacky' }).click();
+  await expect(page.getByRole('status').filter({ hasText: /It is left to dry until 1\d:\d\d\./ })).toBeVisible();
+  await planned(page);
+  await expect(page.getByRole('region', { name: 'Now' })).not.toContainText('Seal the oak board');
 });

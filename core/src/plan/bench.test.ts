@@ -53,6 +53,29 @@ describe('what events say about steps', () => {
 });
 
 describe('the Bench', () => {
+  it('says before the day ends what may not stand until the next', () => {
+    const bowl = demo.jobs.filter(({ id }) => id === 'trophy-bowl');
+    const at = Date.parse('2026-12-01T17:40:00Z');
+    const plan = (events: WorkEvent[], now: number) => planWorkshop(bowl, demo.shop, events, now, faces, memo);
+    // all is done up to the cream: it may stay on for a quarter of an hour
+    const { steps } = plan([], at - 60 * MIN).schedule.jobs.get('trophy-bowl')!;
+    const upTo = steps.slice(
+      0,
+      steps.findIndex(({ step }) => step.kind === 'rinse'),
+    );
+    expect(upTo.at(-1)!.step.kind).toBe('etch');
+    const events = upTo.map(({ step }, i) => done(step.id, at - (upTo.length - 1 - i) * MIN));
+    const night = plan(events, at).bench.watch.filter(({ id }) => id.startsWith('night:'));
+    expect(night.map(({ lead, text }) => `${lead} ${text}`)).toEqual([
+      expect.stringMatching(/^Before you go: .*[Rr]inse.* by 17:55\. It cannot stand until tomorrow\.$/),
+    ]);
+    // long before the end of the day nothing is said of it
+    const early = plan(
+      upTo.map(({ step }, i) => done(step.id, at - 6 * 60 * MIN - (upTo.length - 1 - i) * MIN)),
+      at - 6 * 60 * MIN,
+    );
+    expect(early.bench.watch.filter(({ id }) => id.startsWith('night:'))).toEqual([]);
+  });
   it('at night shows the next step and that its time has not come', () => {
     const night = benchAt(Date.parse('2026-12-01T22:00:00Z'));
     expect(night.due).toBe(false);

@@ -1,11 +1,9 @@
+import { WORKDAY } from '../facts';
 import { inSentence, DAY, MINUTE_MS } from '../units';
 import type { Id, Job, JobId, Reading, Shop, StepId, WorkEvent } from '../job';
 import { stepFacts } from '../logbook';
 import { beforeNight, dayEnd, formatTime, type PlacedStep, type Schedule } from '../schedule';
 import { careWords, stepTitle, stepWords, waitWords } from '../words';
-
-/** From so long before the day ends it is said what may not stand overnight, ms. */
-const BEFORE_NIGHT_MS = 150 * MINUTE_MS;
 
 /** Something on the drying rack. */
 export interface RackItem {
@@ -171,7 +169,7 @@ export function benchOf(
   }
   // an hour or two before the day ends: what may not stand until the next
   const day = dayEnd(schedule.windows, now);
-  if (day && day.end - now <= BEFORE_NIGHT_MS)
+  if (day && day.end - now <= WORKDAY.beforeNight * MINUTE_MS)
     for (const { placed, by } of beforeNight(schedule, now))
       watch.push({
         ...{ id: `night:${placed.step.id}`, job: placed.step.job, verdict: 'watch', lead: 'Before you go:', station: placed.step.station },

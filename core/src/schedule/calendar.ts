@@ -1,4 +1,5 @@
 import { TZDate, tzOffset } from '@date-fns/tz';
+import { WORKDAY } from '../facts';
 import { MINUTE_MS } from '../units';
 import type { Hours, Id } from '../job';
 
@@ -85,6 +86,17 @@ export function joinedWindows(spans: readonly Window[]): Window[] {
     else all.push(span);
   }
   return all;
+}
+
+/** Hours as days: from the first to the last of those that no night lies between. */
+export function workingDays(windows: readonly Window[]): Window[] {
+  const days: Window[] = [];
+  for (const { start, end } of windows) {
+    const last = days.at(-1);
+    if (last && start - last.end < WORKDAY.night * MINUTE_MS) days[days.length - 1] = { start: last.start, end };
+    else days.push({ start, end });
+  }
+  return days;
 }
 
 /** What two lists of windows, each sorted and apart, share from a moment on. */

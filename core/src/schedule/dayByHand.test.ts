@@ -2,6 +2,7 @@ import { describe, expect, it } from '@jest/globals';
 import { SCHEDULE_NOW } from '../../test/randomSchedules';
 import { testStep } from '../../test/steps';
 import type { WorkStep } from '../finish';
+import { dryOn } from './dryOn';
 import { heldBack, heldBackWords } from './heldBack';
 import { beforeNight, dayEnd } from './overnight';
 import type { JobToPlace, Problem, StepFact } from './problem';
@@ -97,11 +98,13 @@ describe('an order, before it is taken', () => {
     expect(isKept(found, undefined)).toBe(true);
   });
   it('tells whom it delays, and is no promise where that one is late for it', () => {
-    const soon = SCHEDULE_NOW + 200 * MIN;
-    const found = promiseOf(problem([busy]), now, order(170, soon));
-    const [delay] = found.delays;
-    if (found.order.packed! <= soon) expect(delay).toMatchObject({ job: 'busy', late: true });
+    // the first to be wanted goes first: the other has its hands only after it
+    const soon = SCHEDULE_NOW + 300 * MIN;
+    const found = promiseOf(problem([{ ...busy, priority: -1 }]), now, order(240, soon));
+    expect(found.order.packed).toBeLessThanOrEqual(soon);
+    expect(found.delays).toMatchObject([{ job: 'busy', late: true }]);
     expect(isKept(found, soon)).toBe(false);
+    expect(isKept(found, undefined)).toBe(false);
   });
   it('may be had with evenings, the fewest that do; with none where even five do not', () => {
     // ten hours are left until then, and eleven are wanted
@@ -114,6 +117,32 @@ describe('an order, before it is taken', () => {
     const more = withEvenings(alone, 1);
     expect(isKept(promiseOf(more, solveSchedule(more), much), noon)).toBe(true);
     expect(eveningsFor(alone, order(60 * 60, noon), noon)).toBeUndefined();
+  });
+});
+
+describe('a piece that is still tacky', () => {
+  const coat = testStep('coat', { hands: 20, kind: 'coat' });
+  const wait = (least: number, most: number | undefined, why: 'recoat' | 'etched' = 'recoat') =>
+    testStep('next', { hands: 5, after: [{ step: 'coat', least, why, ...(most === undefined ? {} : { most }) }] });
+  const done: [string, StepFact][] = [['coat', { startedAt: SCHEDULE_NOW - 120 * MIN, doneAt: SCHEDULE_NOW - 80 * MIN }]];
+  const until = (next: WorkStep) => {
+    const { steps } = solveSchedule(problem([job('a', [coat, next])], done));
+    const found = dryOn(
+      steps.find(({ step }) => step.id === 'next')!,
+      steps,
+      SCHEDULE_NOW,
+    );
+    return found === undefined ? undefined : (found - SCHEDULE_NOW) / MIN;
+  };
+  it('dries on for a quarter of its wait, ten minutes at least, and never beyond its greatest wait', () => {
+    expect(until(wait(80, undefined))).toBe(20);
+    expect(until(wait(20, undefined))).toBe(10);
+    expect(until(wait(80, 90))).toBe(10);
+    expect(until(wait(80, 83))).toBeUndefined();
+  });
+  it('is none where cream etches, or nothing dries for long', () => {
+    expect(until(wait(80, undefined, 'etched'))).toBeUndefined();
+    expect(until(wait(5, undefined))).toBeUndefined();
   });
 });
 

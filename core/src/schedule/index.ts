@@ -3,6 +3,7 @@ export * from './checkSolution';
 export * from './bestSchedule';
 export * from './bounds';
 export * from './cost';
+export * from './dryOn';
 export * from './heldBack';
 export * from './listSchedule';
 export * from './overnight';

@@ -1,9 +1,7 @@
 import { MINUTE_MS } from '../units';
+import { workingDays } from './calendar';
 import type { PlacedStep } from './problem';
 import type { Schedule } from './solve';
-
-/** Hours that lie further apart than this are two days, ms. */
-const NIGHT_MS = 4 * 60 * MINUTE_MS;
 
 /** What cannot stand until the next day: a step that has to be done before, and the moment by when. */
 export interface BeforeNight {
@@ -13,11 +11,10 @@ export interface BeforeNight {
 
 /** The end of the working day that runs at a moment, and the beginning of the next; undefined outside hours. */
 export function dayEnd(windows: Schedule['windows'], at: number): { end: number; next: number } | undefined {
-  const i = windows.findIndex(({ start, end }) => start <= at && at < end);
-  if (i < 0) return undefined;
-  let last = i;
-  while (windows[last + 1] && windows[last + 1]!.start - windows[last]!.end < NIGHT_MS) last += 1;
-  return { end: windows[last]!.end, next: windows[last + 1]?.start ?? Infinity };
+  if (!windows.some(({ start, end }) => start <= at && at < end)) return undefined;
+  const days = workingDays(windows);
+  const i = days.findIndex(({ end }) => at < end);
+  return { end: days[i]!.end, next: days[i + 1]?.start ?? Infinity };
 }
 
 /**

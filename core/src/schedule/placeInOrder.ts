@@ -3,8 +3,8 @@ import type { WorkStep } from '../finish';
 import type { Need } from '../facts';
 import type { Id, JobId, StepId } from '../job';
 import { firstEndingAfter, joinedWindows, sharedWindows, takeOut, type Window } from './calendar';
-import { ceilTo, findSpans, GRAIN_MS, MOST_PUTS } from './placeSteps';
-import { peopleOf, runningSpan, type PlacedStep, type Placement, type Problem, type Solution, type Unplaced } from './problem';
+import { ceilTo, findSpans, MOST_PUTS } from './placeSteps';
+import { GRAIN_MS, peopleOf, runningSpan, type PlacedStep, type Placement, type Problem, type Solution, type Unplaced } from './problem';
 
 /** A problem made ready for being solved many times. */
 export interface Ready {
@@ -109,24 +109,32 @@ export function placeInOrder(
   const { now, resources } = problem;
   const unplaced = new Map<JobId, StepId>();
   let steps = order;
+  let pins = pinned;
   for (;;) {
     const result = attempt(steps);
     if (!result) return undefined;
     if (!('lost' in result)) return gathered(result.placed, result.broken);
-    unplaced.set(result.lost.job, result.lost.id);
-    steps = steps.filter(({ job }) => job !== result.lost.job);
+    const { job, id } = result.lost;
+    const own = new Set(steps.flatMap((step) => (step.job === job && pins.has(step.id) ? [step.id] : [])));
+    if (own.size > 0) {
+      // a step that was put where its job finds no room any more goes back to its own time
+      pins = new Map([...pins].filter(([step]) => !own.has(step)));
+      continue;
+    }
+    unplaced.set(job, id);
+    steps = steps.filter((step) => step.job !== job);
   }
 
   /** Time that is kept for steps that were put at a moment, where somebody is there to do them. */
   function reserved(list: readonly WorkStep[]): Map<StepId, { span: Window; crew: readonly number[] }> {
     const kept = new Map<StepId, { span: Window; crew: readonly number[] }>();
-    if (pinned.size === 0) return kept;
+    if (pins.size === 0) return kept;
     const within = (windows: readonly Window[], { start, end }: Window) => {
       const window = windows[firstEndingAfter(windows, start)];
       return window !== undefined && window.start <= start && window.end >= end;
     };
     for (const step of list) {
-      const at = pinned.get(step.id);
+      const at = pins.get(step.id);
       if (at === undefined || at < now) continue;
       const span = { start: at, end: at + Math.max(1, step.hands) * MINUTE_MS };
       const taken = (k: number) =>
@@ -141,7 +149,7 @@ export function placeInOrder(
   function attempt(list: readonly WorkStep[]): Attempt | undefined {
     const position = new Map(list.map((step, i) => [step.id, i]));
     const placed = new Map<StepId, PlacedStep>(begun.map((one) => [one.step.id, one]));
-    let notBefore = new Map<StepId, number>(pinned);
+    let notBefore = new Map<StepId, number>(pins);
     const puts = new Map<string, number>();
     const given = new Set<string>();
     const broken: { at: number; job: JobId; one: Placement['broken'][number] }[] = [];
@@ -180,7 +188,7 @@ export function placeInOrder(
         // put off beyond the end of the calendar: rather a wait that is broken than a step without room
         for (const key of puts.keys()) given.add(key);
         if (given.size > limits.broken) return undefined;
-        notBefore = new Map(pinned);
+        notBefore = new Map(pins);
         for (const { id } of list.slice(0, i)) placed.delete(id);
         [free.length, broken.length, i] = [1, 0, -1];
         continue;
@@ -210,7 +218,7 @@ export function placeInOrder(
           given.add(key);
           if (given.size > limits.broken) return undefined;
           notBefore.delete(lag.step);
-          const pin = pinned.get(lag.step);
+          const pin = pins.get(lag.step);
           if (pin !== undefined) notBefore.set(lag.step, pin);
         } else {
           const put = ceilTo(start - lag.most * MINUTE_MS - (other.end - other.start), GRAIN_MS);

@@ -2,10 +2,7 @@ import { MINUTE_MS } from '../units';
 import type { WorkStep } from '../finish';
 import type { StepId } from '../job';
 import { firstEndingAfter, takeOut, type Window } from './calendar';
-import { runningSpan, type PlacedStep, type Placement, type StepFact, type Unplaced } from './problem';
-
-/** Starts fall on whole fives of minutes. */
-export const GRAIN_MS = 5 * MINUTE_MS;
+import { GRAIN_MS, runningSpan, type PlacedStep, type Placement, type StepFact, type Unplaced } from './problem';
 
 /** A step is put off at most so often for the sake of one wait: about two weeks of days. */
 export const MOST_PUTS = 24;

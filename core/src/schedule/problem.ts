@@ -1,8 +1,11 @@
 import { MINUTE_MS } from '../units';
 import type { CareWait, Lag, WorkStep } from '../finish';
-import type { Need } from '../facts';
+import { WORKDAY, type Need } from '../facts';
 import type { Id, JobId, StepId } from '../job';
 import { joinedWindows, type Window } from './calendar';
+
+/** Starts fall on whole steps of so many ms. */
+export const GRAIN_MS = WORKDAY.grain * MINUTE_MS;
 
 /** A job with its steps, each in the list after those that it waits for. */
 export interface JobToPlace {

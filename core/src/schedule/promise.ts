@@ -1,6 +1,7 @@
+import { WORKDAY } from '../facts';
 import { MINUTE_MS } from '../units';
 import type { JobId } from '../job';
-import { joinedWindows, type Window } from './calendar';
+import { joinedWindows, workingDays, type Window } from './calendar';
 import type { JobToPlace, Problem, Resource } from './problem';
 import { solveSchedule, type JobSchedule, type Schedule } from './solve';
 
@@ -40,19 +41,16 @@ export const isKept = ({ order, delays }: OrderPromise, wanted: number | undefin
   order.broken.length === 0 &&
   !delays.some(({ late }) => late);
 
-/** Hours that are worked more in an evening, and how long after the day's last hour they begin. */
-const EVENING = { after: 60 * MINUTE_MS, long: 150 * MINUTE_MS };
-/** More evenings than this nobody is asked for. */
-export const MOST_EVENINGS = 5;
+/** Evenings are looked for in so many spans of hours at the beginning of a calendar. */
+const LOOKED_AT = 60;
 const DAY_MS = 24 * 60 * MINUTE_MS;
 
-/** The first evenings of a problem's hands: after the last hour of each day that is worked. */
-function eveningsOf(windows: readonly Window[], count: number): Window[] {
-  const lasts = windows.filter((window, i) => {
-    const next = windows[i + 1];
-    return !next || next.start - window.end > 4 * 60 * MINUTE_MS;
-  });
-  return lasts.slice(0, count).map(({ end }) => ({ start: end + EVENING.after, end: end + EVENING.after + EVENING.long }));
+/** The first evenings of somebody's calendar: after the last hour of each day that is worked. */
+function eveningsOf(calendar: readonly Window[], count: number): Window[] {
+  const { after, long } = WORKDAY.evening;
+  return workingDays(calendar.slice(0, LOOKED_AT))
+    .slice(0, count)
+    .map(({ end }) => ({ start: end + after * MINUTE_MS, end: end + (after + long) * MINUTE_MS }));
 }
 
 /** A problem with evenings worked, by everybody. */
@@ -61,7 +59,7 @@ export function withEvenings(problem: Problem, count: number): Problem {
     ...problem,
     resources: problem.resources.map((resource): Resource => ({
       ...resource,
-      calendar: joinedWindows([...resource.calendar, ...eveningsOf(resource.calendar.slice(0, 60), count)]),
+      calendar: joinedWindows([...resource.calendar, ...eveningsOf(resource.calendar, count)]),
     })),
   };
 }
@@ -73,7 +71,7 @@ export function withEvenings(problem: Problem, count: number): Problem {
  */
 export function eveningsFor(problem: Problem, order: JobToPlace, wanted: number): number | undefined {
   const days = Math.ceil((wanted - problem.now) / DAY_MS);
-  for (let count = 1; count <= Math.min(MOST_EVENINGS, days); count++) {
+  for (let count = 1; count <= Math.min(WORKDAY.evening.most, days); count++) {
     const more = withEvenings(problem, count);
     if (isKept(promiseOf(more, solveSchedule(more), order), wanted)) return count;
   }

@@ -153,6 +153,19 @@ describe('a step that is put at a moment', () => {
   });
 });
 
+describe('a step that is put where its job finds no room', () => {
+  it('goes back to its own time, and no job is lost for it', () => {
+    for (const seed of SEEDS.slice(0, 20)) {
+      const problem = small(seed);
+      const free = bestSchedule(problem);
+      const [, second] = stepsOf(free).filter(({ state }) => state === 'waiting');
+      const far = bestSchedule({ ...problem, pinned: new Map([[second!.step.id, SCHEDULE_NOW + 5 * 365 * 24 * 60 * MIN]]) });
+      expect(checkSolution(problem, far)).toEqual([]);
+      expect([...far.values()].filter((one) => 'unplaced' in one)).toEqual([...free.values()].filter((one) => 'unplaced' in one));
+    }
+  });
+});
+
 describe('who does a step', () => {
   const day = [{ start: SCHEDULE_NOW, end: SCHEDULE_NOW + 480 * MIN }];
   const people: Resource[] = [

@@ -4,8 +4,8 @@ import type { JobId } from '../job';
 import type { Window } from './calendar';
 import { endOf } from './cost';
 import { bestSchedule } from './bestSchedule';
-import { GRAIN_MS, placeSteps } from './placeSteps';
-import { handsOf, type JobToPlace, type PlacedStep, type Placement, type Problem, type Solution, type Solver } from './problem';
+import { placeSteps } from './placeSteps';
+import { GRAIN_MS, handsOf, type JobToPlace, type PlacedStep, type Placement, type Problem, type Solution, type Solver } from './problem';
 
 /** A job in time. */
 export interface JobSchedule {

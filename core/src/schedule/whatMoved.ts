@@ -1,6 +1,6 @@
 import { MINUTE_MS } from '../units';
 import type { JobId, StepId } from '../job';
-import { GRAIN_MS } from './placeSteps';
+import { GRAIN_MS } from './problem';
 import type { Schedule } from './solve';
 
 /** What is other in a plan than it was. */

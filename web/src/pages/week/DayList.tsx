@@ -3,6 +3,7 @@ import { formatDuration } from '@kolleta/core/units';
 import { stepText, stepTitle } from '@kolleta/core/words';
 import { formatMoment, formatTime } from '@kolleta/core/schedule';
 import type { Job, Shop } from '@kolleta/core/job';
+import { doneBy } from '../../frame/doneBy';
 import type { DayRow } from './dayRows';
 
 /** One day as a list, to tick on paper: what is printed of this page. */
@@ -35,7 +36,6 @@ export function DayList({
       </div>
       <ol className="mt-1">
         {blocks.map(({ placed, start, first }) => {
-          const who = (placed.by ?? []).flatMap((id) => shop.people?.find((person) => person.id === id)?.name ?? []);
           return (
             <li key={`${placed.step.id}@${start}`} className="border-base-300/60 flex gap-3 border-t py-1.5 first:border-0">
               <span aria-hidden="true" className="mt-1 hidden size-4 shrink-0 border border-current print:block" />
@@ -51,7 +51,7 @@ export function DayList({
                 </button>{' '}
                 <span className="quiet">
                   · {jobs.find(({ id }) => id === placed.step.job)?.name}
-                  {who.length > 0 && ` · ${who.join(' and ')}`}
+                  {doneBy(placed, shop, ' · ')}
                 </span>
                 <span className="hidden text-[0.86rem] print:block">
                   {stepText(placed.step, shop.lengths, shop.temperatures)} {placed.step.cautions.map((one) => CAUTIONS[one]).join(' ')}

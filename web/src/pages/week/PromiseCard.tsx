@@ -1,5 +1,6 @@
 import { useEffect, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
+import { WORKDAY } from '@kolleta/core/facts';
 import { copyJob, nameOfCopy, type Job, type JobPattern, type Shop } from '@kolleta/core/job';
 import { formatPromise, holdupWords, type Problem } from '@kolleta/core/schedule';
 import { formatDuration } from '@kolleta/core/units';
@@ -56,6 +57,10 @@ export function PromiseCard({ jobs, shop, problem }: { jobs: readonly Job[]; sho
   const { zone } = shop.hours;
   const say = (at: number) => formatPromise(at, zone);
   const ask = async () => {
+    if (asked.wanted !== undefined && asked.wanted <= now()) {
+      tell('That day is over. Type one to come, or no date.', { tone: 'error' });
+      return;
+    }
     setBusy(true);
     try {
       const names = jobs.map(({ name }) => name);
@@ -125,7 +130,7 @@ export function PromiseCard({ jobs, shop, problem }: { jobs: readonly Job[]; sho
               {promise.order.holdup && <p>{holdupWords(promise.order.holdup)}</p>}
               {evenings !== undefined && (
                 <p>
-                  {evenings === 1 ? 'One evening of two and a half hours' : `${evenings} evenings of two and a half hours`} would do it.
+                  {evenings === 1 ? 'One evening' : `${evenings} evenings`} of {formatDuration(WORKDAY.evening.long)} would do it.
                 </p>
               )}
               {half !== undefined && (
@@ -134,7 +139,9 @@ export function PromiseCard({ jobs, shop, problem }: { jobs: readonly Job[]; sho
                 </p>
               )}
               {evenings === undefined && half === undefined && (
-                <p>Neither five evenings nor half the number would do. Agree on a later day, or on work that dries faster.</p>
+                <p>
+                  Neither {WORKDAY.evening.most} evenings nor half the number would do. Agree on a later day, or on work that dries faster.
+                </p>
               )}
             </>
           )}

@@ -3,6 +3,7 @@ import { formatDuration } from '@kolleta/core/units';
 import { stepTitle, waitWords } from '@kolleta/core/words';
 import { formatMoment, heldBack, heldBackWords, type PlacedStep, type Schedule } from '@kolleta/core/schedule';
 import type { Job, Shop } from '@kolleta/core/job';
+import { doneBy } from '../../frame/doneBy';
 import { MomentWord } from '../../frame/MomentWord';
 import { Sentence } from '../../ui/tokens';
 import { unpinStep } from '../../frame/pinStep';
@@ -21,7 +22,6 @@ export function StepPanel({ placed, schedule, job, shop, onPut }: Props) {
   const { zone } = shop.hours;
   const pin = job?.pins?.find((one) => one.step === step.id);
   const say = (at: number) => formatMoment(at, zone);
-  const who = (placed.by ?? []).flatMap((id) => shop.people?.find((person) => person.id === id)?.name ?? []);
   const held = pin && pin.at !== start ? heldBack(placed, pin.at, schedule.steps, schedule.windows) : undefined;
   const own = schedule.jobs.get(step.job)?.steps ?? [];
   const waits = step.after.flatMap((lag) => {
@@ -36,7 +36,7 @@ export function StepPanel({ placed, schedule, job, shop, onPut }: Props) {
           {job?.name}
         </Link>{' '}
         · {formatDuration(step.hands)} of work
-        {who.length > 0 && <> · {who.join(' and ')}</>}
+        {doneBy(placed, shop, ' · ')}
       </p>
       {state === 'waiting' ? (
         <Sentence>
@@ -47,6 +47,7 @@ export function StepPanel({ placed, schedule, job, shop, onPut }: Props) {
             zone={zone}
             onChange={(at) => {
               if (at !== undefined) onPut(placed, at);
+              else if (pin) return unpinStep(step.job, step.id);
               return Promise.resolve(0);
             }}
           />

@@ -1,11 +1,10 @@
 import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import { formatDuration } from '@kolleta/core/units';
 import { stepTitle, stepWords } from '@kolleta/core/words';
-import { formatMoment, formatTime, type PlacedStep } from '@kolleta/core/schedule';
+import { formatMoment, formatTime, GRAIN_MS, type PlacedStep } from '@kolleta/core/schedule';
 import type { Job, Shop } from '@kolleta/core/job';
 import type { DayBlock, DayRow } from './dayRows';
 
-const GRAIN_MS = 5 * 60_000;
 const HOUR_MS = 3_600_000;
 /** Less than this is a press, not a drag, px. */
 const STILL_PX = 4;
@@ -94,7 +93,7 @@ export function WeekDays({ rows, hours, jobs, shop, now, chosen, listed, pinned,
           {ticks.map((tick, i) => (
             <span
               key={tick}
-              className={`quiet measure absolute text-[0.72rem] whitespace-nowrap ${i === 0 ? '' : i === ticks.length - 1 ? '-translate-x-full' : '-translate-x-1/2'} ${i % 2 === 1 && ticks.length > 6 ? 'max-sm:hidden' : ''}`}
+              className={`quiet measure absolute text-[0.72rem] whitespace-nowrap ${i === 0 ? '' : i === ticks.length - 1 ? '-translate-x-full' : '-translate-x-1/2'} ${i % 2 === 1 && ticks.length > 6 ? 'week-odd' : ''}`}
               style={{ left: `${(100 * (tick - hours.from)) / across}%` }}
             >
               {Math.round(tick / HOUR_MS)}
@@ -166,7 +165,7 @@ export function WeekDays({ rows, hours, jobs, shop, now, chosen, listed, pinned,
                 empty ? null : (
                   <span
                     key={person.id}
-                    className="quiet pointer-events-none absolute right-1 text-[0.68rem]"
+                    className="quiet pointer-events-none absolute right-1 max-w-[28%] truncate text-[0.68rem]"
                     style={{ top: `${i * LANE + 0.15}rem` }}
                   >
                     {person.name}

@@ -1,11 +1,12 @@
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { formatDuration } from '@kolleta/core/units';
-import { formatPromise, midnightOf, whatMoved, type PlacedStep, type Schedule } from '@kolleta/core/schedule';
+import { formatPromise, GRAIN_MS, HORIZON_DAYS, midnightOf, whatMoved, type PlacedStep, type Schedule } from '@kolleta/core/schedule';
 import { download, fileName } from '../../storage/download';
 import { undoJob } from '../../storage/editJob';
 import { plainly } from '../../storage/plainly';
 import { useWorkshop } from '../../storage/useWorkshop';
+import { visitDemo } from '../../storage/workshop';
 import { useTell } from '../../ui/toasts';
 import { usePlan } from '../../workers/usePlan';
 import { BetterPlan } from './BetterPlan';
@@ -17,6 +18,7 @@ import { StepPanel } from './StepPanel';
 import { WeekDays } from './WeekDays';
 
 const DAYS = 7;
+const DAY_MS = 24 * 3_600_000;
 
 /** "3 other steps begin later, 2 sooner." */
 function stepsSaid(later: number, sooner: number): string {
@@ -74,6 +76,16 @@ export function WeekPage() {
   const pinned = new Set(open.flatMap(({ pins }) => (pins ?? []).map(({ step }) => step)));
   const choose = (step: string) => setParams({ step }, { replace: true });
   const put = (one: PlacedStep, at: number) => {
+    const wrong =
+      at < plan.at - GRAIN_MS
+        ? 'That moment is over. Put it at one to come.'
+        : at > plan.at + HORIZON_DAYS * DAY_MS
+          ? `Nothing is planned more than ${HORIZON_DAYS} days ahead. Put it at a nearer day.`
+          : undefined;
+    if (wrong) {
+      tell(wrong, { tone: 'error' });
+      return;
+    }
     before.current = { schedule, placed: one };
     choose(one.step.id);
     void pinStep(one.step.job, one.step.id, at);
@@ -83,9 +95,10 @@ export function WeekPage() {
     download(`${fileName(shop.name)}.ics`, writeCalendar(schedule.steps, open, shop.name, plan.at), 'text/calendar');
   };
   const end = waiting.reduce((last, one) => Math.max(last, one.end), 0);
-  const lates = open.filter(({ id }) => schedule.jobs.get(id)?.late);
+  const without = open.filter(({ id }) => schedule.jobs.get(id)?.unplaced !== undefined);
+  const lates = open.filter((job) => schedule.jobs.get(job.id)?.late && !without.includes(job));
   return (
-    <div className="flex flex-col gap-3">
+    <div className="week-whole flex flex-col gap-3">
       <div className="flex flex-wrap items-baseline gap-x-4 gap-y-1 px-1 print:hidden">
         <h1 className="text-[1.65rem] font-extrabold">Week</h1>
         <p>
@@ -95,12 +108,20 @@ export function WeekPage() {
               <Link className="link" to="/jobs">
                 Begin a job
               </Link>{' '}
-              and its steps find their times here.
+              and its steps find their times here, or{' '}
+              <button type="button" className="link" onClick={visitDemo}>
+                see a workshop at work
+              </button>
+              .
             </>
           ) : (
             <>
               {formatDuration(waiting.reduce((sum, { step }) => sum + step.hands, 0))} of work until {formatPromise(end, shop.hours.zone)}.{' '}
-              {lates.length === 0 ? 'Everything with a date is packed in time.' : `Late: ${lates.map(({ name }) => name).join(', ')}.`}
+              {lates.length > 0 && `Late: ${lates.map(({ name }) => name).join(', ')}. `}
+              {without.length > 0 && (
+                <strong className="text-error">No room in your hours: {without.map(({ name }) => name).join(', ')}.</strong>
+              )}
+              {lates.length + without.length === 0 && 'Everything with a date is packed in time.'}
             </>
           )}
         </p>

@@ -1,3 +1,4 @@
+import { useState } from 'react';
 import { removeAt, setAt, type Shop } from '@kolleta/core/job';
 import { HORIZON_DAYS, midnightOf } from '@kolleta/core/schedule';
 import { MomentWord } from '../../frame/MomentWord';
@@ -8,7 +9,6 @@ import { plainly } from '../../storage/plainly';
 import { FileButton } from '../../ui/FileButton';
 import { Choice, Sentence, TextWord } from '../../ui/tokens';
 import { useTell } from '../../ui/toasts';
-import { useState } from 'react';
 
 type Off = NonNullable<Shop['hours']['off']>[number];
 const DAY_MS = 24 * 3_600_000;
