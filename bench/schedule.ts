@@ -1,14 +1,17 @@
-import { randomSchedule } from '../core/test/randomSchedules';
+import { randomSchedule, withNews } from '../core/test/randomSchedules';
 import {
   bestOfAll,
   bestSchedule,
   checkSolution,
   compareCosts,
   costOf,
+  GRAIN_MS,
   lateInAll,
   searchSchedule,
+  standsOf,
   type Problem,
   type ScheduleCost,
+  type Stands,
 } from '../core/src/schedule';
 import { atMost, median, type Figure } from './figure';
 
@@ -58,7 +61,20 @@ export function scheduleFigures(): Figure[] {
     if (costOf(problem, bestSchedule(problem)).broken > bestOfAll(problem)!.cost.broken) broken += 1;
   }
   const firsts = Array.from({ length: 6 }, (_, i) => ms(() => bestSchedule(large(i + 1))));
+  // a step that has to be done again, where dates leave room: what it takes, and how much else moves for it
+  const failures = Array.from({ length: 8 }, (_, i) => {
+    const whole = large(i + 1);
+    const roomy = { ...whole, jobs: whole.jobs.map((job) => ({ ...job, deadline: whole.now + 150 * 24 * 3_600_000 })) };
+    const problem = withNews(roomy, bestSchedule(roomy), 20 + 10 * i, 'failed');
+    let after = new Map() as Stands;
+    const took = ms(() => (after = standsOf(bestSchedule(problem))));
+    const stood = [...after].filter(([id]) => problem.stands!.has(id));
+    const moved = stood.filter(([id, { at }]) => Math.abs(at - problem.stands!.get(id)!.at) >= GRAIN_MS);
+    return { took, share: moved.length / stood.length };
+  });
   return [
+    atMost('schedule/10-jobs-400-steps/failed-step-again', median(failures.map(({ took }) => took)), 300, 'ms'),
+    atMost('schedule/10-jobs-400-steps/failed-step-moves', Math.max(...failures.map(({ share }) => share)), 1 / 3, 'of the other steps'),
     atMost('schedule/small/first-later-than-best-by-5%', later, 0, 'of 400'),
     atMost('schedule/small/search-later-than-best-by-5%', over, 0, 'of 400'),
     atMost('schedule/small/search-not-the-very-best', searched, 20, 'of 400'),

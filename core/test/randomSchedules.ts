@@ -1,7 +1,7 @@
 import type { Need } from '../src/facts';
 import type { WorkStep } from '../src/finish';
 import { numbersFrom } from '../src/geometry';
-import type { JobToPlace, Problem, Resource, StepFact } from '../src/schedule';
+import { standsOf, type JobToPlace, type Problem, type Resource, type Solution, type StepFact } from '../src/schedule';
 import { testStep } from './steps';
 
 const MIN = 60_000;
@@ -84,4 +84,45 @@ export function randomSchedule({
     ...Array.from({ length: cutters }, (_, c): Resource => ({ id: `cutter${c}`, kind: 'cutter', calendar: days(horizon, 0) })),
   ];
   return { jobs: list, resources, fixed, now: SCHEDULE_NOW };
+}
+
+/** What can happen to the step that is to begin next after a while. */
+export type News = 'none' | 'late' | 'early' | 'failed' | 'skipped';
+
+/**
+ * A problem after so many of its steps were done by a plan, and something happened to the next one: it is done late by 40 minutes, done early
+ * after five, has to be done again, or was left out.
+ */
+export function withNews(problem: Problem, plan: Solution, steps: number, news: News): Problem {
+  const all = [...plan.values()]
+    .flatMap((one) => ('unplaced' in one ? [] : one.steps))
+    .filter(({ state }) => state === 'waiting')
+    .toSorted((a, b) => a.start - b.start);
+  const next = all[Math.min(steps, all.length - 1)]!;
+  const took = { none: 0, late: 40, early: 5 - next.step.hands, failed: 0, skipped: -next.step.hands }[news];
+  const now = news === 'none' ? next.start : Math.max(next.start, next.end + took * MIN);
+  const fixed = new Map(problem.fixed);
+  for (const { step, start, end } of all)
+    if (end <= next.start && step.id !== next.step.id) fixed.set(step.id, { startedAt: start, doneAt: end });
+  if (news !== 'none') fixed.set(next.step.id, { startedAt: next.start, doneAt: now });
+  // others that overlap it run
+  for (const { step, start, end } of all)
+    if (start < now && end > next.start && !fixed.has(step.id)) fixed.set(step.id, { startedAt: start });
+  const again = testStep(`${next.step.id}again`, { ...next.step, id: `${next.step.id}again`, after: next.step.after });
+  const jobs = problem.jobs.map((job) =>
+    news !== 'failed' || job.job !== next.step.job
+      ? job
+      : {
+          ...job,
+          steps: job.steps.flatMap((step) => [
+            { ...step, after: step.after.map((lag) => (lag.step === next.step.id ? { ...lag, step: again.id } : lag)) },
+            ...(step.id === next.step.id ? [again] : []),
+          ]),
+        },
+  );
+  const resources = problem.resources.map((one) => ({
+    ...one,
+    calendar: one.calendar.flatMap(({ start, end }) => (end - now >= MIN ? [{ start: Math.max(now, start), end }] : [])),
+  }));
+  return { ...problem, jobs, fixed, resources, now, stands: standsOf(plan) };
 }

@@ -16,4 +16,6 @@ export const WORKDAY = {
   dryOn: { least: 15, share: 1 / 4, more: 10 },
   /** A job that is packed so much later than before is told of. */
   told: 15,
+  /** A plan that moves more than it has to is taken where it is through so much sooner. */
+  sooner: 7 * 24 * 60,
 } as const;

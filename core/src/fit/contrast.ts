@@ -22,8 +22,22 @@ export interface Contrast {
 /** WCAG relative luminance of #rrggbb, 0 to 1. */
 export const luminance = (colour: string): number => wcagLuminance(colour);
 
+/** So many pairs of colours are remembered: every film on every piece is asked about in every plan. */
+const MOST_PAIRS = 2000;
+const judged = new Map<string, Contrast>();
+
 /** Judges one colour on another; both #rrggbb. */
 export function contrastOf(mark: string, ground: string): Contrast {
+  const pair = `${mark} ${ground}`;
+  const known = judged.get(pair);
+  if (known) return known;
+  if (judged.size >= MOST_PAIRS) judged.clear();
+  const found = judgeContrast(mark, ground);
+  judged.set(pair, found);
+  return found;
+}
+
+function judgeContrast(mark: string, ground: string): Contrast {
   const ratio = wcagContrast(mark, ground);
   const difference = colourDifference(mark, ground);
   const stop = difference < CONTRAST.stopDifference || (ratio < CONTRAST.stopRatio && difference < CONTRAST.stopRatioDifference);

@@ -103,17 +103,31 @@ export function gridOfEdges(rings: readonly Ring[], wanted: number): EdgeGrid {
   return {
     met: hit,
     touch(px, py, nx, ny, most, own, beside) {
-      const [cx, cy] = [px + nx * most, py + ny * most];
-      const [left, right] = [columnOf(cx - most), columnOf(cx + most)];
+      const cx = px + nx * most;
+      const cy = py + ny * most;
+      const left = columnOf(cx - most);
+      const right = columnOf(cx + most);
       const high = rowOf(cy + most);
-      let [r, edge, t] = [most, -1, 0];
+      let r = most;
+      let edge = -1;
+      let t = 0;
       for (let row = rowOf(cy - most); row <= high; row++) {
         const end = starts[row * columns + right + 1]!;
         for (let k = starts[row * columns + left]!; k < end; k++) {
           const i = sorted[k]!;
           if (i === own || i === beside) continue;
+          const dx = ux![i]!;
+          const dy = uy![i]!;
+          const wx = px - ax![i]!;
+          const wy = py - ay![i]!;
+          const length = len![i]!;
+          // an edge whose middle is further from the circle's than their reaches is not met by it, nor by one that is smaller
+          const half = length / 2;
+          const mx = wx + r * nx - half * dx;
+          const my = wy + r * ny - half * dy;
+          const reach = r + half;
+          if (mx * mx + my * my > reach * reach) continue;
           // where on the edge the circle meets it, and its radius then
-          const [wx, wy, dx, dy] = [px - ax![i]!, py - ay![i]!, ux![i]!, uy![i]!];
           const side = dx * wy - dy * wx;
           const away = dx * ny - dy * nx;
           const cos = side >= 0 ? away : -away;
@@ -123,7 +137,7 @@ export function gridOfEdges(rings: readonly Ring[], wanted: number): EdgeGrid {
             if (meets >= r) continue;
             // foot of the middle on the edge's line
             const foot = dx * (wx + meets * nx) + dy * (wy + meets * ny);
-            if (foot >= 0 && foot <= len![i]!) {
+            if (foot >= 0 && foot <= length) {
               r = meets;
               edge = i;
               t = foot;
@@ -131,8 +145,9 @@ export function gridOfEdges(rings: readonly Ring[], wanted: number): EdgeGrid {
             }
           }
           for (let last = 0; last < 2; last++) {
-            const to = last * len![i]!;
-            const [qx, qy] = [to * dx - wx, to * dy - wy];
+            const to = last * length;
+            const qx = to * dx - wx;
+            const qy = to * dy - wy;
             const squared = qx * qx + qy * qy;
             const ahead = nx * qx + ny * qy;
             if (ahead <= LEVEL * Math.sqrt(squared)) continue;

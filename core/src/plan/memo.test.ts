@@ -76,6 +76,23 @@ describe('the key of an input', () => {
     expect(anew).toEqual(one);
     expect(keyOf({ ring: anew.ring })).not.toBe(keyOf({ ring: one.ring }));
   });
+  it('reads of a long list of results only which they are, and whatever else is said of each', () => {
+    const memo = new Memo();
+    const ring = ({ n }: { n: number }) => [{ outer: Array.from({ length: 100 }, (_, i) => [i, n]), holes: [] }];
+    const parts = (count: number, other?: number) =>
+      Array.from({ length: count }, (_, i) => ({
+        mark: `m${i}`,
+        copies: i === other ? 2 : 1,
+        region: memo.stage('ring', { n: i % 7 }, ring),
+      }));
+    const seen: unknown[] = [];
+    const spied = parts(100).map((part) => ({ ...part, region: Object.assign(part.region, { toJSON: () => seen.push(part) }) }));
+    keyOf({ parts: spied });
+    expect(seen).toEqual([]);
+    const keys = [parts(100), parts(101), parts(100, 0), parts(100, 99), parts(100).reverse()].map((list) => keyOf({ parts: list }));
+    expect(new Set(keys).size).toBe(keys.length);
+    expect(keyOf({ parts: parts(100) })).toBe(keys[0]);
+  });
   it('tells what can do something by which it is, and refuses a function by itself', () => {
     const face = (id: string) => ({ id, file: () => undefined });
     const mine = face('a');

@@ -2,7 +2,7 @@
 const DEPTH = 5;
 /** So deep a result is looked through for what later stages take of it: the region of a layer. */
 const NAMED = 3;
-/** Longer arrays hold points or parts of outlines: nobody takes one of those by itself. */
+/** Longer arrays hold points or parts of outlines, unless they hold results: nobody takes one of those by itself. */
 const MOST_ITEMS = 64;
 /** Longer data is kept by its hash. */
 const LONG = 400;
@@ -97,6 +97,12 @@ function deepText(value: object): string {
   return hash;
 }
 
+/** Whether an item of a long list is a result or holds one: what that is made of need not be read then. */
+const holdsResult = (item: unknown): boolean =>
+  typeof item === 'object' &&
+  item !== null &&
+  (names.has(item) || Object.values(item).some((part) => typeof part === 'object' && part !== null && names.has(part as object)));
+
 function textOf(value: unknown, depth: number): string {
   if (typeof value === 'number') return Number.isFinite(value) ? String(value) : `${value}!`;
   if (typeof value === 'function') throw new Error('the input of a stage is data: got a function');
@@ -104,7 +110,7 @@ function textOf(value: unknown, depth: number): string {
   const name = names.get(value);
   if (name !== undefined) return `@${name}`;
   if (Array.isArray(value)) {
-    if (depth === 0 || value.length > MOST_ITEMS) return deepText(value);
+    if (depth === 0 || (value.length > MOST_ITEMS && !holdsResult(value[0]))) return deepText(value);
     return `[${value.map((item) => textOf(item, depth - 1)).join(',')}]`;
   }
   // what can do something is not data: a face, a map

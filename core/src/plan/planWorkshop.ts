@@ -24,6 +24,7 @@ import {
   type Problem,
   type Resource,
   type Schedule,
+  type Stands,
 } from '../schedule';
 import { formatLength, MINUTE_MS } from '../units';
 import { benchOf, type Bench } from './bench';
@@ -113,6 +114,8 @@ function asidePlan(job: Job, why: AsideReason): JobPlan {
 export interface PlanOptions {
   /** 'quick' leaves out the readings of thin parts and the second look at each outline (ADR 7), so that a first plan is there sooner. */
   readonly effort?: 'quick' | 'whole';
+  /** Where the steps stand by the plan that people know: what need not move stays there. */
+  readonly stands?: Stands | undefined;
   /** Jobs that took too long before and are set aside from the start. */
   readonly slow?: ReadonlySet<JobId>;
   /** Told which job is begun; nothing when all of them are worked together. */
@@ -161,7 +164,7 @@ export function planWorkshop(
   now: number,
   faces: Faces,
   memo = new Memo(),
-  { effort = 'whole', slow = new Set(), onJob = () => undefined }: PlanOptions = {},
+  { effort = 'whole', slow = new Set(), onJob = () => undefined, stands }: PlanOptions = {},
 ): Plan {
   memo.next();
   const quick = effort === 'quick';
@@ -239,6 +242,7 @@ export function planWorkshop(
     ),
     pinned: new Map(some.flatMap(({ job }) => (job.pins ?? []).map(({ step, at }): [StepId, number] => [step, at]))),
     order: shop.order,
+    stands,
     now,
   });
   const { schedule, problem } = together(stepped, (some) => {

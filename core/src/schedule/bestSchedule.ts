@@ -1,4 +1,5 @@
 import { compareCosts, costOf, wantsBetter } from './cost';
+import { leastChange } from './leastChange';
 import { listSchedule } from './listSchedule';
 import { orderOf, placeInOrder, readyFor, type Ready } from './placeInOrder';
 import { peopleOf, type Problem, type Solution } from './problem';
@@ -29,7 +30,7 @@ function firstOf(problem: Problem): Solution {
   if (alone && !moved && !order?.length) return listSchedule(problem);
   const ready = readyFor(problem);
   const free = alone ? listSchedule(problem) : placeInOrder(ready, inTurn(ready))!;
-  const placed = moved ? placeInOrder(ready, orderOf(ready, free), pinned)! : free;
+  const placed = moved ? placeInOrder(ready, orderOf(ready, free), { pinned })! : free;
   if (!order?.length) return placed;
   const at = new Map(order.map((id, i) => [id, i]));
   // steps that came since go by their job's turn, behind those of their job that were there
@@ -38,15 +39,23 @@ function firstOf(problem: Problem): Solution {
     .map((step) => ({ step, key: (last = at.get(step.id) ?? last + 1e-6) }))
     .toSorted((a, b) => a.key - b.key)
     .map(({ step }) => step);
-  const asKept = placeInOrder(ready, kept, pinned)!;
+  const asKept = placeInOrder(ready, kept, { pinned })!;
   return compareCosts(costOf(problem, asKept), costOf(problem, placed)) < 0 ? asKept : placed;
 }
 
 /**
  * A plan that is there at once: the list, and where by it something would be late, break a wait or find no room, a short search for a better
- * one. Few steps are placed in every order.
+ * one. Few steps are placed in every order. What stood in the plan before stays there, where nothing is later for it.
  */
 export function bestSchedule(problem: Problem): Solution {
+  const anew = bestAnew(problem);
+  if (!problem.stands || problem.stands.size === 0) return anew;
+  const ready = readyFor(problem);
+  return leastChange(ready, inTurn(ready), anew);
+}
+
+/** The same without regard to what stood before. */
+function bestAnew(problem: Problem): Solution {
   const first = firstOf(problem);
   if (!wantsBetter(problem, first)) return first;
   const exact = bestOfAll(problem, problem.pinned);

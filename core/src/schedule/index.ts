@@ -5,6 +5,7 @@ export * from './bounds';
 export * from './cost';
 export * from './dryOn';
 export * from './heldBack';
+export * from './leastChange';
 export * from './listSchedule';
 export * from './overnight';
 export * from './promise';

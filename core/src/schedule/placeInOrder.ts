@@ -36,6 +36,19 @@ function crewsFor(needs: readonly Need[], resources: Problem['resources']): numb
   return crews;
 }
 
+/** What an order of steps is placed with, beside the order. */
+export interface Held {
+  /** Steps that begin at a moment, UTC ms: others leave that time to them; where what they wait for is not ready by then, they begin as soon after
+   * as can be. */
+  readonly pinned?: ReadonlyMap<StepId, number> | undefined;
+  /** Steps that do not begin before a moment, UTC ms, unless a greatest wait asks for it. */
+  readonly notBefore?: ReadonlyMap<StepId, number>;
+  /** Gives up where more greatest waits than these are not kept. */
+  readonly broken?: number;
+  /** Gives up where more steps than these are put off for the sake of greatest waits. */
+  readonly repairs?: number;
+}
+
 /** Makes a problem ready: what has begun is taken out of the time of who does it. */
 export function readyFor(problem: Problem): Ready {
   const { jobs, fixed, now } = problem;
@@ -55,8 +68,12 @@ export function readyFor(problem: Problem): Ready {
     }
     const runs = runningSpan(step, fixed, now);
     if (!runs) continue;
-    // who began it was not written down: each that runs is taken to have other hands, as long as there are any
-    const [own] = crewsFor(step.needs, resources).filter((crew) => people.length === 1 || crew[0] === who % people.length);
+    // whoever was to do it does it; where that is not known, each that runs is taken to have other hands, as long as there are any
+    const able = crewsFor(step.needs, resources);
+    const by = problem.stands?.get(step.id)?.by;
+    const own =
+      able.find((crew) => by && crew.every((k) => by.includes(resources[k]!.id))) ??
+      able.find((crew) => people.length === 1 || crew[0] === who % people.length);
     who += 1;
     for (const i of own ?? []) free[i] = takeOut(free[i]!, [runs]);
     begun.push({ step, ...runs, spans: [runs], ...byOf(own ?? [], resources), state: 'running' });
@@ -77,6 +94,14 @@ export function readyFor(problem: Problem): Ready {
 const byOf = (crew: readonly number[], resources: Problem['resources']): { by?: readonly Id[] } =>
   resources.length > 1 ? { by: crew.map((i) => resources[i]!.id) } : {};
 
+/** Time that is kept for a step, and whose. */
+interface Kept {
+  readonly spans: readonly Window[];
+  readonly crew: readonly number[];
+}
+
+const NONE: ReadonlyMap<StepId, number> = new Map();
+
 /** Repairs of greatest waits in one plan are at most so many, and so many more for each step of it. */
 const MOST_REPAIRS = { least: 300, each: 1 };
 
@@ -94,16 +119,12 @@ type Attempt =
  * all from there on is placed anew.
  *
  * @param order all steps that wait, each after those that it waits for
- * @param pinned steps that begin at a moment, UTC ms: others leave that time to them; where what they wait for is not ready by then, they begin as
- *   soon after as can be
- * @param limits gives up where more greatest waits than these are not kept, or where more steps are put off for the sake of one
  * @returns undefined where it was given up
  */
 export function placeInOrder(
   ready: Ready,
   order: readonly WorkStep[],
-  pinned: ReadonlyMap<StepId, number> = new Map(),
-  limits: { broken: number; repairs: number } = { broken: Infinity, repairs: Infinity },
+  { pinned = NONE, notBefore: soft = NONE, broken: mostBroken = Infinity, repairs: mostRepairs = Infinity }: Held = {},
 ): Solution | undefined {
   const { problem, begun, free: first, crews } = ready;
   const { now, resources } = problem;
@@ -126,21 +147,31 @@ export function placeInOrder(
   }
 
   /** Time that is kept for steps that were put at a moment, where somebody is there to do them. */
-  function reserved(list: readonly WorkStep[]): Map<StepId, { span: Window; crew: readonly number[] }> {
-    const kept = new Map<StepId, { span: Window; crew: readonly number[] }>();
+  function reserved(list: readonly WorkStep[]): Map<StepId, Kept> {
+    const kept = new Map<StepId, Kept>();
     if (pins.size === 0) return kept;
     const within = (windows: readonly Window[], { start, end }: Window) => {
       const window = windows[firstEndingAfter(windows, start)];
       return window !== undefined && window.start <= start && window.end >= end;
     };
-    for (const step of list) {
+    const left = [...first];
+    // what somebody put there comes before what only stood there
+    const asked = problem.pinned ?? NONE;
+    const asList = [...list.filter(({ id }) => asked.has(id)), ...list.filter(({ id }) => !asked.has(id))];
+    for (const step of asList) {
       const at = pins.get(step.id);
       if (at === undefined || at < now) continue;
-      const span = { start: at, end: at + Math.max(1, step.hands) * MINUTE_MS };
-      const taken = (k: number) =>
-        [...kept.values()].some((other) => other.crew.includes(k) && other.span.start < span.end && span.start < other.span.end);
-      const crew = crews.get(needsKey(step.needs))!.find((one) => one.every((k) => within(first[k]!, span) && !taken(k)));
-      if (crew) kept.set(step.id, { span, crew });
+      const stood = problem.stands?.get(step.id);
+      const long = Math.max(1, step.hands) * MINUTE_MS;
+      const paused =
+        stood?.at === at && stood.spans?.reduce((sum, { start, end }) => sum + end - start, 0) === long ? stood.spans : undefined;
+      const spans = paused ?? [{ start: at, end: at + long }];
+      const able = crews.get(needsKey(step.needs))!.filter((one) => one.every((k) => spans.every((span) => within(left[k]!, span))));
+      // whoever was to do it does it
+      const crew = able.find((one) => stood?.by && one.every((k) => stood.by!.includes(resources[k]!.id))) ?? able[0];
+      if (!crew) continue;
+      kept.set(step.id, { spans, crew });
+      for (const k of crew) left[k] = takeOut(left[k]!, spans);
     }
     return kept;
   }
@@ -149,14 +180,14 @@ export function placeInOrder(
   function attempt(list: readonly WorkStep[]): Attempt | undefined {
     const position = new Map(list.map((step, i) => [step.id, i]));
     const placed = new Map<StepId, PlacedStep>(begun.map((one) => [one.step.id, one]));
-    let notBefore = new Map<StepId, number>(pins);
+    let notBefore = new Map<StepId, number>([...soft, ...pins]);
     const puts = new Map<string, number>();
     const given = new Set<string>();
     const broken: { at: number; job: JobId; one: Placement['broken'][number] }[] = [];
     const kept = reserved(list);
     const free: (readonly (readonly Window[])[])[] = [
       first.map((windows, k) =>
-        [...kept.values()].reduce((left, { crew, span }) => (crew.includes(k) ? takeOut(left, [span]) : left), windows),
+        [...kept.values()].reduce((left, { crew, spans }) => (crew.includes(k) ? takeOut(left, spans) : left), windows),
       ),
     ];
     let repairs = 0;
@@ -168,12 +199,14 @@ export function placeInOrder(
         if (before) earliest = Math.max(earliest, before.end + lag.least * MINUTE_MS);
       }
       const own = kept.get(step.id);
-      const ready = own !== undefined && earliest <= own.span.start;
+      const ready = own !== undefined && earliest <= own.spans[0]!.start;
       // what was kept for it in vain is free again
       const there =
-        own && !ready ? free[i]!.map((windows, k) => (own.crew.includes(k) ? joinedWindows([...windows, own.span]) : windows)) : free[i]!;
-      let best: { spans: Window[]; crew: readonly number[]; end: number } | undefined;
-      if (ready) best = { spans: [own.span], crew: own.crew, end: own.span.end };
+        own && !ready
+          ? free[i]!.map((windows, k) => (own.crew.includes(k) ? joinedWindows([...windows, ...own.spans]) : windows))
+          : free[i]!;
+      let best: { spans: readonly Window[]; crew: readonly number[]; end: number } | undefined;
+      if (ready) best = { spans: own.spans, crew: own.crew, end: own.spans.at(-1)!.end };
       else
         for (const crew of crews.get(needsKey(step.needs))!) {
           const both =
@@ -187,7 +220,7 @@ export function placeInOrder(
       if (!best && given.size < puts.size) {
         // put off beyond the end of the calendar: rather a wait that is broken than a step without room
         for (const key of puts.keys()) given.add(key);
-        if (given.size > limits.broken) return undefined;
+        if (given.size > mostBroken) return undefined;
         notBefore = new Map(pins);
         for (const { id } of list.slice(0, i)) placed.delete(id);
         [free.length, broken.length, i] = [1, 0, -1];
@@ -212,11 +245,11 @@ export function placeInOrder(
         }
         puts.set(key, times);
         repairs += 1;
-        if (repairs > limits.repairs) return undefined;
+        if (repairs > mostRepairs) return undefined;
         if (times > MOST_PUTS || repairs > MOST_REPAIRS.least + MOST_REPAIRS.each * list.length) {
           // no day that was tried leaves room: as early as can be, and this wait is said to be broken
           given.add(key);
-          if (given.size > limits.broken) return undefined;
+          if (given.size > mostBroken) return undefined;
           notBefore.delete(lag.step);
           const pin = pins.get(lag.step);
           if (pin !== undefined) notBefore.set(lag.step, pin);

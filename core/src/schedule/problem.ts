@@ -35,6 +35,9 @@ export interface StepFact {
   readonly doneAt?: number;
 }
 
+/** When steps that wait were to begin by the plan that people know, UTC ms, their spans where they pause, and who and what was to do them. */
+export type Stands = ReadonlyMap<StepId, { readonly at: number; readonly spans?: readonly Window[]; readonly by?: readonly Id[] }>;
+
 /** What has to be placed: open jobs, who and what does their steps, and what is fixed because it happened. */
 export interface Problem {
   readonly jobs: readonly JobToPlace[];
@@ -42,6 +45,8 @@ export interface Problem {
   readonly fixed: ReadonlyMap<StepId, StepFact>;
   /** Steps that somebody put at a moment: they do not begin before, UTC ms. */
   readonly pinned?: ReadonlyMap<StepId, number>;
+  /** Where steps stood in the plan before: what need not move stays there. */
+  readonly stands?: Stands | undefined;
   /** An order of steps that was found to be good and kept. */
   readonly order?: readonly StepId[];
   /** UTC ms. */

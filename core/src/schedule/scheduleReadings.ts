@@ -7,18 +7,22 @@ import { HORIZON_DAYS, type Holdup, type JobSchedule } from './solve';
 const NEVER = 'no date';
 const isMoment = (at: number): boolean => Number.isFinite(at) && Math.abs(at) <= 8.64e15;
 
+const formats = new Map<string, Intl.DateTimeFormat>();
+
+/** A format of a zone, made once: making one takes longer than using it. */
+function formatIn(zone: string, options: Intl.DateTimeFormatOptions): Intl.DateTimeFormat {
+  const key = `${zone} ${options.weekday ?? ''}`;
+  const known = formats.get(key);
+  if (known) return known;
+  const made = new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit', hourCycle: 'h23', timeZone: zone, ...options });
+  formats.set(key, made);
+  return made;
+}
+
 /** A moment for a person, in the workshop's zone: "Fri 4 Dec 17:00". */
 export const formatMoment = (at: number, zone: string): string => {
   if (!isMoment(at)) return NEVER;
-  const parts = new Intl.DateTimeFormat('en-GB', {
-    weekday: 'short',
-    day: 'numeric',
-    month: 'short',
-    hour: '2-digit',
-    minute: '2-digit',
-    hourCycle: 'h23',
-    timeZone: zone,
-  }).formatToParts(at);
+  const parts = formatIn(zone, { weekday: 'short', day: 'numeric', month: 'short' }).formatToParts(at);
   const get = (type: string) => parts.find((p) => p.type === type)?.value ?? '';
   return `${get('weekday')} ${get('day')} ${get('month')} ${get('hour')}:${get('minute')}`;
 };
@@ -37,10 +41,7 @@ export const formatDay = (at: number, zone: string, now: number): string =>
   at - now < BY_DAY_MS ? formatPromise(at, zone) : formatMoment(at, zone).replace(/ \d\d:\d\d$/, '');
 
 /** The clock time in the workshop's zone: "17:00". */
-export const formatTime = (at: number, zone: string): string =>
-  !isMoment(at)
-    ? NEVER
-    : new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit', hourCycle: 'h23', timeZone: zone }).format(at);
+export const formatTime = (at: number, zone: string): string => (!isMoment(at) ? NEVER : formatIn(zone, {}).format(at));
 
 /** What holds a job up, in words. */
 export function holdupWords(holdup: Holdup): string {

@@ -47,7 +47,7 @@ function tryOrder(
   pinned?: ReadonlyMap<StepId, number>,
   limits?: { broken: number; repairs: number },
 ): Tried | undefined {
-  const solution = placeInOrder(ready, order, pinned, limits);
+  const solution = placeInOrder(ready, order, { pinned, ...limits });
   return solution && { order, solution, cost: costOf(ready.problem, solution) };
 }
 

@@ -2,6 +2,7 @@ import { useEffect, useRef, useState, type MouseEvent } from 'react';
 import { WORKDAY } from '@kolleta/core/facts';
 import type { StepAbout } from '@kolleta/core/finish';
 import { isTimed, type Film, type Machine } from '@kolleta/core/job';
+import type { Plan } from '@kolleta/core/plan';
 import { stepTitle } from '@kolleta/core/words';
 import { formatMoment, waitsOpen, whatMoved, type OpenWait, type PlacedStep } from '@kolleta/core/schedule';
 import { formatDuration, inSentence, MINUTE_MS } from '@kolleta/core/units';
@@ -15,6 +16,7 @@ import { useTell } from '../ui/toasts';
 import { useSettling } from '../workers/settled';
 import { usePlan } from '../workers/usePlan';
 import { lostEvent, type Lost } from './LostPicker';
+import { packedMoved, stepsMoved } from './movedWords';
 import { TestCuts } from './TestCuts';
 import { WrongForm } from './WrongForm';
 
@@ -128,19 +130,19 @@ export function StepButtons({ placed, large = false }: { placed: PlacedStep; lar
     const words = `${wrong ? 'Logged' : 'Done'}: ${inSentence(stepTitle(own.step))}, ${took} (planned ${formatDuration(own.step.hands)}).`;
     const undo = { action: { label: 'Undo', run: () => void reverseEvents(events) } };
     tell(words, undo);
-    // what was late or went wrong moves what follows: that is told once it is known
+    tellMoved(plan, words, undo, wrong !== undefined);
+    return undefined;
+  };
+  /** What was late or went wrong moves what follows: that is told once it is known. */
+  const tellMoved = (before: Plan, words: string, undo: Parameters<typeof tell>[1], always: boolean) =>
     void settled()
-      .then((after) => {
-        const later = whatMoved(plan.schedule, after.plan.schedule, step.id).packed.filter(({ by }) => by >= WORKDAY.told);
-        const names = later
-          .slice(0, 2)
-          .map(({ job, by }) => `${jobs.find(({ id: one }) => one === job)?.name ?? 'A job'} is packed ${formatDuration(by)} later.`);
-        if (names.length > 0) tell(`${words} ${names.join(' ')}`, undo);
+      .then(({ plan }) => {
+        const moved = whatMoved(before.schedule, plan.schedule, step.id);
+        const names = packedMoved(moved, jobs, WORKDAY.told, 'later');
+        if (always || names.length > 0) tell([words, stepsMoved(moved), ...names].join(' '), undo);
       })
       // what keeps the plan from being there is told by the bands
       .catch(() => undefined);
-    return undefined;
-  };
   const press = async (what: Press, asked = false) => {
     // one press at a time: the second of a double click is none
     if (under.current) return;
@@ -157,9 +159,10 @@ export function StepButtons({ placed, large = false }: { placed: PlacedStep; lar
   };
   const tellLost = async (lost: Lost, what: string, note?: string) => {
     const events = await logLost(step.job, lostEvent(whole?.jobs.get(step.job)?.parts ?? [], lost), what, note);
-    tell(`Logged: ${lost.name}. What was lost is in the plan again: Cut lays it out.`, {
-      action: { label: 'Undo', run: () => void reverseEvents(events) },
-    });
+    const words = `Logged: ${lost.name}. What was lost is in the plan again: Cut lays it out.`;
+    const undo = { action: { label: 'Undo', run: () => void reverseEvents(events) } };
+    tell(words, undo);
+    if (whole) tellMoved(whole, words, undo, true);
   };
   /** The second click of a double click may fall on the next step's button. */
   const once = (what: Press['what']) => (event: MouseEvent) => {

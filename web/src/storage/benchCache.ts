@@ -18,7 +18,7 @@ let kept: { signature: string; bench: Bench } | undefined;
 /** Reads the Bench as it was last laid out, so that a large workshop need not be planned before hands can begin. */
 export async function loadBench(): Promise<void> {
   const row = await db.cache.get('bench');
-  kept = row && { signature: row.signature, bench: row.bench };
+  kept = row?.signature !== undefined && row.bench ? { signature: row.signature, bench: row.bench } : undefined;
 }
 
 /** The Bench as it was last laid out for just this state of the workshop. */

@@ -3,6 +3,7 @@ import type { FilmLayout, SentRun } from '@kolleta/core/cut';
 import type { Job, Patch, Shop, WorkEvent } from '@kolleta/core/job';
 import type { Workshop } from '@kolleta/core/jobFile';
 import type { Bench } from '@kolleta/core/plan';
+import type { Stands } from '@kolleta/core/schedule';
 import { databaseOf, PLACE } from './place';
 
 /** One change of a job and the change that takes it back. */
@@ -54,6 +55,23 @@ export interface Snapshot {
   isDemo: boolean;
 }
 
+/** Where the steps stand by a plan that was shown, and for what workshop. */
+export interface Standing {
+  /** Who works when and with what, and the order that was kept: with another, all is planned anew. */
+  readonly shop: string;
+  /** Steps that were put at a moment: taken back, what stood before stands again. */
+  readonly pins: readonly string[];
+  readonly stands: Stands;
+}
+
+/** What is worked out anew where it is lost: the Bench as it was last laid out, and where the steps stood. */
+export interface CacheRow {
+  id: 'bench' | 'standing';
+  signature?: string;
+  bench?: Bench;
+  standing?: Standing;
+}
+
 /** Everything that Kolleta keeps in the browser. */
 export class WorkshopDatabase extends Dexie {
   jobs!: EntityTable<Job, 'id'>;
@@ -63,7 +81,7 @@ export class WorkshopDatabase extends Dexie {
   settings!: EntityTable<Setting, 'key'>;
   runs!: EntityTable<CutterRun, 'run'>;
   snapshots!: EntityTable<Snapshot, 'id'>;
-  cache!: Table<{ id: 'bench'; signature: string; bench: Bench }, 'bench'>;
+  cache!: Table<CacheRow, CacheRow['id']>;
 
   constructor(name = databaseOf(PLACE)) {
     // strict: a write counts as kept only when it is on the disk, so that it outlives a killed browser

@@ -2,6 +2,7 @@ import type { Workshop } from '@kolleta/core/jobFile';
 import { assumeClock, clockOffset, keepClockOffset, now, readClock, setClock } from './clock';
 import type { Bench } from '@kolleta/core/plan';
 import { assumeBench, loadBench } from './benchCache';
+import { loadStanding } from './standing';
 import { db, WorkshopDatabase } from './db';
 import { keep, noteGone, putBack } from './keeping';
 import { emptyShop } from '@kolleta/core/job';
@@ -185,7 +186,7 @@ export async function openWorkshop(expect: (state: WorkshopState) => void = () =
     },
     () => undefined,
   );
-  const [kept] = await Promise.all([readWorkshop(), fresh && PLACE === 'demo' ? undefined : loadBench()]);
+  const [kept] = await Promise.all([readWorkshop(), fresh && PLACE === 'demo' ? undefined : Promise.all([loadBench(), loadStanding()])]);
   if (!fresh && !kept) throw new StorageEmptied();
   if (kept) {
     noteOpened(PLACE);

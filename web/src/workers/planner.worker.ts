@@ -21,6 +21,7 @@ import { ringsOf } from '@kolleta/core/geometry';
 import { inspectPlaces, overlapsOn, type InspectionMap } from '@kolleta/core/fit';
 import type { Film, FilmPiece, Job, JobId, KeptLayout, Machine, Shape, Shop, Tape, WorkEvent } from '@kolleta/core/job';
 import { Memo, planWorkshop, type MarkPlan, type Plan } from '@kolleta/core/plan';
+import type { Stands } from '@kolleta/core/schedule';
 import { tapePlan, type Lift, type TapeBudget, type TapePlan } from '@kolleta/core/tape';
 import { faces, needFace, needWholeFaces, wholeFaces } from './faceStore';
 
@@ -51,6 +52,7 @@ const planner = {
     whole = false,
     slow: readonly JobId[] = [],
     onJob: (job: JobId | undefined) => void = () => undefined,
+    stands?: Stands,
   ): Promise<Plan> {
     // a face that cannot be read is told by the marks that ask for it
     await Promise.allSettled([...new Set(facesIn(jobs))].map((id) => needFace(id, shop.faces)));
@@ -59,7 +61,7 @@ const planner = {
     const light = own ? { ...rest, faces: own.map((face) => ({ ...face, data: '' })) } : shop;
     const effort = which === 'workshop' && first && !whole ? 'quick' : 'whole';
     first = false;
-    const options = { slow: new Set(slow), onJob };
+    const options = { slow: new Set(slow), onJob, stands };
     const plan = planWorkshop(jobs, light, events, now, faces, memos[which], { ...options, effort });
     const lacking = [...plan.jobs.values()].some((job) => job.readings.some((reading) => reading.id.startsWith('glyphs:')));
     if (!lacking || wholeFaces()) return plan;

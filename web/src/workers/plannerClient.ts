@@ -1,6 +1,7 @@
 import { proxy } from 'comlink';
 import type { Job, JobId, Shop, WorkEvent } from '@kolleta/core/job';
 import type { Plan } from '@kolleta/core/plan';
+import type { Stands } from '@kolleta/core/schedule';
 import type { Planner } from './planner.worker';
 import { takePlannerWorker } from './plannerWorker';
 import { WatchedWorker, WorkerStopped } from './watchedWorker';
@@ -30,6 +31,8 @@ interface Request {
   now: number;
   /** No quick first plan. */
   whole?: boolean;
+  /** Where the steps stand by the plan that people know. */
+  stands?: Stands | undefined;
 }
 
 /** One line of plans: while one is computed only the newest request waits, and all who wait get its answer. */
@@ -52,7 +55,7 @@ class NewestWins {
   /** Plans; a job that takes too long is set aside, and the others are planned without it. */
   async #planWithoutSlow(request: Request): Promise<Plan> {
     for (;;) {
-      const { jobs, shop, events, now, whole } = request;
+      const { jobs, shop, events, now, whole, stands } = request;
       let current: Job | undefined;
       try {
         const plan = await plannerWorker.call((planner, alive) => {
@@ -61,7 +64,7 @@ class NewestWins {
             alive(current ? timeFor(current) : LIMIT_MS + jobs.length * 50);
           };
           const slow = jobs.filter(isSlow).map((job) => job.id);
-          return planner.plan(this.#which, jobs, shop, events, now, whole, slow, proxy(onJob));
+          return planner.plan(this.#which, jobs, shop, events, now, whole, slow, proxy(onJob), stands);
         }, LIMIT_MS);
         for (const fault of plan.faults) console.error(`Set aside: ${fault}`);
         return plan;

@@ -4,6 +4,7 @@ import type { Job } from '@kolleta/core/job';
 import type { JobPlan, Plan } from '@kolleta/core/plan';
 import { benchOfState, keepBench } from '../storage/benchCache';
 import { now } from '../storage/clock';
+import { keepStanding, standsFor } from '../storage/standing';
 import { useWorkshop, type WorkshopState } from '../storage/useWorkshop';
 import { requestPlan } from './plannerClient';
 
@@ -36,7 +37,11 @@ const benchShown = (state: WorkshopState): boolean => /^(#\/?)?$/.test(location.
 export const planQuery = (state: WorkshopState, turn: number) => ({
   queryKey: ['plan', revisionOf(state), turn],
   queryFn: () =>
-    requestPlan('workshop', { jobs: state.jobs, shop: state.shop, events: state.events, now: now(), whole: benchShown(state) }),
+    requestPlan('workshop', {
+      ...{ jobs: state.jobs, shop: state.shop, events: state.events, now: now() },
+      whole: benchShown(state),
+      stands: standsFor(state),
+    }),
   staleTime: Infinity,
   gcTime: 10_000,
   retry: false,
@@ -57,7 +62,9 @@ export function usePlanOf(state: WorkshopState): { plan: Plan | undefined; error
     return () => clearTimeout(timer);
   }, [data]);
   useEffect(() => {
-    if (data?.complete && !isPlaceholderData) keepBench(state, data);
+    if (!data?.complete || isPlaceholderData) return;
+    keepBench(state, data);
+    keepStanding(state, data);
   }, [data, isPlaceholderData, state]);
   return { plan: data, error, fresh: data?.complete === true && !isPlaceholderData };
 }

@@ -13,20 +13,13 @@ import { BetterPlan } from './BetterPlan';
 import { DayList } from './DayList';
 import { dayRows, hoursShown } from './dayRows';
 import { PromiseCard } from './PromiseCard';
+import { packedMoved, stepsMoved } from '../../frame/movedWords';
 import { pinStep } from '../../frame/pinStep';
 import { StepPanel } from './StepPanel';
 import { WeekDays } from './WeekDays';
 
 const DAYS = 7;
 const DAY_MS = 24 * 3_600_000;
-
-/** "3 other steps begin later, 2 sooner." */
-function stepsSaid(later: number, sooner: number): string {
-  if (later + sooner === 0) return 'Nothing else moved.';
-  const steps = (count: number) => (count === 1 ? 'One other step begins' : `${count} other steps begin`);
-  if (later === 0) return `${steps(sooner)} sooner.`;
-  return sooner === 0 ? `${steps(later)} later.` : `${steps(later)} later, ${sooner} sooner.`;
-}
 
 /** The week of the workshop on one scale: who does what when, what dries, what is wanted; steps are put elsewhere by hand. */
 export function WeekPage() {
@@ -47,12 +40,8 @@ export function WeekPage() {
     const was = before.current;
     if (!plan || !was || plan.schedule === was.schedule) return;
     before.current = undefined;
-    const { later: put, sooner, packed } = whatMoved(was.schedule, plan.schedule, was.placed.step.id);
-    const name = (id: string) => jobs.find((job) => job.id === id)?.name ?? '';
-    const parts = [
-      stepsSaid(put.length, sooner.length),
-      ...packed.slice(0, 2).map(({ job, by }) => `${name(job)} is packed ${formatDuration(Math.abs(by))} ${by > 0 ? 'later' : 'sooner'}.`),
-    ];
+    const moved = whatMoved(was.schedule, plan.schedule, was.placed.step.id);
+    const parts = [stepsMoved(moved), ...packedMoved(moved, jobs)];
     const { job } = was.placed.step;
     tell(parts.join(' '), {
       action: { label: 'Undo', run: () => void undoJob(job).catch((error: unknown) => tell(plainly(error), { tone: 'error' })) },

@@ -1,0 +1,101 @@
+import { describe, expect, it } from '@jest/globals';
+import { WORKDAY } from '../facts';
+import { randomSchedule, withNews, type News } from '../../test/randomSchedules';
+import { bestSchedule } from './bestSchedule';
+import { checkSolution } from './checkSolution';
+import { compareCosts, costOf } from './cost';
+import { standsOf } from './leastChange';
+import { GRAIN_MS, type Problem, type Solution, type Stands } from './problem';
+
+const SEEDS = Array.from({ length: 40 }, (_, seed) => seed + 1);
+const FEW = SEEDS.slice(0, 12);
+const workshop = (seed: number) => randomSchedule({ seed, steps: 36, jobs: 6, people: 1 + (seed % 2), greatest: 0.2 });
+const NEWS: readonly News[] = ['none', 'late', 'early', 'failed', 'skipped'];
+
+const startsOf = (solution: Solution): Stands => {
+  const waiting = [...solution.values()].flatMap((one) => ('unplaced' in one ? [] : one.steps)).filter(({ state }) => state === 'waiting');
+  const all = standsOf(solution);
+  return new Map(waiting.map(({ step }) => [step.id, all.get(step.id)!]));
+};
+/** How many of the steps that stood begin at another time. */
+function movedOf(stands: Stands, solution: Solution): number {
+  const after = startsOf(solution);
+  return [...after].filter(([id, { at }]) => stands.has(id) && Math.abs(stands.get(id)!.at - at) >= GRAIN_MS).length;
+}
+/** The same, of which nothing is known but who does what runs. */
+const anew = (problem: Problem): Problem => ({
+  ...problem,
+  stands: new Map([...(problem.stands ?? [])].filter(([id]) => problem.fixed.has(id))),
+});
+
+describe('a plan made again', () => {
+  it('without news changes nothing', () => {
+    let compared = 0;
+    for (const seed of SEEDS) {
+      const problem = workshop(seed);
+      const plan = bestSchedule(problem);
+      const again = bestSchedule({ ...problem, stands: standsOf(plan) });
+      expect([seed, movedOf(standsOf(plan), again)]).toEqual([seed, 0]);
+      // nor does it when the time of the next step has come, unless less is late then, or all is done much sooner
+      const later = withNews(problem, plan, 4, 'none');
+      // a step that was to pause and runs does not pause any more
+      if (
+        [...plan.values()].some(
+          (one) => !('unplaced' in one) && one.steps.some(({ step, spans }) => spans.length > 1 && later.fixed.has(step.id)),
+        )
+      )
+        continue;
+      const then = bestSchedule(later);
+      const [was, is] = [costOf(problem, plan), costOf(later, then)];
+      const level = { last: 0, changes: 0 };
+      if (compareCosts({ ...is, ...level }, { ...was, ...level }) < 0 || is.last < was.last - WORKDAY.sooner * 60_000) continue;
+      compared += 1;
+      expect([seed, movedOf(later.stands!, then)]).toEqual([seed, 0]);
+    }
+    expect(compared).toBeGreaterThan(SEEDS.length / 3);
+  });
+
+  it('with news is sound, and never later than one made anew', () => {
+    for (const news of NEWS)
+      for (const seed of FEW) {
+        const problem = withNews(workshop(seed), bestSchedule(workshop(seed)), 3 + (seed % 9), news);
+        const plan = bestSchedule(problem);
+        expect([news, seed, ...checkSolution(problem, plan)]).toEqual([news, seed]);
+        const level = { last: 0, changes: 0 };
+        const fresh = bestSchedule(anew(problem));
+        expect(compareCosts({ ...costOf(problem, plan), ...level }, { ...costOf(problem, fresh), ...level })).toBeLessThanOrEqual(0);
+      }
+  });
+
+  it('moves far fewer steps than one made anew', () => {
+    let [kept, fresh, all] = [0, 0, 0];
+    for (const news of ['late', 'failed', 'skipped'] as const)
+      for (const seed of FEW) {
+        // with dates that leave room, so that nothing has to move for them
+        const roomy = workshop(seed);
+        const easy = { ...roomy, jobs: roomy.jobs.map(({ deadline, ...job }) => ({ ...job, priority: 0, createdAt: deadline ?? 0 })) };
+        const problem = withNews(easy, bestSchedule(easy), 3 + (seed % 9), news);
+        kept += movedOf(problem.stands!, bestSchedule(problem));
+        fresh += movedOf(problem.stands!, bestSchedule(anew(problem)));
+        all += problem.jobs.flatMap(({ steps }) => steps).filter(({ id }) => !problem.fixed.has(id)).length;
+      }
+    expect(kept).toBeLessThan(fresh * 0.75);
+    expect(kept).toBeLessThan(all / 3);
+  });
+
+  it('takes up what is ready at once when hands are idle', () => {
+    let pulled = 0;
+    for (const seed of SEEDS) {
+      const alone = randomSchedule({ seed, steps: 36, jobs: 6, greatest: 0 });
+      const problem = withNews(alone, bestSchedule(alone), 3, 'early');
+      const steps = [...bestSchedule(problem).values()].flatMap((one) => ('unplaced' in one ? [] : one.steps));
+      const next = Math.min(...steps.flatMap(({ state, start }) => (state === 'waiting' ? [start] : [])));
+      const stood = Math.min(
+        ...steps.flatMap(({ state, step }) => (state === 'waiting' ? [problem.stands?.get(step.id)?.at ?? Infinity] : [])),
+      );
+      expect(next).toBeLessThanOrEqual(stood);
+      if (next < stood) pulled += 1;
+    }
+    expect(pulled).toBeGreaterThan(SEEDS.length / 4);
+  });
+});

@@ -1,0 +1,150 @@
+import { MINUTE_MS } from '../units';
+import { WORKDAY } from '../facts';
+import type { WorkStep } from '../finish';
+import type { JobId, StepId } from '../job';
+import type { Window } from './calendar';
+import { compareCosts, costOf, endOf } from './cost';
+import { placeInOrder, type Ready } from './placeInOrder';
+import { GRAIN_MS, peopleOf, type Problem, type Solution, type Stands } from './problem';
+
+/** With more steps than these that wait, all is planned anew: to keep each in its place takes longer than that. */
+const MOST_KEPT = 1500;
+
+/** So many of the next steps are looked at for one that idle hands can take up. */
+const MOST_PULLED = 3;
+
+/** So often are jobs let go for the sake of dates and waits. */
+const MOST_FREED = 3;
+
+/** The plan that people know of a solution: where the steps stand that wait or run. */
+export function standsOf(solution: Solution): Stands {
+  const stands = new Map<StepId, { at: number; spans?: readonly Window[]; by?: readonly string[] }>();
+  for (const placed of solution.values())
+    if (!('unplaced' in placed))
+      for (const { step, state, start, spans, by } of placed.steps)
+        if (state !== 'done') stands.set(step.id, { at: start, ...(spans.length > 1 ? { spans } : {}), ...(by ? { by } : {}) });
+  return stands;
+}
+
+/**
+ * The order in which steps stand, each after those that it waits for. Steps that came since, and those whose time is over, go where a plan made
+ * anew has them.
+ *
+ * @param still where steps stand whose time is to come
+ */
+function orderAsStood(turn: readonly WorkStep[], still: ReadonlyMap<StepId, number>, anew: Solution): WorkStep[] {
+  const begins = standsOf(anew);
+  const keys = new Map<StepId, number>();
+  for (const step of turn) {
+    const behind = step.after.reduce((most, lag) => Math.max(most, (keys.get(lag.step) ?? -1) + 1e-3), 0);
+    keys.set(step.id, Math.max(behind, still.get(step.id) ?? begins.get(step.id)?.at ?? Infinity));
+  }
+  return turn.toSorted((a, b) => keys.get(a.id)! - keys.get(b.id)! || 0);
+}
+
+const handsFor = ({ needs }: WorkStep): number => needs.filter((need) => need === 'hands').length;
+
+/** What comes next by the plan, where hands are idle until then though it is ready: nobody stands idle beside it. */
+function readyNow({ problem, waiting, begun }: Ready, order: readonly WorkStep[], stands: Stands): WorkStep[] {
+  const { now } = problem;
+  const there = peopleOf(problem).filter(({ calendar: [first] }) => first !== undefined && first.start <= now).length;
+  const due = order.filter(({ id }) => (stands.get(id)?.at ?? Infinity) < now + GRAIN_MS);
+  const running = begun.filter(({ state }) => state === 'running').map(({ step }) => step);
+  const idle = there - [...due, ...running].reduce((sum, step) => sum + handsFor(step), 0);
+  const ends = new Map(begun.map(({ step, end, state }) => [step.id, state === 'done' ? end : Infinity]));
+  const open = new Set(waiting.map(({ id }) => id));
+  const ready = order.filter(
+    (step) =>
+      handsFor(step) <= idle &&
+      (stands.get(step.id)?.at ?? Infinity) >= now + GRAIN_MS &&
+      (step.opens?.at ?? 0) <= now &&
+      step.after.every((lag) => !open.has(lag.step) && (ends.get(lag.step) ?? 0) + lag.least * MINUTE_MS <= now),
+  );
+  return ready.slice(0, MOST_PULLED);
+}
+
+/** How much a plan moves what stood: steps that move by more than is told of, then minutes in all. */
+function change(solution: Solution, stands: Stands): readonly [number, number] {
+  let [moved, minutes] = [0, 0];
+  for (const placed of solution.values())
+    if (!('unplaced' in placed))
+      for (const { step, start } of placed.steps) {
+        const by = Math.abs(start - (stands.get(step.id)?.at ?? start)) / MINUTE_MS;
+        minutes += by;
+        if (by >= WORKDAY.told) moved += 1;
+      }
+  return [moved, minutes];
+}
+
+/** What a person minds of a plan before it minds what moves. */
+const weighed = (problem: Problem, solution: Solution) => ({ ...costOf(problem, solution), last: 0, changes: 0 });
+
+/**
+ * A plan that differs as little as can be from the one before: what stood keeps its time and whoever does it, and what is new or late finds its
+ * place between, or what comes after it is put off (the two ways of repair; Abumaizar and Svestka, 1997, and Smith, 1995). Of both the one that is
+ * less late, then the one that moves less. A plan made anew is taken where it is less late still, or through much sooner.
+ *
+ * @param turn all steps that wait, in the turn of their jobs
+ * @param anew a plan that knows nothing of the one before
+ */
+export function leastChange(ready: Ready, turn: readonly WorkStep[], anew: Solution): Solution {
+  const { problem } = ready;
+  const { stands, now } = problem;
+  if (!stands || turn.length > MOST_KEPT || !turn.some(({ id }) => stands.has(id))) return anew;
+  const pinned = problem.pinned ?? new Map<StepId, number>();
+  const still = new Map([...stands].flatMap(([id, { at }]) => (at >= now ? [[id, at] as const] : [])));
+  const order = orderAsStood(turn, still, anew);
+  const fitIn = (held: ReadonlyMap<StepId, number>) => placeInOrder(ready, order, { pinned: new Map([...held, ...pinned]) })!;
+  /** Lateness and broken waits of one against another; before lateness, how many steps are not where somebody put them. */
+  const compare = (a: Solution, b: Solution): number => {
+    const [x, y] = [weighed(problem, a), weighed(problem, b)];
+    return x.unplaced - y.unplaced || x.broken - y.broken || missed(a, pinned).length - missed(b, pinned).length || compareCosts(x, y);
+  };
+  const less = (a: Solution, b: Solution): number => {
+    const [one, other] = [change(a, stands), change(b, stands)];
+    return compare(a, b) || one[0] - other[0] || one[1] - other[1];
+  };
+  let fit = fitIn(still);
+  const shifted = placeInOrder(ready, order, { pinned, notBefore: still })!;
+  // jobs that would be better off in another plan are let go, the others stay
+  const goal = compare(anew, shifted) < 0 ? anew : shifted;
+  let freed = new Set<JobId>();
+  for (let tries = 0; tries < MOST_FREED && compare(goal, fit) < 0; tries++) {
+    const worse = [...missed(fit, pinned), ...worseOff(problem, fit, goal)].filter((job) => !freed.has(job));
+    if (worse.length === 0) break;
+    freed = new Set([...freed, ...worse]);
+    const theirs = new Set(turn.flatMap(({ id, job }) => (freed.has(job) ? [id] : [])));
+    const looser = fitIn(new Map([...still].filter(([id]) => !theirs.has(id))));
+    if (compare(looser, fit) <= 0) fit = looser;
+  }
+  let kept = less(shifted, fit) < 0 ? shifted : fit;
+  for (const next of readyNow(ready, order, stands)) {
+    if (pinned.has(next.id)) continue;
+    const pulled = fitIn(new Map([...still].filter(([id]) => id !== next.id)));
+    const placed = pulled.get(next.job)!;
+    const begins = 'unplaced' in placed ? undefined : placed.steps.find(({ step }) => step.id === next.id)!.start;
+    if (begins === undefined || begins >= now + GRAIN_MS || compare(pulled, kept) > 0) continue;
+    kept = pulled;
+    break;
+  }
+  const sooner = costOf(problem, anew).last < costOf(problem, kept).last - WORKDAY.sooner * MINUTE_MS;
+  const better = compare(anew, kept);
+  return better < 0 || (better === 0 && sooner) ? anew : kept;
+}
+
+/** Jobs of steps that do not begin when somebody put them. */
+const missed = (solution: Solution, pinned: ReadonlyMap<StepId, number>): JobId[] =>
+  [...solution].flatMap(([job, placed]) =>
+    'unplaced' in placed
+      ? []
+      : placed.steps.flatMap(({ step, state, start }) => (state === 'waiting' && (pinned.get(step.id) ?? start) !== start ? [job] : [])),
+  );
+
+/** Jobs that are later, break more waits or find no room in one plan but not in another. */
+function worseOff({ jobs }: Problem, plan: Solution, other: Solution): JobId[] {
+  const bad = (solution: Solution, job: JobId, deadline: number): number => {
+    const placed = solution.get(job)!;
+    return 'unplaced' in placed ? Infinity : Math.max(0, endOf(placed)! - deadline) + placed.broken.length;
+  };
+  return jobs.flatMap(({ job, deadline = Infinity }) => (bad(plan, job, deadline) > bad(other, job, deadline) ? [job] : []));
+}

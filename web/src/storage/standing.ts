@@ -1,0 +1,50 @@
+import { standsOf, type Stands } from '@kolleta/core/schedule';
+import type { Plan } from '@kolleta/core/plan';
+import { db, type Standing } from './db';
+import type { WorkshopState } from './useWorkshop';
+
+/** Written so long after a plan, ms. */
+const LATER_MS = 900;
+/** Taken back is seldom more than the last few. */
+const MOST = 12;
+
+let known: readonly Standing[] = [];
+
+const shopOf = ({ shop: { hours, people, machines, presses, order } }: WorkshopState): string =>
+  JSON.stringify([hours, people, machines.map(({ id }) => id), presses?.map(({ id }) => id), order]);
+/** Steps that were put at a moment, and when: one after another, told apart by their words. */
+const pinsOf = ({ jobs }: WorkshopState): string[] =>
+  jobs.filter(({ closed }) => !closed).flatMap(({ pins = [] }) => pins.map(({ step, at }) => `${at} ${step}`));
+
+const stepOf = (pin: string): string => pin.slice(pin.indexOf(' ') + 1);
+
+/** Reads where the steps stood when Kolleta was last open. */
+export async function loadStanding(): Promise<void> {
+  const row = await db.cache.get('standing');
+  known = row?.standing ? [row.standing] : [];
+}
+
+/** Where the steps stand that people know of, for a state of the workshop; nothing where all is planned anew. */
+export function standsFor(state: WorkshopState): Stands | undefined {
+  const last = known.at(-1);
+  if (!last || last.shop !== shopOf(state)) return undefined;
+  const pins = pinsOf(state);
+  const before = known.findLast((one) => one.shop === last.shop && one.pins.join() === pins.join());
+  if (before) return before.stands;
+  // a step that was let go finds its own time
+  const there = new Set(pins.map(stepOf));
+  const freed = new Set(last.pins.map(stepOf).filter((step) => !there.has(step)));
+  return new Map([...last.stands].filter(([step]) => !freed.has(step)));
+}
+
+let timer: ReturnType<typeof setTimeout> | undefined;
+/** Takes a plan as the one that people know. */
+export function keepStanding(state: WorkshopState, { schedule }: Plan): void {
+  const one: Standing = { shop: shopOf(state), pins: pinsOf(state), stands: standsOf(schedule.solution) };
+  known = [...known.filter(({ shop, pins }) => shop !== one.shop || pins.join() !== one.pins.join()), one].slice(-MOST);
+  clearTimeout(timer);
+  timer = setTimeout(() => {
+    // only a convenience: where it cannot be kept, the next start plans anew
+    void db.cache.put({ id: 'standing', standing: one }).catch(() => undefined);
+  }, LATER_MS);
+}
