@@ -22,6 +22,8 @@ export interface RandomSchedule {
   /** How many of its waits may not be too long, from 0 to 1, and how much room those leave, minutes. */
   readonly greatest?: number;
   readonly room?: number;
+  /** So many kinds of things are got ready for steps; none are where it is left out. */
+  readonly setups?: number;
 }
 
 /** Working days of two spans, for somebody who begins a little later than the one before. */
@@ -48,6 +50,7 @@ export function randomSchedule({
   days: horizon = 60,
   greatest = 0.35,
   room = 150,
+  setups = 0,
 }: RandomSchedule): Problem {
   const random = numbersFrom(seed);
   const whole = (low: number, high: number) => low + Math.floor(random() * (high - low + 1));
@@ -70,7 +73,8 @@ export function randomSchedule({
       const needs: Need[] = ['hands'];
       if (people > 1 && random() < 0.12) needs.push('hands');
       if (cutters > 0 && random() < 0.3) needs.push('cutter');
-      own.push(testStep(id, { hands, after, needs, job: `j${j}`, mayPause: random() < 0.2 }));
+      const setup = setups > 0 && hands > 10 ? { setup: { key: `s${whole(1, setups)}`, minutes: whole(1, 2) * 5 } } : {};
+      own.push(testStep(id, { hands, after, needs, job: `j${j}`, mayPause: setups === 0 && random() < 0.2, ...setup }));
     }
     const work = own.reduce((sum, step) => sum + step.hands, 0);
     const slack = random() < 0.8 ? SCHEDULE_NOW + (work + whole(0, 30) * 30) * MIN * (1 + random()) : undefined;

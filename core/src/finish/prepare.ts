@@ -136,10 +136,12 @@ function addRow(
   let after = first;
   steps.forEach((step, i) => {
     const coat = step.puts === 'coat' ? piece.coat : step.puts === 'alcohol' ? undefined : step.puts;
+    const paint = step.puts === 'coat' ? (piece.coatPaint ?? coat ?? '') : (coat ?? '');
     add({
       id: id(step.key),
       about: aboutOf(step, coat, draft),
       hands: minutesFor(HANDS_ON[step.rate], count, face * (step.share ?? 1)),
+      setup: { key: `${step.rate} ${step.cleaning ?? paint}`, minutes: HANDS_ON[step.rate].start },
       after,
       ...(i === 0 ? opens : {}),
       cautions: cautionsOf(step, coat),

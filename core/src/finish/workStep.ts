@@ -288,6 +288,8 @@ export interface WorkStep {
   readonly cautions: readonly CautionId[];
   /** May go on after a break; other steps are done in one go. */
   readonly mayPause: boolean;
+  /** What is got ready for it first, and the minutes of its hands that this takes: a step that goes straight on with the same is spared them. */
+  readonly setup?: { readonly key: string; readonly minutes: number };
   /** Cutting: the film and how much of it is taken. */
   readonly takes?: { readonly film: Id; readonly length: number; readonly area: number; readonly from: CutFrom };
 }

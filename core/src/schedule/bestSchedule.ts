@@ -1,8 +1,12 @@
-import { compareCosts, costOf, wantsBetter } from './cost';
+import { MINUTE_MS } from '../units';
+import { WORKDAY } from '../facts';
+import type { JobId } from '../job';
+import { compareCosts, costOf, endOf, wantsBetter } from './cost';
 import { leastChange } from './leastChange';
 import { listSchedule } from './listSchedule';
 import { orderOf, placeInOrder, readyFor, type Ready } from './placeInOrder';
 import { peopleOf, type Problem, type Solution } from './problem';
+import { mayShare, sameTogether, savedIn } from './sameSetup';
 import { bestOfAll, searchSchedule } from './searchSchedule';
 
 /** Where something would be late, so many steps are placed in all while a better plan is looked for: no edit waits longer for it. */
@@ -54,9 +58,25 @@ export function bestSchedule(problem: Problem): Solution {
   return leastChange(ready, inTurn(ready), anew);
 }
 
+/** With more steps than these that wait, none are drawn together. */
+const MOST_SHARED = 1500;
+
+/** A plan with what the same is got ready for drawn together, where no job is packed later for it, no wait breaks and all is done as soon. */
+function sharing(problem: Problem, plan: Solution): Solution {
+  const ready = readyFor(problem);
+  if (ready.waiting.length > MOST_SHARED || !mayShare(ready.waiting)) return plan;
+  const together = placeInOrder(ready, sameTogether(orderOf(ready, plan)), { pinned: problem.pinned })!;
+  if (savedIn(together) <= savedIn(plan)) return plan;
+  const ends = (job: JobId, solution: Solution) => endOf(solution.get(job)!) ?? Infinity;
+  const later = problem.jobs.some(({ job }) => ends(job, together) >= ends(job, plan) + WORKDAY.told * MINUTE_MS);
+  if (later) return plan;
+  const [a, b] = [costOf(problem, together), costOf(problem, plan)];
+  return compareCosts({ ...a, changes: 0 }, { ...b, changes: 0 }) <= 0 ? together : plan;
+}
+
 /** The same without regard to what stood before. */
 function bestAnew(problem: Problem): Solution {
-  const first = firstOf(problem);
+  const first = sharing(problem, firstOf(problem));
   if (!wantsBetter(problem, first)) return first;
   const exact = bestOfAll(problem, problem.pinned);
   const waiting = readyFor(problem).waiting.length;

@@ -1,7 +1,11 @@
 import { MINUTE_MS } from '../units';
+import type { WorkStep } from '../finish';
 import type { JobId, StepId } from '../job';
 import { findSpans } from './placeSteps';
 import { handsOf, runningSpan, type JobToPlace, type Problem } from './problem';
+
+/** Its minutes of hands where all is got ready for it already. */
+const leastHands = ({ hands, setup }: WorkStep): number => Math.max(1, hands - (setup?.minutes ?? 0));
 
 /**
  * A moment before which a job cannot be packed, whatever the others do: the longest way through its steps and waits in working hours, each step
@@ -24,7 +28,7 @@ export function packedNoSooner(job: JobToPlace, problem: Problem): number | unde
       (time, lag) => Math.max(time, (ends.get(lag.step) ?? now) + lag.least * MINUTE_MS),
       Math.max(now, step.opens?.at ?? 0, pinned?.get(step.id) ?? 0),
     );
-    const spans = findSpans(hands, earliest, step.hands, step.mayPause);
+    const spans = findSpans(hands, earliest, leastHands(step), step.mayPause);
     if (!spans) return undefined;
     ends.set(step.id, spans.at(-1)!.end);
   }
@@ -37,7 +41,8 @@ function workNoSooner({ jobs, fixed, resources, now }: Problem): number {
     (sum, job) =>
       sum +
       job.steps.reduce(
-        (all, step) => all + (fixed.has(step.id) ? 0 : Math.max(1, step.hands) * step.needs.filter((need) => need === 'hands').length),
+        (all, step) =>
+          all + (fixed.has(step.id) ? 0 : Math.max(1, leastHands(step)) * step.needs.filter((need) => need === 'hands').length),
         0,
       ),
     0,

@@ -1,6 +1,6 @@
 import { MINUTE_MS } from '../units';
 import type { Window } from './calendar';
-import { handsOf, peopleOf, type PlacedStep, type Problem, type Solution } from './problem';
+import { GRAIN_MS, handsOf, peopleOf, type PlacedStep, type Problem, type Solution } from './problem';
 
 /** Less than this is rounding, ms. */
 const SLIP_MS = 1;
@@ -57,13 +57,28 @@ export function checkSolution(problem: Problem, solution: Solution): string[] {
     for (const { step } of placed.broken) said.add(step);
     all.push(...placed.steps);
   }
-  for (const { step, spans, state, start, end, by } of all) {
+  const placedAt = new Map(all.map((one) => [one.step.id, one]));
+  for (const { step, spans, state, start, end, by, follows } of all) {
     const fact = problem.fixed.get(step.id);
     if ((state === 'done') !== (fact?.doneAt !== undefined)) faults.push(`${step.id} is ${state}`);
     if (fact?.startedAt !== undefined && start !== fact.startedAt) faults.push(`${step.id} began at another time`);
     if (state !== 'waiting') continue;
     const minutes = spans.reduce((sum, span) => sum + span.end - span.start, 0) / MINUTE_MS;
-    if (Math.abs(minutes - Math.max(1, step.hands)) > 1e-6) faults.push(`${step.id} has ${minutes} of ${step.hands} minutes`);
+    const before = follows && placedAt.get(follows.step);
+    if (
+      follows &&
+      !(
+        before &&
+        step.setup?.key === before.step.setup?.key &&
+        follows.saved <= (step.setup?.minutes ?? 0) &&
+        start >= before.end &&
+        start - before.end < GRAIN_MS &&
+        (!by || by[0] === before.by?.[0])
+      )
+    )
+      faults.push(`${step.id} is spared what was not got ready for it`);
+    if (Math.abs(minutes - Math.max(1, step.hands - (follows?.saved ?? 0))) > 1e-6)
+      faults.push(`${step.id} has ${minutes} of ${step.hands} minutes`);
     if (step.opens && start < step.opens.at) faults.push(`${step.id} begins before what is on the piece is dry`);
     if (start < problem.now || spans[0]!.start !== start || spans.at(-1)!.end !== end) faults.push(`${step.id} has no true start or end`);
     const within = (calendar: readonly Window[]) =>

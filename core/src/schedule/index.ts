@@ -11,6 +11,7 @@ export * from './overnight';
 export * from './promise';
 export * from './whatMoved';
 export * from './placeInOrder';
+export * from './sameSetup';
 export * from './searchSchedule';
 export * from './placeSteps';
 export * from './problem';

@@ -5,7 +5,7 @@ import type { JobId, StepId } from '../job';
 import type { Window } from './calendar';
 import { compareCosts, costOf, endOf } from './cost';
 import { placeInOrder, type Ready } from './placeInOrder';
-import { GRAIN_MS, peopleOf, type Problem, type Solution, type Stands } from './problem';
+import { GRAIN_MS, peopleOf, type Follows, type Problem, type Solution, type Stands } from './problem';
 
 /** With more steps than these that wait, all is planned anew: to keep each in its place takes longer than that. */
 const MOST_KEPT = 1500;
@@ -18,11 +18,17 @@ const MOST_FREED = 3;
 
 /** The plan that people know of a solution: where the steps stand that wait or run. */
 export function standsOf(solution: Solution): Stands {
-  const stands = new Map<StepId, { at: number; spans?: readonly Window[]; by?: readonly string[] }>();
+  const stands = new Map<StepId, { at: number; spans?: readonly Window[]; by?: readonly string[]; follows?: Follows }>();
   for (const placed of solution.values())
     if (!('unplaced' in placed))
-      for (const { step, state, start, spans, by } of placed.steps)
-        if (state !== 'done') stands.set(step.id, { at: start, ...(spans.length > 1 ? { spans } : {}), ...(by ? { by } : {}) });
+      for (const { step, state, start, spans, by, follows } of placed.steps)
+        if (state !== 'done')
+          stands.set(step.id, {
+            at: start,
+            ...(spans.length > 1 ? { spans } : {}),
+            ...(by ? { by } : {}),
+            ...(follows ? { follows } : {}),
+          });
   return stands;
 }
 

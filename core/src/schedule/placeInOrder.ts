@@ -4,7 +4,18 @@ import type { Need } from '../facts';
 import type { Id, JobId, StepId } from '../job';
 import { firstEndingAfter, joinedWindows, sharedWindows, takeOut, type Window } from './calendar';
 import { ceilTo, findSpans, MOST_PUTS } from './placeSteps';
-import { GRAIN_MS, peopleOf, runningSpan, type PlacedStep, type Placement, type Problem, type Solution, type Unplaced } from './problem';
+import {
+  GRAIN_MS,
+  handsIn,
+  peopleOf,
+  runningSpan,
+  type Follows,
+  type PlacedStep,
+  type Placement,
+  type Problem,
+  type Solution,
+  type Unplaced,
+} from './problem';
 
 /** A problem made ready for being solved many times. */
 export interface Ready {
@@ -17,6 +28,8 @@ export interface Ready {
   readonly free: readonly (readonly Window[])[];
   /** For steps that need the same, which resources may do them: positions in `free`. */
   readonly crews: ReadonlyMap<string, readonly (readonly number[])[]>;
+  /** Steps that the same is got ready for. */
+  readonly alike: ReadonlyMap<string, readonly StepId[]>;
 }
 
 const needsKey = (needs: readonly Need[]): string => needs.toSorted().join(' ');
@@ -66,7 +79,8 @@ export function readyFor(problem: Problem): Ready {
       begun.push({ step, start, end: fact.doneAt, spans: [{ start, end: fact.doneAt }], state: 'done' });
       continue;
     }
-    const runs = runningSpan(step, fixed, now);
+    const follows = problem.stands?.get(step.id)?.follows;
+    const runs = runningSpan({ ...step, hands: handsIn({ step, ...(follows ? { follows } : {}) }) }, fixed, now);
     if (!runs) continue;
     // whoever was to do it does it; where that is not known, each that runs is taken to have other hands, as long as there are any
     const able = crewsFor(step.needs, resources);
@@ -76,7 +90,7 @@ export function readyFor(problem: Problem): Ready {
       able.find((crew) => people.length === 1 || crew[0] === who % people.length);
     who += 1;
     for (const i of own ?? []) free[i] = takeOut(free[i]!, [runs]);
-    begun.push({ step, ...runs, spans: [runs], ...byOf(own ?? [], resources), state: 'running' });
+    begun.push({ step, ...runs, spans: [runs], ...byOf(own ?? [], resources), ...(follows ? { follows } : {}), state: 'running' });
   }
   const waiting = steps.filter((step) => {
     const fact = fixed.get(step.id);
@@ -87,17 +101,32 @@ export function readyFor(problem: Problem): Ready {
     const key = needsKey(needs);
     if (!crews.has(key)) crews.set(key, crewsFor(needs, resources));
   }
-  return { problem: { ...problem, resources }, waiting, begun, free, crews };
+  const alike = new Map<string, StepId[]>();
+  for (const { id, setup } of waiting) if (setup) alike.set(setup.key, [...(alike.get(setup.key) ?? []), id]);
+  return { problem: { ...problem, resources }, waiting, begun, free, crews, alike };
 }
 
 /** Who does a step, where there is a choice. */
 const byOf = (crew: readonly number[], resources: Problem['resources']): { by?: readonly Id[] } =>
   resources.length > 1 ? { by: crew.map((i) => resources[i]!.id) } : {};
 
+/** Where a step finds room. */
+interface Put {
+  readonly spans: readonly Window[];
+  readonly crew: readonly number[];
+  readonly end: number;
+  readonly follows?: Follows | undefined;
+}
+
+/** Whether a step that begins then goes straight on from another. */
+const goesOn = (other: PlacedStep | undefined, start: number): boolean =>
+  other !== undefined && start >= other.end && start - other.end < GRAIN_MS;
+
 /** Time that is kept for a step, and whose. */
 interface Kept {
   readonly spans: readonly Window[];
   readonly crew: readonly number[];
+  readonly follows?: Follows | undefined;
 }
 
 const NONE: ReadonlyMap<StepId, number> = new Map();
@@ -126,7 +155,7 @@ export function placeInOrder(
   order: readonly WorkStep[],
   { pinned = NONE, notBefore: soft = NONE, broken: mostBroken = Infinity, repairs: mostRepairs = Infinity }: Held = {},
 ): Solution | undefined {
-  const { problem, begun, free: first, crews } = ready;
+  const { problem, begun, free: first, crews, alike } = ready;
   const { now, resources } = problem;
   const unplaced = new Map<JobId, StepId>();
   let steps = order;
@@ -156,13 +185,15 @@ export function placeInOrder(
     };
     const left = [...first];
     // what somebody put there comes before what only stood there
-    const asked = problem.pinned ?? NONE;
-    const asList = [...list.filter(({ id }) => asked.has(id)), ...list.filter(({ id }) => !asked.has(id))];
+    const put = problem.pinned ?? NONE;
+    const asList = [...list.filter(({ id }) => put.has(id)), ...list.filter(({ id }) => !put.has(id))];
     for (const step of asList) {
       const at = pins.get(step.id);
       if (at === undefined || at < now) continue;
       const stood = problem.stands?.get(step.id);
-      const long = Math.max(1, step.hands) * MINUTE_MS;
+      const asked = stood?.at === at ? stood.follows : undefined;
+      const follows = asked && asked.saved <= (step.setup?.minutes ?? 0) ? asked : undefined;
+      const long = Math.max(1, step.hands - (follows?.saved ?? 0)) * MINUTE_MS;
       const paused =
         stood?.at === at && stood.spans?.reduce((sum, { start, end }) => sum + end - start, 0) === long ? stood.spans : undefined;
       const spans = paused ?? [{ start: at, end: at + long }];
@@ -170,10 +201,38 @@ export function placeInOrder(
       // whoever was to do it does it
       const crew = able.find((one) => stood?.by && one.every((k) => stood.by!.includes(resources[k]!.id))) ?? able[0];
       if (!crew) continue;
-      kept.set(step.id, { spans, crew });
+      kept.set(step.id, { spans, crew, follows });
       for (const k of crew) left[k] = takeOut(left[k]!, spans);
     }
     return kept;
+  }
+
+  /** A step straight after another that the same was got ready for, by the same hands. */
+  function followOn(
+    step: WorkStep,
+    { key, minutes }: NonNullable<WorkStep['setup']>,
+    there: readonly (readonly Window[])[],
+    placed: ReadonlyMap<StepId, PlacedStep>,
+    earliest: number,
+  ): Put | undefined {
+    if (minutes <= 0) return undefined;
+    let best: Put | undefined;
+    for (const id of alike.get(key) ?? []) {
+      const other = placed.get(id);
+      if (!other || other.state !== 'waiting') continue;
+      const from = ceilTo(other.end, GRAIN_MS);
+      if (from < earliest) continue;
+      for (const crew of crews.get(needsKey(step.needs))!) {
+        if (other.by && other.by[0] !== resources[crew[0]!]!.id) continue;
+        const both = crew.slice(1).reduce<readonly Window[]>((all, k) => sharedWindows(all, there[k]!, from), there[crew[0]!]!);
+        const saved = Math.min(minutes, step.hands - 1);
+        const spans = findSpans(both, from, step.hands - saved, false);
+        const end = spans?.at(-1)?.end;
+        if (spans?.length === 1 && spans[0]!.start === from && end !== undefined && (!best || end < best.end))
+          best = { spans, crew, end, follows: { step: id, saved } };
+      }
+    }
+    return best;
   }
 
   /** Places them all, or tells the one that finds no room. */
@@ -199,15 +258,16 @@ export function placeInOrder(
         if (before) earliest = Math.max(earliest, before.end + lag.least * MINUTE_MS);
       }
       const own = kept.get(step.id);
-      const ready = own !== undefined && earliest <= own.spans[0]!.start;
+      const ready =
+        own !== undefined && earliest <= own.spans[0]!.start && (!own.follows || goesOn(placed.get(own.follows.step), own.spans[0]!.start));
       // what was kept for it in vain is free again
       const there =
         own && !ready
           ? free[i]!.map((windows, k) => (own.crew.includes(k) ? joinedWindows([...windows, ...own.spans]) : windows))
           : free[i]!;
-      let best: { spans: readonly Window[]; crew: readonly number[]; end: number } | undefined;
-      if (ready) best = { spans: own.spans, crew: own.crew, end: own.spans.at(-1)!.end };
-      else
+      let best: Put | undefined;
+      if (ready) best = { spans: own.spans, crew: own.crew, end: own.spans.at(-1)!.end, follows: own.follows };
+      else {
         for (const crew of crews.get(needsKey(step.needs))!) {
           const both =
             crew.length === 1
@@ -217,6 +277,9 @@ export function placeInOrder(
           const end = spans?.at(-1)?.end;
           if (spans && end !== undefined && (!best || end < best.end)) best = { spans, crew, end };
         }
+        const joined = step.setup && followOn(step, step.setup, there, placed, earliest);
+        if (joined && (!best || joined.end <= best.end)) best = joined;
+      }
       if (!best && given.size < puts.size) {
         // put off beyond the end of the calendar: rather a wait that is broken than a step without room
         for (const key of puts.keys()) given.add(key);
@@ -266,8 +329,8 @@ export function placeInOrder(
         i = again - 1;
         continue;
       }
-      const { spans, crew, end } = best;
-      placed.set(step.id, { step, start, end, spans, ...byOf(crew, resources), state: 'waiting' });
+      const { spans, crew, end, follows } = best;
+      placed.set(step.id, { step, start, end, spans, ...byOf(crew, resources), ...(follows ? { follows } : {}), state: 'waiting' });
       free.push(ready ? there : there.map((windows, k) => (crew.includes(k) ? takeOut(windows, spans) : windows)));
     }
     return { placed, broken };

@@ -36,7 +36,10 @@ export interface StepFact {
 }
 
 /** When steps that wait were to begin by the plan that people know, UTC ms, their spans where they pause, and who and what was to do them. */
-export type Stands = ReadonlyMap<StepId, { readonly at: number; readonly spans?: readonly Window[]; readonly by?: readonly Id[] }>;
+export type Stands = ReadonlyMap<
+  StepId,
+  { readonly at: number; readonly spans?: readonly Window[]; readonly by?: readonly Id[]; readonly follows?: Follows }
+>;
 
 /** What has to be placed: open jobs, who and what does their steps, and what is fixed because it happened. */
 export interface Problem {
@@ -53,6 +56,12 @@ export interface Problem {
   readonly now: number;
 }
 
+/** Another step that the same was got ready for. */
+export interface Follows {
+  readonly step: StepId;
+  readonly saved: number;
+}
+
 /** A step in time, UTC ms. A step that pauses has more than one span. */
 export interface PlacedStep {
   readonly step: WorkStep;
@@ -61,8 +70,13 @@ export interface PlacedStep {
   readonly spans: readonly Window[];
   /** Who and what does it, by the ids of resources; not said where there is only one pair of hands. */
   readonly by?: readonly Id[];
+  /** The step that it goes straight on from, and the minutes of getting ready that it is spared. */
+  readonly follows?: Follows;
   readonly state: 'done' | 'running' | 'waiting';
 }
+
+/** Minutes of hands of a step where it stands: without what it is spared by going straight on from another. */
+export const handsIn = ({ step, follows }: Pick<PlacedStep, 'step' | 'follows'>): number => Math.max(1, step.hands - (follows?.saved ?? 0));
 
 /** The steps of one job in time. */
 export interface Placement {

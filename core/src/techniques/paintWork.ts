@@ -57,6 +57,7 @@ export function paintOn(draft: RecipeDraft, laid: PaintedMark, place: StepId, ar
       id: own,
       about: around ? { kind: 'cover', pieces, ...about } : { kind: 'dab', ...about },
       hands,
+      ...(paint ? { setup: { key: `paint ${paint.id} ${tool}`, minutes: (around ? HANDS_ON.cover : HANDS_ON.dab).start } } : {}),
       after: [previous],
       cautions: tool === 'spray' || COATS[coat].base === 'solvent' ? ['vapour', 'paint'] : ['paint'],
     });

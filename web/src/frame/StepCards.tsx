@@ -2,7 +2,7 @@ import { CAUTIONS, type StepKind } from '@kolleta/core/facts';
 import { MISHAPS, stepText, stepTitle, waitWords } from '@kolleta/core/words';
 import type { Shop, StationId } from '@kolleta/core/job';
 import type { JobPlan } from '@kolleta/core/plan';
-import { formatMoment, formatTime, type PlacedStep } from '@kolleta/core/schedule';
+import { formatMoment, handsIn, formatTime, type PlacedStep } from '@kolleta/core/schedule';
 import { formatDuration } from '@kolleta/core/units';
 import { StepButtons } from './StepButtons';
 
@@ -44,7 +44,7 @@ export function StepCards({ plan, shop, stations }: { plan: JobPlan; shop: Shop;
             <h3 className={`font-head text-[1.02rem] font-bold ${placed.state === 'done' ? 'line-through decoration-1' : ''}`}>
               {stepTitle(placed.step)}
             </h3>
-            <span className="measure text-[0.82rem]">{formatDuration(placed.step.hands)}</span>
+            <span className="measure text-[0.82rem]">{formatDuration(handsIn(placed))}</span>
           </div>
           <p className="quiet text-[0.82rem]">{stepTime(placed, shop)}</p>
           {placed.state !== 'done' && (

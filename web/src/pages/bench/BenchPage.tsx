@@ -1,7 +1,7 @@
 import { useEffect, useMemo, useRef } from 'react';
 import { Link } from 'react-router';
 import { stepWords } from '@kolleta/core/words';
-import { formatMoment, formatTime } from '@kolleta/core/schedule';
+import { formatMoment, handsIn, formatTime } from '@kolleta/core/schedule';
 import { formatDuration } from '@kolleta/core/units';
 import { benchOfState } from '../../storage/benchCache';
 import { useWorkshop } from '../../storage/useWorkshop';
@@ -100,7 +100,7 @@ export function BenchPage() {
                     {doneBy(placed, shop, ' · ')}
                   </span>
                 </span>
-                <span className="quiet measure shrink-0 text-[0.9rem]">{formatDuration(placed.step.hands)}</span>
+                <span className="quiet measure shrink-0 text-[0.9rem]">{formatDuration(handsIn(placed))}</span>
               </Link>
             </li>
           ))}

@@ -3,7 +3,7 @@ import { Link } from 'react-router';
 import { CAUTIONS } from '@kolleta/core/facts';
 import { stepText, stepTitle } from '@kolleta/core/words';
 import type { PlacedStep } from '@kolleta/core/schedule';
-import { formatMoment } from '@kolleta/core/schedule';
+import { formatMoment, handsIn } from '@kolleta/core/schedule';
 import { inSentence, formatClock, formatDuration } from '@kolleta/core/units';
 import type { Bench, RackItem } from '@kolleta/core/plan';
 import type { Job, Shop } from '@kolleta/core/job';
@@ -55,7 +55,7 @@ export function NowCard({
   const tell = useTell();
   const placed = bench.now;
   const told = useRef<string>(undefined);
-  const over = placed?.state === 'running' ? (now - placed.start) / 60_000 - placed.step.hands : undefined;
+  const over = placed?.state === 'running' ? (now - placed.start) / 60_000 - handsIn(placed) : undefined;
   useEffect(() => {
     if (!placed || over === undefined || over < 0 || told.current === placed.step.id) return;
     told.current = placed.step.id;
@@ -96,7 +96,7 @@ export function NowCard({
   const job = jobs.find((j) => j.id === placed.step.job);
   const wait = waitFor(placed, bench.rack);
   const running = placed.state === 'running';
-  const left = placed.step.hands * 60 - (now - placed.start) / 1000;
+  const left = handsIn(placed) * 60 - (now - placed.start) / 1000;
   return (
     <section aria-label="Now" className="now-card flex flex-1 flex-col rounded-xl bg-[#0e5a61] p-6 text-white">
       <p className="text-[0.95rem] font-bold text-white/90">
@@ -107,7 +107,7 @@ export function NowCard({
         >
           {job?.name}
         </Link>{' '}
-        · {formatDuration(placed.step.hands)} of work
+        · {formatDuration(handsIn(placed))} of work
         {doneBy(placed, shop, ' · ')}
       </p>
       <h1 className="mt-1 text-[2.1rem] leading-10 font-extrabold text-balance">{stepTitle(placed.step)}</h1>
@@ -123,7 +123,7 @@ export function NowCard({
             {wait ? `wait: ${wait.what}` : running ? (left >= 0 ? 'left' : 'over by') : 'takes'}
           </p>
           <p className="measure text-[3.1rem] leading-none tracking-tight">
-            {wait ? formatClock((wait.until - now) / 1000) : running ? formatClock(Math.abs(left)) : formatClock(placed.step.hands * 60)}
+            {wait ? formatClock((wait.until - now) / 1000) : running ? formatClock(Math.abs(left)) : formatClock(handsIn(placed) * 60)}
           </p>
         </div>
         <StepButtons key={placed.step.id} placed={placed} large />

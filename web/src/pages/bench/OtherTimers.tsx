@@ -2,7 +2,7 @@ import { useEffect, useRef } from 'react';
 import { Link } from 'react-router';
 import type { Job } from '@kolleta/core/job';
 import { stepTitle } from '@kolleta/core/words';
-import type { PlacedStep } from '@kolleta/core/schedule';
+import { handsIn, type PlacedStep } from '@kolleta/core/schedule';
 import { inSentence, formatClock } from '@kolleta/core/units';
 import { useTell } from '../../ui/toasts';
 import { StepButtons } from '../../frame/StepButtons';
@@ -13,8 +13,9 @@ export function OtherTimers({ running, jobs, now }: { running: readonly PlacedSt
   const tell = useTell();
   const rung = useRef(new Set<string>());
   useEffect(() => {
-    for (const { step, start } of running) {
-      const over = (now - start) / 60_000 - step.hands;
+    for (const placed of running) {
+      const { step, start } = placed;
+      const over = (now - start) / 60_000 - handsIn(placed);
       if (over < 0 || rung.current.has(step.id)) continue;
       rung.current.add(step.id);
       if (over < 1) ring(`Time is up: ${stepTitle(step)}`);
@@ -25,7 +26,7 @@ export function OtherTimers({ running, jobs, now }: { running: readonly PlacedSt
   return (
     <section aria-label="Also running" className="flex flex-col gap-2">
       {running.map((placed) => {
-        const left = placed.step.hands * 60 - (now - placed.start) / 1000;
+        const left = handsIn(placed) * 60 - (now - placed.start) / 1000;
         return (
           <div key={placed.step.id} className="sheet flex flex-wrap items-center gap-x-4 gap-y-2 px-4 py-2">
             <span className="measure text-2xl" role="timer" aria-label={`${stepTitle(placed.step)}, ${left >= 0 ? 'left' : 'over by'}`}>

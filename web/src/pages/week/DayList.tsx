@@ -1,7 +1,7 @@
 import { CAUTIONS } from '@kolleta/core/facts';
 import { formatDuration } from '@kolleta/core/units';
 import { stepText, stepTitle } from '@kolleta/core/words';
-import { formatMoment, formatTime } from '@kolleta/core/schedule';
+import { formatMoment, handsIn, formatTime } from '@kolleta/core/schedule';
 import type { Job, Shop } from '@kolleta/core/job';
 import { doneBy } from '../../frame/doneBy';
 import type { DayRow } from './dayRows';
@@ -57,7 +57,7 @@ export function DayList({
                   {stepText(placed.step, shop.lengths, shop.temperatures)} {placed.step.cautions.map((one) => CAUTIONS[one]).join(' ')}
                 </span>
               </span>
-              <span className="quiet measure shrink-0 text-[0.9rem]">{formatDuration(placed.step.hands)}</span>
+              <span className="quiet measure shrink-0 text-[0.9rem]">{formatDuration(handsIn(placed))}</span>
             </li>
           );
         })}

@@ -1,7 +1,7 @@
 import { Link } from 'react-router';
 import { formatDuration } from '@kolleta/core/units';
 import { stepTitle, waitWords } from '@kolleta/core/words';
-import { formatMoment, heldBack, heldBackWords, type PlacedStep, type Schedule } from '@kolleta/core/schedule';
+import { formatMoment, handsIn, heldBack, heldBackWords, type PlacedStep, type Schedule } from '@kolleta/core/schedule';
 import type { Job, Shop } from '@kolleta/core/job';
 import { doneBy } from '../../frame/doneBy';
 import { MomentWord } from '../../frame/MomentWord';
@@ -12,17 +12,19 @@ interface Props {
   placed: PlacedStep;
   schedule: Schedule;
   job: Job | undefined;
+  nameOf: (job: string) => string;
   shop: Shop;
   onPut: (placed: PlacedStep, at: number) => void;
 }
 
 /** The step that is looked at: when it is, who does it, what it waits for, and putting it elsewhere. */
-export function StepPanel({ placed, schedule, job, shop, onPut }: Props) {
+export function StepPanel({ placed, schedule, job, nameOf, shop, onPut }: Props) {
   const { step, start, state } = placed;
   const { zone } = shop.hours;
   const pin = job?.pins?.find((one) => one.step === step.id);
   const say = (at: number) => formatMoment(at, zone);
   const held = pin && pin.at !== start ? heldBack(placed, pin.at, schedule.steps, schedule.windows) : undefined;
+  const before = placed.follows && schedule.steps.find((one) => one.step.id === placed.follows!.step);
   const own = schedule.jobs.get(step.job)?.steps ?? [];
   const waits = step.after.flatMap((lag) => {
     const before = own.find((one) => one.step.id === lag.step);
@@ -35,7 +37,7 @@ export function StepPanel({ placed, schedule, job, shop, onPut }: Props) {
         <Link className="link" to={`/job/${step.job}/${step.station}`}>
           {job?.name}
         </Link>{' '}
-        · {formatDuration(step.hands)} of work
+        · {formatDuration(handsIn(placed))} of work
         {doneBy(placed, shop, ' · ')}
       </p>
       {state === 'waiting' ? (
@@ -70,6 +72,12 @@ export function StepPanel({ placed, schedule, job, shop, onPut }: Props) {
             Let it find its own time
           </button>
         </div>
+      )}
+      {placed.follows && before && (
+        <p className="text-[0.92rem]">
+          It goes straight on from “{stepTitle(before.step)}”{before.step.job === step.job ? '' : ` of ${nameOf(before.step.job)}`}:{' '}
+          {formatDuration(placed.follows.saved)} of getting ready are spared.
+        </p>
       )}
       {waits.length > 0 && (
         <ul className="text-[0.92rem] leading-snug">

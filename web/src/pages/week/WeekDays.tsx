@@ -1,7 +1,7 @@
 import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import { formatDuration } from '@kolleta/core/units';
 import { stepTitle, stepWords } from '@kolleta/core/words';
-import { formatMoment, formatTime, GRAIN_MS, type PlacedStep } from '@kolleta/core/schedule';
+import { formatMoment, handsIn, formatTime, GRAIN_MS, type PlacedStep } from '@kolleta/core/schedule';
 import type { Job, Shop } from '@kolleta/core/job';
 import type { DayBlock, DayRow } from './dayRows';
 
@@ -199,7 +199,7 @@ export function WeekDays({ rows, hours, jobs, shop, now, chosen, listed, pinned,
                       top: `${lane * LANE + 0.12}rem`,
                       height: `${LANE - 0.24}rem`,
                     }}
-                    title={`${stepTitle(placed.step)} · ${nameOf(placed.step.job)} · ${formatTime(placed.start, zone)}, ${formatDuration(placed.step.hands)}`}
+                    title={`${stepTitle(placed.step)} · ${nameOf(placed.step.job)} · ${formatTime(placed.start, zone)}, ${formatDuration(handsIn(placed))}`}
                     aria-label={`${stepTitle(placed.step)}, ${nameOf(placed.step.job)}, ${formatMoment(placed.start, zone)}${pinned.has(placed.step.id) ? ', put there' : ''}`}
                     aria-pressed={placed.step.id === chosen}
                     onPointerDown={(event) => begin(event, block)}
@@ -216,7 +216,7 @@ export function WeekDays({ rows, hours, jobs, shop, now, chosen, listed, pinned,
                   className="week-ghost absolute top-0 bottom-0"
                   style={{
                     left: x(dragged.at!, midnight),
-                    width: wide(dragged.at!, dragged.at! + dragged.placed.step.hands * 60_000, midnight),
+                    width: wide(dragged.at!, dragged.at! + handsIn(dragged.placed) * 60_000, midnight),
                   }}
                 >
                   <b className="measure">{formatTime(dragged.at!, zone)}</b>

@@ -1,7 +1,16 @@
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { formatDuration } from '@kolleta/core/units';
-import { formatPromise, GRAIN_MS, HORIZON_DAYS, midnightOf, whatMoved, type PlacedStep, type Schedule } from '@kolleta/core/schedule';
+import {
+  formatPromise,
+  GRAIN_MS,
+  handsIn,
+  HORIZON_DAYS,
+  midnightOf,
+  whatMoved,
+  type PlacedStep,
+  type Schedule,
+} from '@kolleta/core/schedule';
 import { download, fileName } from '../../storage/download';
 import { undoJob } from '../../storage/editJob';
 import { plainly } from '../../storage/plainly';
@@ -105,7 +114,7 @@ export function WeekPage() {
             </>
           ) : (
             <>
-              {formatDuration(waiting.reduce((sum, { step }) => sum + step.hands, 0))} of work until {formatPromise(end, shop.hours.zone)}.{' '}
+              {formatDuration(waiting.reduce((sum, one) => sum + handsIn(one), 0))} of work until {formatPromise(end, shop.hours.zone)}.{' '}
               {lates.length > 0 && `Late: ${lates.map(({ name }) => name).join(', ')}. `}
               {without.length > 0 && (
                 <strong className="text-error">No room in your hours: {without.map(({ name }) => name).join(', ')}.</strong>
@@ -156,7 +165,14 @@ export function WeekPage() {
         {listed && <DayList row={listed} jobs={open} shop={shop} onChoose={choose} />}
         <div className="flex min-w-0 flex-col gap-3 [grid-area:side] print:hidden">
           {placed && (
-            <StepPanel placed={placed} schedule={schedule} job={open.find(({ id }) => id === placed.step.job)} shop={shop} onPut={put} />
+            <StepPanel
+              placed={placed}
+              schedule={schedule}
+              job={open.find(({ id }) => id === placed.step.job)}
+              nameOf={(id) => open.find((job) => job.id === id)?.name ?? ''}
+              shop={shop}
+              onPut={put}
+            />
           )}
           <PromiseCard jobs={open} shop={shop} problem={problem} />
           {waiting.length > 0 && <BetterPlan problem={problem} schedule={schedule} jobs={open} shop={shop} />}
