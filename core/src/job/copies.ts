@@ -14,13 +14,13 @@ export function nameOfCopy(name: string, others: readonly string[]): string {
 }
 
 /**
- * A job like another one, to be made from the beginning: its pieces, zones, marks and list, without its date, without what was answered for or
- * put at a moment.
+ * A job like another one, to be made from the beginning: its pieces, zones, marks and list, without its date, without what was answered for, put at
+ * a moment or given to somebody.
  *
  * @param at when it is made, UTC ms
  */
 export function copyJob(job: Job, id: JobId, name: string, at: number): Job {
-  const { deadline: _, pins: __, ...rest } = job;
+  const { deadline: _, pins: __, given: ___, ...rest } = job;
   return { ...rest, id, name, overrides: [], createdAt: at, closed: false };
 }
 

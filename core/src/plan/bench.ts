@@ -97,6 +97,28 @@ function rackOf(schedule: Schedule, now: number): RackItem[] {
   return items.filter((item) => item.state !== 'care' || done.size > 0).toSorted((a, b) => a.until - b.until);
 }
 
+/** What hands do now, whether its time has come, and what follows within the day. */
+function handsNow(steps: readonly PlacedStep[], now: number): Pick<Bench, 'now' | 'due' | 'then'> {
+  const open = steps.filter((s) => s.state !== 'done');
+  const current = open.find((s) => s.state === 'running') ?? open[0];
+  const rest = open.filter((s) => s !== current);
+  const lastNow = current ? Math.max(now, current.start) + DAY * MINUTE_MS : 0;
+  return {
+    now: current,
+    due: current !== undefined && (current.state === 'running' || current.start <= now + 5 * MINUTE_MS),
+    then: rest.filter((s) => s.start < lastNow).slice(0, 12),
+  };
+}
+
+/** The Bench of one of several people: what they do now and then; what dries and what to watch is everybody's. */
+export const benchOfPerson = (bench: Bench, schedule: Schedule, who: Id, now: number): Bench => ({
+  ...bench,
+  ...handsNow(
+    schedule.steps.filter(({ by }) => !by || by.includes(who)),
+    now,
+  ),
+});
+
 /**
  * What hands should do now, what dries, what follows, what to watch.
  *
@@ -113,11 +135,7 @@ export function benchOf(
   now: number,
   say: (mm: number) => string,
 ): Bench {
-  const open = schedule.steps.filter((s) => s.state !== 'done');
-  const running = open.find((s) => s.state === 'running');
-  const current = running ?? open[0];
-  const rest = open.filter((s) => s !== current);
-  const lastNow = current ? Math.max(now, current.start) + DAY * MINUTE_MS : 0;
+  const hands = handsNow(schedule.steps, now);
   const watch: WatchItem[] = [];
   const facts = stepFacts(events);
   for (const job of jobs) {
@@ -177,9 +195,7 @@ export function benchOf(
       });
   const weight = { stop: 0, watch: 1, fine: 2 };
   return {
-    now: current,
-    due: current !== undefined && (current.state === 'running' || current.start <= now + 5 * MINUTE_MS),
-    then: rest.filter((s) => s.start < lastNow).slice(0, 12),
+    ...hands,
     rack: rackOf(schedule, now),
     watch: watch.toSorted((a, b) => weight[a.verdict] - weight[b.verdict]),
   };

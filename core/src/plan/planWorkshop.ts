@@ -241,6 +241,7 @@ export function planWorkshop(
       some.flatMap(({ recipe }) => recipe.steps),
     ),
     pinned: new Map(some.flatMap(({ job }) => (job.pins ?? []).map(({ step, at }): [StepId, number] => [step, at]))),
+    given: new Map(some.flatMap(({ job }) => (job.given ?? []).map(({ step, who }): [StepId, Id] => [step, who]))),
     order: shop.order,
     stands,
     now,

@@ -64,6 +64,8 @@ export function checkSolution(problem: Problem, solution: Solution): string[] {
     if (fact?.startedAt !== undefined && start !== fact.startedAt) faults.push(`${step.id} began at another time`);
     if (state !== 'waiting') continue;
     const minutes = spans.reduce((sum, span) => sum + span.end - span.start, 0) / MINUTE_MS;
+    const given = problem.given?.get(step.id);
+    if (given !== undefined && several && resources.has(given) && !by?.includes(given)) faults.push(`${step.id} was given to ${given}`);
     const before = follows && placedAt.get(follows.step);
     if (
       follows &&

@@ -7,6 +7,7 @@ export * from './dryOn';
 export * from './heldBack';
 export * from './leastChange';
 export * from './listSchedule';
+export * from './meanwhile';
 export * from './overnight';
 export * from './promise';
 export * from './whatMoved';

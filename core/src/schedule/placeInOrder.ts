@@ -84,8 +84,11 @@ export function readyFor(problem: Problem): Ready {
     if (!runs) continue;
     // whoever was to do it does it; where that is not known, each that runs is taken to have other hands, as long as there are any
     const able = crewsFor(step.needs, resources);
-    const by = problem.stands?.get(step.id)?.by;
+    const given = problem.given?.get(step.id);
+    const handed = given === undefined ? undefined : [given];
+    const by = handed ?? problem.stands?.get(step.id)?.by;
     const own =
+      able.find((crew) => handed && crew.some((k) => handed.includes(resources[k]!.id))) ??
       able.find((crew) => by && crew.every((k) => by.includes(resources[k]!.id))) ??
       able.find((crew) => people.length === 1 || crew[0] === who % people.length);
     who += 1;
@@ -104,6 +107,17 @@ export function readyFor(problem: Problem): Ready {
   const alike = new Map<string, StepId[]>();
   for (const { id, setup } of waiting) if (setup) alike.set(setup.key, [...(alike.get(setup.key) ?? []), id]);
   return { problem: { ...problem, resources }, waiting, begun, free, crews, alike };
+}
+
+/** Whoever may do a step: with the person whom it was given, where there is such a one. */
+function ableFor(
+  step: WorkStep,
+  { problem: { given, resources }, crews }: Pick<Ready, 'problem' | 'crews'>,
+): readonly (readonly number[])[] {
+  const all = crews.get(needsKey(step.needs))!;
+  const who = given?.get(step.id);
+  const theirs = who === undefined ? [] : all.filter((crew) => crew.some((k) => resources[k]!.id === who));
+  return theirs.length > 0 ? theirs : all;
 }
 
 /** Who does a step, where there is a choice. */
@@ -155,7 +169,8 @@ export function placeInOrder(
   order: readonly WorkStep[],
   { pinned = NONE, notBefore: soft = NONE, broken: mostBroken = Infinity, repairs: mostRepairs = Infinity }: Held = {},
 ): Solution | undefined {
-  const { problem, begun, free: first, crews, alike } = ready;
+  const { problem, begun, free: first, alike } = ready;
+  const crewsOf = (step: WorkStep) => ableFor(step, ready);
   const { now, resources } = problem;
   const unplaced = new Map<JobId, StepId>();
   let steps = order;
@@ -197,7 +212,7 @@ export function placeInOrder(
       const paused =
         stood?.at === at && stood.spans?.reduce((sum, { start, end }) => sum + end - start, 0) === long ? stood.spans : undefined;
       const spans = paused ?? [{ start: at, end: at + long }];
-      const able = crews.get(needsKey(step.needs))!.filter((one) => one.every((k) => spans.every((span) => within(left[k]!, span))));
+      const able = crewsOf(step).filter((one) => one.every((k) => spans.every((span) => within(left[k]!, span))));
       // whoever was to do it does it
       const crew = able.find((one) => stood?.by && one.every((k) => stood.by!.includes(resources[k]!.id))) ?? able[0];
       if (!crew) continue;
@@ -222,7 +237,7 @@ export function placeInOrder(
       if (!other || other.state !== 'waiting') continue;
       const from = ceilTo(other.end, GRAIN_MS);
       if (from < earliest) continue;
-      for (const crew of crews.get(needsKey(step.needs))!) {
+      for (const crew of crewsOf(step)) {
         if (other.by && other.by[0] !== resources[crew[0]!]!.id) continue;
         const both = crew.slice(1).reduce<readonly Window[]>((all, k) => sharedWindows(all, there[k]!, from), there[crew[0]!]!);
         const saved = Math.min(minutes, step.hands - 1);
@@ -268,7 +283,7 @@ export function placeInOrder(
       let best: Put | undefined;
       if (ready) best = { spans: own.spans, crew: own.crew, end: own.spans.at(-1)!.end, follows: own.follows };
       else {
-        for (const crew of crews.get(needsKey(step.needs))!) {
+        for (const crew of crewsOf(step)) {
           const both =
             crew.length === 1
               ? there[crew[0]!]!

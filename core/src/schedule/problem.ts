@@ -48,6 +48,8 @@ export interface Problem {
   readonly fixed: ReadonlyMap<StepId, StepFact>;
   /** Steps that somebody put at a moment: they do not begin before, UTC ms. */
   readonly pinned?: ReadonlyMap<StepId, number>;
+  /** Who was given a step by hand: nobody else does it. */
+  readonly given?: ReadonlyMap<StepId, Id>;
   /** Where steps stood in the plan before: what need not move stays there. */
   readonly stands?: Stands | undefined;
   /** An order of steps that was found to be good and kept. */

@@ -1,4 +1,4 @@
-import { useEffect, useRef, useState, type MouseEvent } from 'react';
+import { lazy, Suspense, useEffect, useRef, useState, type MouseEvent } from 'react';
 import { WORKDAY } from '@kolleta/core/facts';
 import type { StepAbout } from '@kolleta/core/finish';
 import { isTimed, type Film, type Machine } from '@kolleta/core/job';
@@ -17,8 +17,6 @@ import { useSettling } from '../workers/settled';
 import { usePlan } from '../workers/usePlan';
 import { lostEvent, type Lost } from './LostPicker';
 import { packedMoved, stepsMoved } from './movedWords';
-import { TestCuts } from './TestCuts';
-import { WrongForm } from './WrongForm';
 
 /** What was pressed. Its id goes into the log, so that it counts once. */
 interface Press {
@@ -81,6 +79,10 @@ function WaitQuestion({
     </div>
   );
 }
+
+// asked for by few presses
+const TestCuts = lazy(async () => ({ default: (await import('./TestCuts')).TestCuts }));
+const WrongForm = lazy(async () => ({ default: (await import('./WrongForm')).WrongForm }));
 
 /** The film and the machine of a test cut; nothing for other steps, and where one of them is gone. */
 function useTested(about: StepAbout): { film: Film; machine: Machine } | undefined {
@@ -204,53 +206,55 @@ export function StepButtons({ placed, large = false }: { placed: PlacedStep; lar
             setAsking(undefined);
           }}
         >
-          {testing && tests ? (
-            <div className="modal-box text-base-content text-left text-base">
-              <h2 className="text-lg font-bold">How did the test cut come out?</h2>
-              <TestCuts
-                {...tests}
-                onRight={() => {
-                  setTesting(false);
-                  return press({ id: newId(), at: now(), what: 'done' });
+          <Suspense>
+            {testing && tests ? (
+              <div className="modal-box text-base-content text-left text-base">
+                <h2 className="text-lg font-bold">How did the test cut come out?</h2>
+                <TestCuts
+                  {...tests}
+                  onRight={() => {
+                    setTesting(false);
+                    return press({ id: newId(), at: now(), what: 'done' });
+                  }}
+                />
+                <div className="mt-3 flex justify-end">
+                  <button type="button" className="btn btn-ghost" onClick={() => setTesting(false)}>
+                    Close
+                  </button>
+                </div>
+              </div>
+            ) : asking ? (
+              <WaitQuestion
+                title={stepTitle(step)}
+                waits={asking.waits}
+                at={asking.press.at}
+                zone={zone}
+                what={asking.press.what}
+                onNo={() => setAsking(undefined)}
+                onYes={() => {
+                  setAsking(undefined);
+                  void press(asking.press, true);
                 }}
               />
-              <div className="mt-3 flex justify-end">
-                <button type="button" className="btn btn-ghost" onClick={() => setTesting(false)}>
-                  Close
-                </button>
-              </div>
-            </div>
-          ) : asking ? (
-            <WaitQuestion
-              title={stepTitle(step)}
-              waits={asking.waits}
-              at={asking.press.at}
-              zone={zone}
-              what={asking.press.what}
-              onNo={() => setAsking(undefined)}
-              onYes={() => {
-                setAsking(undefined);
-                void press(asking.press, true);
-              }}
-            />
-          ) : (
-            <WrongForm
-              title={stepTitle(step)}
-              // before the cut there is no film to be lost
-              parts={AFTER_CUT.has(step.station) ? (whole?.jobs.get(step.job)?.parts ?? []) : []}
-              pieces={WITH_PIECE.has(step.station) ? (jobs.find(({ id }) => id === step.job)?.count ?? 0) : 0}
-              step={step.id}
-              onLost={(lost, what, note) => {
-                setSaying(false);
-                void tellLost(lost, what, note);
-              }}
-              onCancel={() => setSaying(false)}
-              onWrite={(wrong) => {
-                setSaying(false);
-                void press({ id: newId(), at: now(), what: 'done', wrong });
-              }}
-            />
-          )}
+            ) : (
+              <WrongForm
+                title={stepTitle(step)}
+                // before the cut there is no film to be lost
+                parts={AFTER_CUT.has(step.station) ? (whole?.jobs.get(step.job)?.parts ?? []) : []}
+                pieces={WITH_PIECE.has(step.station) ? (jobs.find(({ id }) => id === step.job)?.count ?? 0) : 0}
+                step={step.id}
+                onLost={(lost, what, note) => {
+                  setSaying(false);
+                  void tellLost(lost, what, note);
+                }}
+                onCancel={() => setSaying(false)}
+                onWrite={(wrong) => {
+                  setSaying(false);
+                  void press({ id: newId(), at: now(), what: 'done', wrong });
+                }}
+              />
+            )}
+          </Suspense>
         </dialog>
       )}
     </div>

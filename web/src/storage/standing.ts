@@ -11,7 +11,8 @@ const MOST = 12;
 let known: readonly Standing[] = [];
 
 const shopOf = ({ shop: { hours, people, machines, presses, order } }: WorkshopState): string =>
-  JSON.stringify([hours, people, machines.map(({ id }) => id), presses?.map(({ id }) => id), order]);
+  // who is called away or has a day off leaves as much as can be where it stood
+  JSON.stringify([hours.zone, hours.week, hours.extra, people, machines.map(({ id }) => id), presses?.map(({ id }) => id), order]);
 /** Steps that were put at a moment, and when: one after another, told apart by their words. */
 const pinsOf = ({ jobs }: WorkshopState): string[] =>
   jobs.filter(({ closed }) => !closed).flatMap(({ pins = [] }) => pins.map(({ step, at }) => `${at} ${step}`));

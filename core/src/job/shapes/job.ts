@@ -88,6 +88,8 @@ export const job = record(
     wantedAs: maybe(word('packed', 'washed')),
     /** Steps that were put at a moment: they do not begin before. */
     pins: maybe(list(record({ step: text(400, 1), at: instant }), 200)),
+    /** Steps that somebody was given by hand: nobody else does them. */
+    given: maybe(list(record({ step: text(400, 1), who: id }), 200)),
     priority: number(-1000, 1000),
     overrides: list(override, 10_000),
     createdAt: instant,

@@ -1,5 +1,6 @@
-import { useEffect, useMemo, useRef } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { Link } from 'react-router';
+import { benchOfPerson } from '@kolleta/core/plan';
 import { stepWords } from '@kolleta/core/words';
 import { formatMoment, handsIn, formatTime } from '@kolleta/core/schedule';
 import { formatDuration } from '@kolleta/core/units';
@@ -17,6 +18,10 @@ import { OtherTimers } from './OtherTimers';
 import { Rack } from './Rack';
 import { ring } from './ring';
 import { useNow } from './useNow';
+import { WhoseBench } from './WhoseBench';
+
+/** Where this device remembers whose Bench it shows. */
+const WHOSE = 'benchOf';
 
 /** So many steps and watches are listed, what is nearest first. */
 const MOST_LINES = 16;
@@ -31,7 +36,10 @@ export function BenchPage() {
   const tell = useTell();
   // until the plan is there, the Bench as it was last laid out for just this workshop
   const earlier = useMemo(() => (plan ? undefined : benchOfState(state)), [plan, state]);
-  const bench = plan?.bench ?? earlier;
+  const [whose, setWhose] = useState(() => localStorage.getItem(WHOSE) ?? undefined);
+  const who = (shop.people ?? []).length > 1 ? shop.people?.find(({ id }) => id === whose)?.id : undefined;
+  const everybodys = plan?.bench ?? earlier;
+  const bench = plan && who !== undefined ? benchOfPerson(plan.bench, plan.schedule, who, now) : everybodys;
   // a timer that is looked at from two metres does not go dark
   useAwake(bench?.now?.state === 'running');
   useEffect(() => {
@@ -60,13 +68,16 @@ export function BenchPage() {
     <div className="grid grid-cols-1 gap-4 lg:grid-cols-[minmax(0,1fr)_minmax(0,1.08fr)]">
       <FirstMark />
       <div className="flex flex-col gap-2">
-        <NowCard
-          bench={bench}
-          steps={(bench.now && plan?.schedule.jobs.get(bench.now.step.job)?.steps) ?? []}
-          jobs={open}
+        <WhoseBench
           shop={shop}
-          now={now}
+          who={who}
+          onChange={(id) => {
+            if (id === undefined) localStorage.removeItem(WHOSE);
+            else localStorage.setItem(WHOSE, id);
+            setWhose(id);
+          }}
         />
+        <NowCard bench={bench} schedule={plan?.schedule} who={who} jobs={open} shop={shop} now={now} />
         <OtherTimers running={running} jobs={open} now={now} />
       </div>
       <section aria-label="Drying rack" className="sheet flex min-h-72 flex-col px-4 pt-3 pb-4">

@@ -1,19 +1,22 @@
-import { useEffect, useRef, useState } from 'react';
+import { lazy, Suspense, useEffect, useRef, useState } from 'react';
 import { Link } from 'react-router';
 import { CAUTIONS } from '@kolleta/core/facts';
 import { stepText, stepTitle } from '@kolleta/core/words';
-import type { PlacedStep } from '@kolleta/core/schedule';
+import type { PlacedStep, Schedule } from '@kolleta/core/schedule';
 import { formatMoment, handsIn } from '@kolleta/core/schedule';
 import { inSentence, formatClock, formatDuration } from '@kolleta/core/units';
 import type { Bench, RackItem } from '@kolleta/core/plan';
-import type { Job, Shop } from '@kolleta/core/job';
+import type { Id, Job, Shop } from '@kolleta/core/job';
 import { visitDemo } from '../../storage/workshop';
 import { useTell } from '../../ui/toasts';
 import { doneBy } from '../../frame/doneBy';
 import { StepButtons } from '../../frame/StepButtons';
+import { Meanwhile } from './Meanwhile';
 import { StillTacky } from './StillTacky';
 import { WorkingNow } from './WorkingNow';
 import { askToNotify, mayNotify, ring } from './ring';
+
+const CameBetween = lazy(() => import('./CameBetween'));
 
 /** The wait that a step stands at, if nothing but a short one holds it up. */
 function waitFor(placed: PlacedStep, rack: readonly RackItem[]): RackItem | undefined {
@@ -40,21 +43,26 @@ function greetingFor(jobs: readonly Job[], shop: Shop, { watch }: Bench): { titl
 /** The step for hands now, with its timer; or what to do where there is none. */
 export function NowCard({
   bench,
-  steps,
+  schedule,
+  who,
   jobs,
   shop,
   now,
 }: {
   bench: Bench;
-  /** Of the job of the step. */
-  steps: readonly PlacedStep[];
+  /** Nothing until the plan is there. */
+  schedule: Schedule | undefined;
+  /** Whose Bench it is, where there are several people. */
+  who: Id | undefined;
   jobs: readonly Job[];
   shop: Shop;
   now: number;
 }) {
   const tell = useTell();
   const placed = bench.now;
+  const steps = (placed && schedule?.jobs.get(placed.step.job)?.steps) ?? [];
   const told = useRef<string>(undefined);
+  const [between, setBetween] = useState(false);
   const over = placed?.state === 'running' ? (now - placed.start) / 60_000 - handsIn(placed) : undefined;
   useEffect(() => {
     if (!placed || over === undefined || over < 0 || told.current === placed.step.id) return;
@@ -129,7 +137,18 @@ export function NowCard({
         <StepButtons key={placed.step.id} placed={placed} large />
         {!running && bench.due && <StillTacky placed={placed} steps={steps} job={job} shop={shop} now={now} />}
       </div>
+      {!bench.due && schedule && <Meanwhile schedule={schedule} next={placed} jobs={jobs} now={now} />}
       {!bench.due && <WorkingNow shop={shop} now={now} />}
+      {schedule && !between && (
+        <button type="button" className="mt-3 min-h-9 self-start text-[0.95rem] underline" onClick={() => setBetween(true)}>
+          Something comes between
+        </button>
+      )}
+      {schedule && between && (
+        <Suspense>
+          <CameBetween {...{ placed, schedule, who, jobs, shop, now }} />
+        </Suspense>
+      )}
       {running && <RingWord />}
     </section>
   );

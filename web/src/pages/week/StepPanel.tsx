@@ -5,7 +5,8 @@ import { formatMoment, handsIn, heldBack, heldBackWords, type PlacedStep, type S
 import type { Job, Shop } from '@kolleta/core/job';
 import { doneBy } from '../../frame/doneBy';
 import { MomentWord } from '../../frame/MomentWord';
-import { Sentence } from '../../ui/tokens';
+import { giveStep } from '../../frame/giveStep';
+import { Choice, Sentence } from '../../ui/tokens';
 import { unpinStep } from '../../frame/pinStep';
 
 interface Props {
@@ -21,6 +22,7 @@ interface Props {
 export function StepPanel({ placed, schedule, job, nameOf, shop, onPut }: Props) {
   const { step, start, state } = placed;
   const { zone } = shop.hours;
+  const people = shop.people ?? [];
   const pin = job?.pins?.find((one) => one.step === step.id);
   const say = (at: number) => formatMoment(at, zone);
   const held = pin && pin.at !== start ? heldBack(placed, pin.at, schedule.steps, schedule.windows) : undefined;
@@ -57,6 +59,18 @@ export function StepPanel({ placed, schedule, job, nameOf, shop, onPut }: Props)
         </Sentence>
       ) : (
         <p>{state === 'done' ? `It was done ${say(placed.end)}.` : `It has run since ${say(start)}.`}</p>
+      )}
+      {people.length > 1 && state !== 'done' && (
+        <Sentence>
+          It is done by{' '}
+          <Choice
+            label="Who does it"
+            value={job?.given?.find((one) => one.step === step.id)?.who ?? ''}
+            options={[{ value: '', label: 'whoever has time' }, ...people.map(({ id, name }) => ({ value: id, label: name }))]}
+            onChange={(id) => giveStep(step.job, step.id, id === '' ? undefined : id)}
+          />
+          .
+        </Sentence>
       )}
       {pin && state === 'waiting' && (
         <div className="border-warning border-l-4 pl-3 text-[0.95rem]">
