@@ -24,6 +24,8 @@ export interface RandomSchedule {
   readonly room?: number;
   /** So many kinds of things are got ready for steps; none are where it is left out. */
   readonly setups?: number;
+  /** So many pieces dry at a time; each job has one to four. */
+  readonly rack?: number;
 }
 
 /** Working days of two spans, for somebody who begins a little later than the one before. */
@@ -51,6 +53,7 @@ export function randomSchedule({
   greatest = 0.35,
   room = 150,
   setups = 0,
+  rack,
 }: RandomSchedule): Problem {
   const random = numbersFrom(seed);
   const whole = (low: number, high: number) => low + Math.floor(random() * (high - low + 1));
@@ -81,13 +84,14 @@ export function randomSchedule({
     return {
       ...{ job: `j${j}`, name: `j${j}`, priority: random() < 0.1 ? 1 : 0, createdAt: j, steps: own, care: [] },
       ...(slack === undefined ? {} : { deadline: slack }),
+      ...(rack === undefined ? {} : { pieces: whole(1, 4) }),
     };
   });
   const resources: Resource[] = [
     ...Array.from({ length: people }, (_, p): Resource => ({ id: `person${p}`, kind: 'hands', calendar: days(horizon, p) })),
     ...Array.from({ length: cutters }, (_, c): Resource => ({ id: `cutter${c}`, kind: 'cutter', calendar: days(horizon, 0) })),
   ];
-  return { jobs: list, resources, fixed, now: SCHEDULE_NOW };
+  return { jobs: list, resources, fixed, now: SCHEDULE_NOW, room: rack };
 }
 
 /** What can happen to the step that is to begin next after a while. */

@@ -2,7 +2,7 @@ import { WORKDAY } from '../facts';
 import { inSentence, DAY, MINUTE_MS } from '../units';
 import type { Id, Job, JobId, Reading, Shop, StepId, WorkEvent } from '../job';
 import { stepFacts } from '../logbook';
-import { beforeNight, dayEnd, formatTime, type PlacedStep, type Schedule } from '../schedule';
+import { beforeNight, dayEnd, formatTime, rackPlaces, staysOf, type PlacedStep, type Problem, type Schedule } from '../schedule';
 import { careWords, stepTitle, stepWords, waitWords } from '../words';
 
 /** Something on the drying rack. */
@@ -18,6 +18,8 @@ export interface RackItem {
   readonly state: 'drying' | 'open' | 'care';
   /** What comes then. */
   readonly next?: string;
+  /** Where it stands, where the workshop has named its drying places. */
+  readonly place?: Id;
 }
 
 /** Something to keep an eye on. */
@@ -48,8 +50,14 @@ function isBehind(station: Reading['station'], placed: readonly PlacedStep[]): b
   return own.length > 0 && own.every((s) => s.state === 'done');
 }
 
-function rackOf(schedule: Schedule, now: number): RackItem[] {
+function rackOf(schedule: Schedule, { jobs }: Problem, places: Shop['rack'], now: number): RackItem[] {
   const items: RackItem[] = [];
+  const stays = places ? staysOf(jobs, new Map(schedule.steps.map((placed) => [placed.step.id, placed]))) : [];
+  const standing = rackPlaces(stays, places ?? []);
+  const placeOf = (step: StepId) => {
+    const place = standing.get(step);
+    return place ? { place: place.id } : {};
+  };
   for (const job of schedule.jobs.values()) {
     const at = new Map(job.steps.map((s) => [s.step.id, s]));
     for (const placed of job.steps.filter((s) => s.state === 'waiting')) {
@@ -74,6 +82,7 @@ function rackOf(schedule: Schedule, now: number): RackItem[] {
             until: ready,
             state: 'drying',
             next: stepWords(placed.step).short,
+            ...placeOf(lag.step),
           });
         else if (lag.least > 0 && closes !== undefined && closes > now)
           items.push({
@@ -84,6 +93,7 @@ function rackOf(schedule: Schedule, now: number): RackItem[] {
             until: closes,
             state: 'open',
             next: stepWords(placed.step).short,
+            ...placeOf(lag.step),
           });
       }
     }
@@ -126,7 +136,7 @@ export const benchOfPerson = (bench: Bench, schedule: Schedule, who: Id, now: nu
  * @param filmLeft and what open jobs need, mm
  */
 export function benchOf(
-  schedule: Schedule,
+  { schedule, problem }: { readonly schedule: Schedule; readonly problem: Problem },
   jobs: readonly Job[],
   readings: ReadonlyMap<JobId, readonly Reading[]>,
   events: readonly WorkEvent[],
@@ -196,7 +206,7 @@ export function benchOf(
   const weight = { stop: 0, watch: 1, fine: 2 };
   return {
     ...hands,
-    rack: rackOf(schedule, now),
+    rack: rackOf(schedule, problem, shop.rack, now),
     watch: watch.toSorted((a, b) => weight[a.verdict] - weight[b.verdict]),
   };
 }

@@ -1,5 +1,6 @@
 import type { Faces } from '../artwork';
 import type { FilmLayout } from '../cut';
+import { GROUNDS } from '../facts';
 import type { Recipe } from '../finish';
 import {
   asCounted,
@@ -18,6 +19,7 @@ import { lostOf, stepFacts, withBehind } from '../logbook';
 import {
   HORIZON_DAYS,
   joinedWindows,
+  roomOn,
   solveSchedule,
   workingWindows,
   type JobSchedule,
@@ -233,7 +235,12 @@ export function planWorkshop(
         const readyAfter = job.wantedAs === 'washed' ? Math.max(0, ...care.map(({ minutes }) => minutes)) : 0;
         const date = wanted(job);
         const deadline = date === undefined ? undefined : date - readyAfter * MINUTE_MS;
-        return { job: job.id, name: job.name, priority: job.priority, deadline, readyAfter, createdAt: job.createdAt, steps, care };
+        // what stays where it is dries there
+        const pieces = GROUNDS[job.piece.ground].fixed ? 0 : job.count;
+        return {
+          ...{ job: job.id, name: job.name, priority: job.priority, deadline, readyAfter },
+          ...{ createdAt: job.createdAt, pieces, steps, care },
+        };
       }),
     resources,
     fixed: withBehind(
@@ -241,6 +248,7 @@ export function planWorkshop(
       some.flatMap(({ recipe }) => recipe.steps),
     ),
     pinned: new Map(some.flatMap(({ job }) => (job.pins ?? []).map(({ step, at }): [StepId, number] => [step, at]))),
+    room: roomOn(shop.rack),
     given: new Map(some.flatMap(({ job }) => (job.given ?? []).map(({ step, who }): [StepId, Id] => [step, who]))),
     order: shop.order,
     stands,
@@ -277,7 +285,7 @@ export function planWorkshop(
   }
   const say = (mm: number) => formatLength(mm, shop.lengths, { digits: 0 });
   const bench = benchOf(
-    schedule,
+    { schedule, problem },
     open,
     new Map([...plans].map(([id, { readings }]) => [id, readings])),
     events,

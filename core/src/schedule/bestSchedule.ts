@@ -31,10 +31,11 @@ function firstOf(problem: Problem): Solution {
   const { pinned, order } = problem;
   const moved = pinned !== undefined && pinned.size > 0;
   const alone = peopleOf(problem).length === 1;
-  if (alone && !moved && !order?.length) return listSchedule(problem);
+  if (alone && !moved && !order?.length && problem.room === undefined) return listSchedule(problem);
   const ready = readyFor(problem);
   const free = alone ? listSchedule(problem) : placeInOrder(ready, inTurn(ready))!;
-  const placed = moved ? placeInOrder(ready, orderOf(ready, free), { pinned })! : free;
+  // the list knows nothing of the room on the rack
+  const placed = moved || (alone && problem.room !== undefined) ? placeInOrder(ready, orderOf(ready, free), { pinned })! : free;
   if (!order?.length) return placed;
   const at = new Map(order.map((id, i) => [id, i]));
   // steps that came since go by their job's turn, behind those of their job that were there

@@ -1,5 +1,6 @@
 import { MINUTE_MS } from '../units';
 import type { Window } from './calendar';
+import { overfull } from './rackRoom';
 import { GRAIN_MS, handsOf, peopleOf, type PlacedStep, type Problem, type Solution } from './problem';
 
 /** Less than this is rounding, ms. */
@@ -58,6 +59,7 @@ export function checkSolution(problem: Problem, solution: Solution): string[] {
     all.push(...placed.steps);
   }
   const placedAt = new Map(all.map((one) => [one.step.id, one]));
+  for (const at of overfull(problem, placedAt)) faults.push(`the rack is overfull at ${at}`);
   for (const { step, spans, state, start, end, by, follows } of all) {
     const fact = problem.fixed.get(step.id);
     if ((state === 'done') !== (fact?.doneAt !== undefined)) faults.push(`${step.id} is ${state}`);

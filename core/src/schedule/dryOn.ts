@@ -4,7 +4,7 @@ import type { WaitFor } from '../finish';
 import { GRAIN_MS, type PlacedStep } from './problem';
 
 /** Waits that a finger can tell to be over, or not. */
-const TOUCHED: ReadonlySet<WaitFor> = new Set<WaitFor>([
+export const TOUCHED: ReadonlySet<WaitFor> = new Set<WaitFor>([
   ...(['labelDry', 'filled', 'washedDry', 'sealedOver', 'recoat', 'beforeSealer', 'beforeFilm', 'washed', 'edgeSealer'] as const),
   ...(['halfDry', 'nearlyDry', 'dry', 'touchDry', 'firm', 'inkDry', 'rinsed'] as const),
 ]);

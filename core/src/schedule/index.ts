@@ -12,6 +12,7 @@ export * from './overnight';
 export * from './promise';
 export * from './whatMoved';
 export * from './placeInOrder';
+export * from './rackRoom';
 export * from './sameSetup';
 export * from './searchSchedule';
 export * from './placeSteps';

@@ -4,6 +4,7 @@ import type { Need } from '../facts';
 import type { Id, JobId, StepId } from '../job';
 import { firstEndingAfter, joinedWindows, sharedWindows, takeOut, type Window } from './calendar';
 import { ceilTo, findSpans, MOST_PUTS } from './placeSteps';
+import { dryingAfter, fullUntil, staysOf } from './rackRoom';
 import {
   GRAIN_MS,
   handsIn,
@@ -28,6 +29,8 @@ export interface Ready {
   readonly free: readonly (readonly Window[])[];
   /** For steps that need the same, which resources may do them: positions in `free`. */
   readonly crews: ReadonlyMap<string, readonly (readonly number[])[]>;
+  /** What dries after steps, and how long, minutes. */
+  readonly drying: ReadonlyMap<StepId, { readonly pieces: number; readonly minutes: number }>;
   /** Steps that the same is got ready for. */
   readonly alike: ReadonlyMap<string, readonly StepId[]>;
 }
@@ -106,7 +109,14 @@ export function readyFor(problem: Problem): Ready {
   }
   const alike = new Map<string, StepId[]>();
   for (const { id, setup } of waiting) if (setup) alike.set(setup.key, [...(alike.get(setup.key) ?? []), id]);
-  return { problem: { ...problem, resources }, waiting, begun, free, crews, alike };
+  const drying = new Map(
+    jobs.flatMap(({ pieces = 0, steps: own }) =>
+      pieces === 0
+        ? []
+        : [...dryingAfter(own)].map(([id, minutes]): [StepId, { pieces: number; minutes: number }] => [id, { pieces, minutes }]),
+    ),
+  );
+  return { problem: { ...problem, resources }, waiting, begun, free, crews, drying, alike };
 }
 
 /** Whoever may do a step: with the person whom it was given, where there is such a one. */
@@ -222,6 +232,37 @@ export function placeInOrder(
     return kept;
   }
 
+  /** Where a step finds room first, on whoever is done with it first. */
+  function soonest(
+    step: WorkStep,
+    there: readonly (readonly Window[])[],
+    placed: ReadonlyMap<StepId, PlacedStep>,
+    earliest: number,
+  ): Put | undefined {
+    let best: Put | undefined;
+    for (const crew of crewsOf(step)) {
+      const both =
+        crew.length === 1
+          ? there[crew[0]!]!
+          : crew.slice(1).reduce<readonly Window[]>((all, k) => sharedWindows(all, there[k]!, earliest), there[crew[0]!]!);
+      const spans = findSpans(both, earliest, step.hands, step.mayPause);
+      const end = spans?.at(-1)?.end;
+      if (spans && end !== undefined && (!best || end < best.end)) best = { spans, crew, end };
+    }
+    const joined = step.setup && followOn(step, step.setup, there, placed, earliest);
+    return joined && (!best || joined.end <= best.end) ? joined : best;
+  }
+
+  /** When something leaves the rack, where pieces that dry after a step find no room on it; undefined where they do. */
+  function rackFull(step: WorkStep, end: number, placed: ReadonlyMap<StepId, PlacedStep>): number | undefined {
+    const { room } = problem;
+    const own = room === undefined ? undefined : ready.drying.get(step.id);
+    if (room === undefined || !own || own.pieces > room) return undefined;
+    const others = problem.jobs.filter(({ pieces = 0 }) => pieces <= room);
+    const there = new Map([...placed].filter(([id]) => id !== step.id));
+    return fullUntil(staysOf(others, there), room, { pieces: own.pieces, start: end, end: end + own.minutes * MINUTE_MS });
+  }
+
   /** A step straight after another that the same was got ready for, by the same hands. */
   function followOn(
     step: WorkStep,
@@ -274,26 +315,24 @@ export function placeInOrder(
       }
       const own = kept.get(step.id);
       const ready =
-        own !== undefined && earliest <= own.spans[0]!.start && (!own.follows || goesOn(placed.get(own.follows.step), own.spans[0]!.start));
+        own !== undefined &&
+        earliest <= own.spans[0]!.start &&
+        (!own.follows || goesOn(placed.get(own.follows.step), own.spans[0]!.start)) &&
+        rackFull(step, own.spans.at(-1)!.end, placed) === undefined;
       // what was kept for it in vain is free again
       const there =
         own && !ready
           ? free[i]!.map((windows, k) => (own.crew.includes(k) ? joinedWindows([...windows, ...own.spans]) : windows))
           : free[i]!;
-      let best: Put | undefined;
-      if (ready) best = { spans: own.spans, crew: own.crew, end: own.spans.at(-1)!.end, follows: own.follows };
-      else {
-        for (const crew of crewsOf(step)) {
-          const both =
-            crew.length === 1
-              ? there[crew[0]!]!
-              : crew.slice(1).reduce<readonly Window[]>((all, k) => sharedWindows(all, there[k]!, earliest), there[crew[0]!]!);
-          const spans = findSpans(both, earliest, step.hands, step.mayPause);
-          const end = spans?.at(-1)?.end;
-          if (spans && end !== undefined && (!best || end < best.end)) best = { spans, crew, end };
-        }
-        const joined = step.setup && followOn(step, step.setup, there, placed, earliest);
-        if (joined && (!best || joined.end <= best.end)) best = joined;
+      let best: Put | undefined = ready
+        ? { spans: own.spans, crew: own.crew, end: own.spans.at(-1)!.end, follows: own.follows }
+        : soonest(step, there, placed, earliest);
+      // where the rack is full then, it waits until something leaves it
+      for (let tries = 0; best && !ready && tries < MOST_PUTS; tries++) {
+        const leaves = rackFull(step, best.end, placed);
+        if (leaves === undefined) break;
+        earliest = Math.max(earliest + GRAIN_MS, leaves - (best.end - best.spans[0]!.start));
+        best = soonest(step, there, placed, earliest);
       }
       if (!best && given.size < puts.size) {
         // put off beyond the end of the calendar: rather a wait that is broken than a step without room

@@ -17,6 +17,8 @@ export interface JobToPlace {
   /** What it is wanted as takes so many minutes more than being packed. */
   readonly readyAfter?: number;
   readonly createdAt: number;
+  /** So many pieces dry side by side; none of what stays where it is. */
+  readonly pieces?: number;
   readonly steps: readonly WorkStep[];
   readonly care: readonly CareWait[];
 }
@@ -48,6 +50,8 @@ export interface Problem {
   readonly fixed: ReadonlyMap<StepId, StepFact>;
   /** Steps that somebody put at a moment: they do not begin before, UTC ms. */
   readonly pinned?: ReadonlyMap<StepId, number>;
+  /** So many pieces dry at a time; as many as there are where it is not said. */
+  readonly room?: number | undefined;
   /** Who was given a step by hand: nobody else does it. */
   readonly given?: ReadonlyMap<StepId, Id>;
   /** Where steps stood in the plan before: what need not move stays there. */

@@ -244,6 +244,8 @@ export const shop = record(
     people: maybe(list(person, 6)),
     /** Steps in an order that was looked for long and kept. */
     order: maybe(list(text(400, 1), 5000)),
+    /** Where pieces stand to dry, and how many each place holds. */
+    rack: maybe(list(record({ id, name, holds: whole(1, 1000) }), 12)),
     climate,
     currency: Type.String({ pattern: '^[A-Z]{3}$' }),
     /** Price of an hour of hands. */

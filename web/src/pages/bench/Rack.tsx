@@ -84,7 +84,43 @@ function Piece({ job, item, now, paints, high }: { job: Job; item: RackItem; now
   );
 }
 
-/** The drying rack: pieces on shelves with the time that each still needs. */
+interface Standing {
+  readonly item: RackItem;
+  readonly job: Job;
+}
+
+/** Pieces on shelves, so many beside each other. */
+function Shelves({ shown, shop, now, size }: { shown: readonly Standing[]; shop: Shop; now: number; size: number }) {
+  const { across, high } = shelving(size);
+  const shelves = Array.from({ length: Math.ceil(shown.length / across) }, (_, i) => shown.slice(i * across, (i + 1) * across));
+  return shelves.map((shelf, i) => (
+    <div key={i}>
+      <ul className="flex flex-wrap items-end justify-around gap-x-4 gap-y-3 px-1">
+        {shelf.map(({ item, job }) => (
+          <li key={item.id} className="flex flex-col items-center">
+            <Link
+              to={`/job/${job.id}/cure`}
+              className="flex flex-col items-center"
+              title={`until ${formatMoment(item.until, shop.hours.zone)}`}
+            >
+              <span
+                className={`mb-1.5 max-w-52 text-center text-[0.82rem] leading-tight font-bold ${item.state === 'open' ? 'text-error' : ''}`}
+              >
+                {item.state === 'open' ? '■ ' : ''}
+                {job.name}: {item.what}
+                {item.state === 'open' ? ', window open' : ''}
+              </span>
+              <Piece high={high} paints={shop.paints} job={job} item={item} now={now} />
+            </Link>
+          </li>
+        ))}
+      </ul>
+      <div className="h-1.5 rounded" style={{ background: 'var(--shelf)' }} />
+    </div>
+  ));
+}
+
+/** The drying rack: pieces on shelves with the time that each still needs, place by place where the workshop has named them. */
 export function Rack({ items, jobs, shop, now }: { items: readonly RackItem[]; jobs: readonly Job[]; shop: Shop; now: number }) {
   const shown = items.flatMap((item) => {
     const job = jobs.find((j) => j.id === item.job);
@@ -100,35 +136,25 @@ export function Rack({ items, jobs, shop, now }: { items: readonly RackItem[]; j
       </div>
     );
   }
-  const { across, high } = shelving(shown.length);
-  const shelves = Array.from({ length: Math.ceil(shown.length / across) }, (_, i) => shown.slice(i * across, (i + 1) * across));
+  const places = (shop.rack ?? []).flatMap((place) => {
+    const own = shown.filter(({ item }) => item.place === place.id);
+    return own.length > 0 ? [{ ...place, own }] : [];
+  });
+  const others = shown.filter(({ item }) => !places.some(({ id }) => id === item.place));
   return (
     <div className="flex flex-1 flex-col justify-end gap-3">
-      {shelves.map((shelf, i) => (
-        <div key={i}>
-          <ul className="flex flex-wrap items-end justify-around gap-x-4 gap-y-3 px-1">
-            {shelf.map(({ item, job }) => (
-              <li key={item.id} className="flex flex-col items-center">
-                <Link
-                  to={`/job/${job.id}/cure`}
-                  className="flex flex-col items-center"
-                  title={`until ${formatMoment(item.until, shop.hours.zone)}`}
-                >
-                  <span
-                    className={`mb-1.5 max-w-52 text-center text-[0.82rem] leading-tight font-bold ${item.state === 'open' ? 'text-error' : ''}`}
-                  >
-                    {item.state === 'open' ? '■ ' : ''}
-                    {job.name}: {item.what}
-                    {item.state === 'open' ? ', window open' : ''}
-                  </span>
-                  <Piece high={high} paints={shop.paints} job={job} item={item} now={now} />
-                </Link>
-              </li>
-            ))}
-          </ul>
-          <div className="h-1.5 rounded" style={{ background: 'var(--shelf)' }} />
-        </div>
+      {places.map(({ id, name, holds, own }) => (
+        <section key={id} aria-label={name} className="flex flex-col gap-3">
+          <Shelves shown={own} shop={shop} now={now} size={shown.length} />
+          <p className="quiet -mt-2 flex justify-between gap-3 text-[0.86rem]">
+            <span className="min-w-0 truncate">{name}</span>
+            <span className="shrink-0">
+              {[...new Set(own.map(({ job }) => job))].reduce((sum, { count }) => sum + count, 0)} of {holds} pieces
+            </span>
+          </p>
+        </section>
       ))}
+      {others.length > 0 && <Shelves shown={others} shop={shop} now={now} size={shown.length} />}
     </div>
   );
 }

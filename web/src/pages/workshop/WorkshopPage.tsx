@@ -6,6 +6,7 @@ import { HoursCard } from './HoursCard';
 import { DaysOffCard } from './DaysOffCard';
 import { MachinesCard } from './MachinesCard';
 import { PeopleCard } from './PeopleCard';
+import { RackCard } from './RackCard';
 import { RoomCard } from './RoomCard';
 import { WorkshopFile } from './WorkshopFile';
 
@@ -29,6 +30,7 @@ export function WorkshopPage() {
       <MachinesCard shop={shop} />
       <div className="grid grid-cols-1 items-start gap-4 lg:grid-cols-2">
         <RoomCard shop={shop} />
+        <RackCard shop={shop} />
         <section id="file" aria-label="The workshop as a file" className="sheet px-4 py-3">
           <WorkshopFile />
         </section>
