@@ -35,18 +35,14 @@ export function packedNoSooner(job: JobToPlace, problem: Problem): number | unde
   return ends.size > 0 ? Math.max(...ends.values()) : now;
 }
 
-/** A moment before which the work of all open jobs cannot be done: all minutes that are left, in all the hours that there are. */
-function workNoSooner({ jobs, fixed, resources, now }: Problem): number {
-  let left = jobs.reduce(
-    (sum, job) =>
-      sum +
-      job.steps.reduce(
-        (all, step) =>
-          all + (fixed.has(step.id) ? 0 : Math.max(1, leastHands(step)) * step.needs.filter((need) => need === 'hands').length),
-        0,
-      ),
-    0,
-  );
+const handsFor = ({ needs }: WorkStep): number => needs.filter((need) => need === 'hands').length;
+
+/** Minutes of hands that a job still takes, those of two counted twice. */
+const workOf = ({ steps }: JobToPlace, fixed: Problem['fixed']): number =>
+  steps.reduce((all, step) => all + (fixed.has(step.id) ? 0 : Math.max(1, leastHands(step)) * handsFor(step)), 0);
+
+/** Tells when so many minutes of work can be done, were everybody at it in all their hours. */
+function clockOfAll({ resources, now }: Problem): (minutes: number) => number {
   const edges = resources
     .filter(({ kind }) => kind === 'hands')
     .flatMap(({ calendar }) =>
@@ -56,15 +52,34 @@ function workNoSooner({ jobs, fixed, resources, now }: Problem): number {
       ]),
     )
     .toSorted((a, b) => a.at - b.at);
-  let [there, at] = [0, now];
-  for (const edge of edges) {
-    const minutes = (Math.max(0, edge.at - at) * there) / MINUTE_MS;
-    if (there > 0 && minutes >= left) return at + (left * MINUTE_MS) / there;
-    left -= minutes;
-    at = Math.max(at, edge.at);
-    there += edge.by;
-  }
-  return at;
+  return (minutes) => {
+    let [left, there, at] = [minutes, 0, now];
+    for (const edge of edges) {
+      const able = (Math.max(0, edge.at - at) * there) / MINUTE_MS;
+      if (there > 0 && able >= left) return at + (left * MINUTE_MS) / there;
+      left -= able;
+      at = Math.max(at, edge.at);
+      there += edge.by;
+    }
+    return at;
+  };
+}
+
+/**
+ * Minutes that jobs with a date are late in all at the least, whatever comes first: the shortest one after another, however they are cut up,
+ * against the dates in their order (Chu, 1992).
+ */
+function handsLate({ jobs, fixed }: Problem, when: (minutes: number) => number): number {
+  const dated = jobs.flatMap((job) => (job.deadline === undefined ? [] : [{ work: workOf(job, fixed), deadline: job.deadline }]));
+  const dates = dated.map(({ deadline }) => deadline).toSorted((a, b) => a - b);
+  let done = 0;
+  return dated
+    .map(({ work }) => work)
+    .toSorted((a, b) => a - b)
+    .reduce((late, work, i) => {
+      done += work;
+      return late + Math.max(0, when(done) - dates[i]!) / MINUTE_MS;
+    }, 0);
 }
 
 /** What no plan can do better than. */
@@ -79,7 +94,8 @@ export interface ScheduleBound {
 /** Lower bounds of a problem: what is shown beside a plan, to say how good it is. */
 export function boundOf(problem: Problem): ScheduleBound {
   const jobs = new Map<JobId, number>();
-  let [late, last] = [0, workNoSooner(problem)];
+  const when = clockOfAll(problem);
+  let [late, last] = [0, when(problem.jobs.reduce((sum, job) => sum + workOf(job, problem.fixed), 0))];
   for (const job of problem.jobs) {
     const end = packedNoSooner(job, problem);
     if (end === undefined) continue;
@@ -87,5 +103,5 @@ export function boundOf(problem: Problem): ScheduleBound {
     last = Math.max(last, end);
     if (job.deadline !== undefined) late += Math.max(0, end - job.deadline) / MINUTE_MS;
   }
-  return { late, last, jobs };
+  return { late: Math.max(late, handsLate(problem, when)), last, jobs };
 }

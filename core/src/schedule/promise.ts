@@ -2,6 +2,7 @@ import { WORKDAY } from '../facts';
 import { MINUTE_MS } from '../units';
 import type { JobId } from '../job';
 import { joinedWindows, workingDays, type Window } from './calendar';
+import { standsOf } from './leastChange';
 import type { JobToPlace, Problem, Resource } from './problem';
 import { solveSchedule, type JobSchedule, type Schedule } from './solve';
 
@@ -23,7 +24,8 @@ export interface OrderPromise {
  * @param order the job that is asked for, with its date where there is one
  */
 export function promiseOf(problem: Problem, now: Schedule, order: JobToPlace): OrderPromise {
-  const then = solveSchedule({ ...problem, jobs: [...problem.jobs, order] });
+  // what is planned keeps its time, where the order leaves it
+  const then = solveSchedule({ ...problem, stands: standsOf(now.solution), jobs: [...problem.jobs, order] });
   const own = then.jobs.get(order.job)!;
   const begins = own.steps.reduce((first, { start }) => Math.min(first, start), Infinity);
   const delays = problem.jobs.flatMap(({ job, deadline }) => {

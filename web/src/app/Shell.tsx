@@ -4,7 +4,7 @@ import { dryingFactor } from '@kolleta/core/finish';
 import { inSentence, formatTemperature } from '@kolleta/core/units';
 import { redoJob, undoJob } from '../storage/editJob';
 import { redoShop, undoShop } from '../storage/editShop';
-import { lastChanged } from '../storage/lastChanged';
+import { lastChanged, lastChangedOfAll } from '../storage/lastChanged';
 import { NotKept, NotTheWriter } from '../storage/keeping';
 import { plainly } from '../storage/plainly';
 import { leaveDemo } from '../storage/workshop';
@@ -59,22 +59,35 @@ function useUnforeseen(): void {
   }, [tell]);
 }
 
-/** Ctrl+Z and its like over the job or the shop on the screen. */
+/** Ctrl+Z and its like over the job or the shop on the screen, or over all of them where all are on it. */
 function useUndo(): { undo: () => void; redo: () => void } | undefined {
   const tell = useTell();
   const id = useMatch('/job/:id/*')?.params.id;
   const [inStock, inWorkshop] = [useMatch('/stock') !== null, useMatch('/workshop') !== null];
+  const [onBench, onWeek] = [useMatch('/') !== null, useMatch('/week') !== null];
   const ofShop = inStock || inWorkshop;
-  /** When the page of this job was opened, and what was taken back on it since, to be done again in that order. */
-  const page = useRef<{ id: string | undefined; since: number; back: ('job' | 'shop')[] }>({ id: undefined, since: 0, back: [] });
-  if (page.current.id !== id) page.current = { id, since: Date.now(), back: [] };
+  const ofAll = onBench || onWeek;
+  const where = id ?? (ofAll ? (onWeek ? '/week' : '/') : undefined);
+  /** When the page was opened, and what was taken back on it since, to be done again in that order: on a page of all jobs by their ids. */
+  const page = useRef<{ where: string | undefined; since: number; back: string[] }>({ where: undefined, since: 0, back: [] });
+  if (page.current.where !== where) page.current = { where, since: Date.now(), back: [] };
   const run = async (what: 'undo' | 'redo') => {
-    if (!id && !ofShop) return;
+    if (!id && !ofShop && !ofAll) return;
     try {
       const { since, back } = page.current;
-      const of = !id ? 'shop' : what === 'redo' ? (back.pop() ?? 'job') : await lastChanged(id, since);
-      if (id && what === 'undo') back.push(of);
-      const label = await (of === 'job' ? (what === 'undo' ? undoJob(id!) : redoJob(id!)) : what === 'undo' ? undoShop() : redoShop());
+      const target = async (): Promise<string | undefined> => {
+        if (ofAll) return what === 'redo' ? back.pop() : lastChangedOfAll(since);
+        if (!id) return 'shop';
+        return what === 'redo' ? (back.pop() ?? 'job') : lastChanged(id, since);
+      };
+      const of = await target();
+      if (of === undefined) {
+        tell(`Nothing to ${what} here.`);
+        return;
+      }
+      if (!ofShop && what === 'undo') back.push(of);
+      const job = of === 'job' ? id! : of;
+      const label = await (of === 'shop' ? (what === 'undo' ? undoShop() : redoShop()) : what === 'undo' ? undoJob(job) : redoJob(job));
       tell(label ? `${what === 'undo' ? 'Taken back' : 'Done again'}: ${inSentence(label)}.` : `Nothing to ${what}.`);
     } catch (error) {
       if (!(error instanceof NotKept || error instanceof NotTheWriter)) tell(plainly(error), { tone: 'error' });

@@ -1,7 +1,7 @@
 import { beforeEach, expect, it } from '@jest/globals';
 import { WorkshopDatabase, type History } from './db';
 import { SHOP } from './editShop';
-import { lastChanged } from './lastChanged';
+import { lastChanged, lastChangedOfAll } from './lastChanged';
 
 let database: WorkshopDatabase;
 let made = 0;
@@ -23,4 +23,12 @@ it('is the workshop where that was changed on this page last, and never by what 
   expect(await lastChanged('j', 100, database)).toBe('shop');
   expect(await lastChanged('j', 201, database)).toBe('job');
   expect(await lastChanged('other', 100, database)).toBe('shop');
+});
+it('is, on a page of all jobs, whatever was changed there last', async () => {
+  expect(await lastChangedOfAll(100, database)).toBeUndefined();
+  await database.history.bulkPut([past('j', 150), past('k', 170), past(SHOP, 90, 120)]);
+  expect(await lastChangedOfAll(100, database)).toBe('k');
+  expect(await lastChangedOfAll(171, database)).toBeUndefined();
+  await database.history.put(past(SHOP, 90, 200));
+  expect(await lastChangedOfAll(100, database)).toBe('shop');
 });
