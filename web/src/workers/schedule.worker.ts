@@ -56,6 +56,15 @@ const planner = {
       ...(less && isKept(less, wanted) ? { half: less.order.packed } : {}),
     };
   },
+  /** The first of several ways to make an order in which it is packed when it is wanted; nothing where none is. */
+  firstKept(problem: Problem, ways: readonly JobToPlace[]): { which: number; packed: number } | undefined {
+    const now = solveSchedule(problem);
+    for (const [which, way] of ways.entries()) {
+      const promise = promiseOf(problem, now, way);
+      if (isKept(promise, way.deadline) && promise.order.packed !== undefined) return { which, packed: promise.order.packed };
+    }
+    return undefined;
+  },
 };
 export type SchedulePlanner = typeof planner;
 expose(planner);

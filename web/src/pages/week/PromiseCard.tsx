@@ -1,13 +1,12 @@
 import { useEffect, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
-import { WORKDAY } from '@kolleta/core/facts';
-import { copyJob, nameOfCopy, type Job, type JobPattern, type Shop } from '@kolleta/core/job';
-import { formatPromise, holdupWords, type Problem } from '@kolleta/core/schedule';
+import { TECHNIQUES, WORKDAY, type TechniqueId } from '@kolleta/core/facts';
+import type { Job, Shop } from '@kolleta/core/job';
+import { formatPromise, holdupWords, type JobToPlace, type Problem } from '@kolleta/core/schedule';
 import { formatDuration } from '@kolleta/core/units';
 import { MomentWord } from '../../frame/MomentWord';
 import { now } from '../../storage/clock';
 import { addJob } from '../../storage/editJob';
-import { newId } from '../../storage/newId';
 import { plainly } from '../../storage/plainly';
 import { Choice, CountWord, Sentence } from '../../ui/tokens';
 import { useTell } from '../../ui/toasts';
@@ -17,26 +16,9 @@ import { newPlannerWorker } from '../../workers/plannerWorker';
 import type { OrderAnswer } from '../../workers/schedule.worker';
 import { scheduleWorker } from '../../workers/scheduleClient';
 import { WatchedWorker } from '../../workers/watchedWorker';
+import { linesOf, orderLike, otherWays, type Asked } from './orderLike';
 
-interface Asked {
-  readonly like: string;
-  readonly count: number;
-  readonly wanted: number | undefined;
-}
-
-/** A job like another, for so many pieces. */
-function orderLike({ job, name }: Pick<JobPattern, 'job' | 'name'>, { count, wanted }: Asked, names: readonly string[]): Job {
-  const fresh = copyJob(job, newId(), names.includes(name) ? nameOfCopy(name, names) : name, now());
-  const rows = fresh.list?.rows ?? [];
-  return {
-    ...fresh,
-    count,
-    ...(fresh.list && rows.length > 0
-      ? { list: { ...fresh.list, rows: Array.from({ length: count }, (_row, i) => ({ ...rows[i % rows.length]!, id: newId() })) } }
-      : {}),
-    ...(wanted === undefined ? {} : { deadline: wanted }),
-  };
-}
+const aOrAn = (name: string): string => `${/^[aeiou]/.test(name) ? 'an' : 'a'} ${name}`;
 
 /** Before an order is taken: when it could be packed among what is open, what it would delay, and what would make it possible. */
 export function PromiseCard({ jobs, shop, problem }: { jobs: readonly Job[]; shop: Shop; problem: Problem }) {
@@ -45,8 +27,17 @@ export function PromiseCard({ jobs, shop, problem }: { jobs: readonly Job[]; sho
   const models = [...jobs.map((job) => ({ id: job.id, name: job.name, job })), ...(shop.patterns ?? [])].filter(
     ({ job }) => job.marks.length > 0,
   );
-  const [asked, setAsked] = useState<Asked>({ like: models[0]?.id ?? '', count: models[0]?.job.count ?? 1, wanted: undefined });
-  const [answer, setAnswer] = useState<{ asked: Asked; order: Job; found: OrderAnswer }>();
+  const [asked, setAsked] = useState<Asked>({
+    like: models[0]?.id ?? '',
+    count: models[0]?.job.count ?? 1,
+    lines: undefined,
+    wanted: undefined,
+  });
+  const [answer, setAnswer] = useState<{
+    asked: Asked;
+    order: Job;
+    found: OrderAnswer & { way?: { technique: TechniqueId; job: Job; packed: number } };
+  }>();
   const [busy, setBusy] = useState(false);
   const trial = useRef<WatchedWorker<Planner>>(undefined);
   useEffect(() => () => trial.current?.stop('Done.'), []);
@@ -68,16 +59,34 @@ export function PromiseCard({ jobs, shop, problem }: { jobs: readonly Job[]; sho
       const planned = async (one: Job) => {
         trial.current ??= new WatchedWorker<Planner>('The trial', newPlannerWorker, timeFor(one));
         const plan = await trial.current.call((planner) => planner.plan('draft', [one], shop, [], now(), true));
-        return plan.problem.jobs[0];
+        const stops = (plan.jobs.get(one.id)?.readings ?? []).filter(({ verdict, id }) => verdict === 'stop' && id !== 'date').length;
+        return { job: plan.problem.jobs[0], stops };
       };
-      const whole = await planned(order);
+      const { job: whole, stops } = await planned(order);
       if (!whole) {
         tell(`“${model.name}” has nothing to plan yet. Choose another job that is like the order.`, { tone: 'error' });
         return;
       }
       const half =
-        asked.wanted !== undefined && asked.count > 1 ? await planned({ ...order, count: Math.floor(asked.count / 2) }) : undefined;
-      const found = await scheduleWorker.call((worker) => worker.promise(problem, whole, half));
+        asked.wanted !== undefined && asked.count > 1 ? (await planned({ ...order, count: Math.floor(asked.count / 2) })).job : undefined;
+      const first = await scheduleWorker.call((worker) => worker.promise(problem, whole, half));
+      // only where it matters: another technique that this piece takes as well
+      const ways = first.kept || asked.wanted === undefined ? [] : otherWays(order, shop);
+      const made: { way: (typeof ways)[number]; job: JobToPlace }[] = [];
+      for (const way of ways) {
+        const { job, stops: others } = await planned(way.job);
+        if (job && others <= stops) made.push({ way, job });
+      }
+      const kept =
+        made.length === 0
+          ? undefined
+          : await scheduleWorker.call((worker) =>
+              worker.firstKept(
+                problem,
+                made.map(({ job }) => job),
+              ),
+            );
+      const found = { ...first, ...(kept ? { way: { ...made[kept.which]!.way, packed: kept.packed } } : {}) };
       setAnswer({ asked, order, found });
     } catch (error) {
       tell(plainly(error), { tone: 'error' });
@@ -85,12 +94,14 @@ export function PromiseCard({ jobs, shop, problem }: { jobs: readonly Job[]; sho
       setBusy(false);
     }
   };
+  const take = (order: Job) => addJob(order).then(() => navigate(`/job/${order.id}/draw`));
   const change = (part: Partial<Asked>) => {
     setAnswer(undefined);
     setAsked((was) => ({ ...was, ...part }));
     return Promise.resolve(0);
   };
-  const { promise, kept, evenings, half } = answer?.found ?? {};
+  const { promise, kept, evenings, half, way } = answer?.found ?? {};
+  const lines = linesOf(model.job);
   const name = (id: string) => jobs.find((job) => job.id === id)?.name ?? '';
   return (
     <section aria-label="Before you take an order" className="sheet flex flex-col gap-2 px-4 py-3">
@@ -101,8 +112,22 @@ export function PromiseCard({ jobs, shop, problem }: { jobs: readonly Job[]; sho
           label="Like which job"
           value={model.id}
           options={models.map(({ id, name: label }) => ({ value: id, label }))}
-          onChange={(like) => change({ like, count: models.find(({ id }) => id === like)?.job.count ?? 1 })}
+          onChange={(like) => change({ like, count: models.find(({ id }) => id === like)?.job.count ?? 1, lines: undefined })}
         />
+        {lines > 0 && (
+          <>
+            {' '}
+            of{' '}
+            <CountWord
+              label="How many lines"
+              value={asked.lines ?? lines}
+              least={1}
+              most={12}
+              onChange={(count) => change({ lines: count })}
+            />{' '}
+            {(asked.lines ?? lines) === 1 ? 'line' : 'lines'}
+          </>
+        )}
         , wanted <MomentWord label="Wanted by" value={asked.wanted} zone={zone} onChange={(wanted) => change({ wanted })} />.
       </Sentence>
       {answer && promise && (
@@ -138,9 +163,18 @@ export function PromiseCard({ jobs, shop, problem }: { jobs: readonly Job[]; sho
                   Half of it, {Math.floor(answer.asked.count / 2)}, can be packed {say(half)}.
                 </p>
               )}
-              {evenings === undefined && half === undefined && (
+              {way && (
                 <p>
-                  Neither {WORKDAY.evening.most} evenings nor half the number would do. Agree on a later day, or on work that dries faster.
+                  As {aOrAn(TECHNIQUES[way.technique].name)} it can be packed {say(way.packed)}.{' '}
+                  <button type="button" className="btn btn-sm btn-ghost border-base-300" onClick={() => void take(way.job)}>
+                    Take it so
+                  </button>
+                </p>
+              )}
+              {evenings === undefined && half === undefined && !way && (
+                <p>
+                  Neither {WORKDAY.evening.most} evenings nor half the number nor another technique would do. Agree on a later day, or on
+                  work that dries faster.
                 </p>
               )}
             </>
@@ -164,11 +198,7 @@ export function PromiseCard({ jobs, shop, problem }: { jobs: readonly Job[]; sho
           {busy ? 'Working it out…' : 'When can it be packed?'}
         </button>
         {answer && (
-          <button
-            type="button"
-            className="btn btn-sm btn-primary"
-            onClick={() => void addJob(answer.order).then(() => navigate(`/job/${answer.order.id}/draw`))}
-          >
+          <button type="button" className="btn btn-sm btn-primary" onClick={() => void take(answer.order)}>
             Take the order
           </button>
         )}
