@@ -119,7 +119,14 @@ test('before an order is taken its date is known, what it delays, and what would
   await order.getByRole('button', { name: 'When can it be packed?' }).click();
   await expect(order).toContainText(/Not by then\. It is packed/, { timeout: 30_000 });
   await expect(order).toContainText(/Its hands-on work alone|while the workshop is closed|The longest wait|other jobs have the hands/);
-  await expect(order).toContainText(/evenings? of 2 h 30|Half of it|Neither 5 evenings nor half the number would do/);
+  await expect(order).toContainText(/evenings? of 2 h 30|Half of it|Neither 5 evenings nor half the number nor another technique would do/);
+  // what another technique would do is said where that is so
+  await page.getByLabel('Like which job').selectOption('Honour board');
+  await type(page, 'Wanted by', 'wed 2 dec 17:30');
+  await order.getByRole('button', { name: 'When can it be packed?' }).click();
+  await expect(order).toContainText(/As a decal it can be packed Wed 2 Dec \d\d:\d\d\./, { timeout: 30_000 });
+  await page.getByLabel('Like which job').selectOption('Regatta prizes');
+  await type(page, 'How many lines', '2');
   // as many as can be, and it is taken
   await type(page, 'How many pieces', '6');
   await type(page, 'Wanted by', 'sat 5 dec 12:00');
@@ -201,4 +208,51 @@ test('what is still tacky when its wait is over is left to dry on, and other wor
   await expect(page.getByRole('status').filter({ hasText: /It is left to dry until 1\d:\d\d\./ })).toBeVisible();
   await planned(page);
   await expect(page.getByRole('region', { name: 'Now' })).not.toContainText('Seal the oak board');
+});
+
+test('two people have a Bench each: a step is handed over, somebody is called away, pieces dry where there is room, and all is taken back', async ({
+  page,
+}) => {
+  await week(page);
+  await page.goto('/#/workshop');
+  await page.getByRole('button', { name: 'Somebody else works here too' }).click();
+  const rack = page.getByRole('region', { name: 'Where pieces dry' });
+  await rack.getByRole('button', { name: 'Add a drying place' }).click();
+  await type(page, 'Name of a drying place', 'Shelf by the window');
+  await type(page, 'How many pieces stand on Shelf by the window', '6');
+  await expect(rack).toContainText('No more dries at a time than 6 pieces.');
+  await kept(page);
+  await page.goto('/#/');
+  await planned(page);
+  // the stained board stands on its shelf
+  await expect(page.getByRole('region', { name: 'Shelf by the window' })).toContainText('1 of 6 pieces');
+  const now = page.getByRole('region', { name: 'Now' });
+  const title = now.getByRole('heading', { level: 1 });
+  const whose = page.getByRole('group', { name: 'Whose bench' });
+  await whose.getByRole('button', { name: 'You', exact: true }).click();
+  await expect(now).toContainText('· You');
+  const own = (await title.textContent())!;
+  await whose.getByRole('button', { name: 'Somebody else' }).click();
+  await expect(now).toContainText('· Somebody else');
+  await expect(title).not.toHaveText(own);
+  const theirs = (await title.textContent())!;
+  // it stays so on this device
+  await page.reload();
+  await expect(title).toHaveText(theirs);
+  await planned(page);
+  await now.getByRole('button', { name: 'Something comes between' }).click();
+  await now.getByRole('button', { name: 'Hand over to You' }).click();
+  await expect(page.getByRole('status').filter({ hasText: 'Given to You' })).toBeVisible();
+  await planned(page);
+  await expect(title).not.toHaveText(theirs);
+  await whose.getByRole('button', { name: 'Everybody' }).click();
+  await page.keyboard.press('Control+z');
+  await expect(page.getByRole('status').filter({ hasText: 'Taken back: give a step to somebody.' })).toBeVisible();
+  // nobody is there for an hour: what was to be now is next, and taken back it is now again
+  await now.getByRole('button', { name: 'Called away for 1 h' }).click();
+  await expect(page.getByRole('status').filter({ hasText: /Nothing is planned until \d\d:\d\d/ })).toBeVisible();
+  await expect(now).toContainText('NEXT,');
+  await page.keyboard.press('Control+z');
+  await expect(page.getByRole('status').filter({ hasText: 'Taken back: called away.' })).toBeVisible();
+  await expect(now).not.toContainText('NEXT,');
 });

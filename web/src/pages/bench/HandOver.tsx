@@ -17,7 +17,7 @@ export function HandOver({ placed, job, shop }: { placed: PlacedStep; job: Job |
   const give = async (id: string, name: string) => {
     const was = job?.given?.find((one) => one.step === step.id)?.who;
     await giveStep(step.job, step.id, id);
-    tell(`${name} does it now: ${inSentence(stepTitle(step))}.`, {
+    tell(`Given to ${name}: ${inSentence(stepTitle(step))}.`, {
       action: { label: 'Undo', run: () => void giveStep(step.job, step.id, was) },
     });
   };

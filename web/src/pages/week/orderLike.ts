@@ -47,11 +47,11 @@ export function orderLike({ job, name }: Pick<JobPattern, 'job' | 'name'>, { cou
 
 /** The same order with all its marks made by another technique, as far as the shop has what that takes. */
 export function otherWays(order: Job, shop: Shop): { technique: TechniqueId; job: Job }[] {
-  const now = new Set(order.marks.map(({ technique }) => technique));
   return (Object.keys(TECHNIQUES) as TechniqueId[])
-    .filter((technique) => !now.has(technique) && !TECHNIQUES[technique].penned)
+    .filter((technique) => !TECHNIQUES[technique].penned && order.marks.some((mark) => mark.technique !== technique))
     .flatMap((technique) => {
-      const patches = order.marks.map((mark) => makeAs(technique, mark, shop, order.piece.colour));
+      const others = order.marks.filter((mark) => mark.technique !== technique);
+      const patches = others.map((mark) => makeAs(technique, mark, shop, order.piece.colour));
       if (patches.some((patch) => !patch)) return [];
       const job = patches.reduce((made: Job, patch) => applyPatch(made, patch!).document, order);
       return [{ technique, job }];
