@@ -60,6 +60,13 @@ export interface Opens {
   readonly coat: CoatId;
 }
 
+/** A time in which the room is another than usual, UTC ms: waits last so many times as long in it. */
+export interface Pace {
+  readonly from: number;
+  readonly until: number;
+  readonly slower: number;
+}
+
 /** How long after another step a step may begin, minutes. */
 export interface Lag {
   readonly step: StepId;
@@ -68,6 +75,8 @@ export interface Lag {
   /** What is waited for. */
   readonly why: WaitFor;
   readonly coat?: CoatId;
+  /** Where the room will be colder, warmer, drier or damper on some days. */
+  readonly paces?: readonly Pace[];
 }
 
 /** The pieces of a job, as they are spoken of. */

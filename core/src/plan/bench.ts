@@ -2,7 +2,18 @@ import { WORKDAY } from '../facts';
 import { inSentence, DAY, MINUTE_MS } from '../units';
 import type { Id, Job, JobId, Reading, Shop, StepId, WorkEvent } from '../job';
 import { stepFacts } from '../logbook';
-import { beforeNight, dayEnd, formatTime, rackPlaces, staysOf, type PlacedStep, type Problem, type Schedule } from '../schedule';
+import {
+  beforeNight,
+  dayEnd,
+  formatTime,
+  rackPlaces,
+  staysOf,
+  waitCloses,
+  waitOver,
+  type PlacedStep,
+  type Problem,
+  type Schedule,
+} from '../schedule';
 import { careWords, stepTitle, stepWords, waitWords } from '../words';
 
 /** Something on the drying rack. */
@@ -70,8 +81,8 @@ function rackOf(schedule: Schedule, { jobs }: Problem, places: Shop['rack'], now
       for (const lag of placed.step.after) {
         const other = at.get(lag.step);
         if (other?.state !== 'done') continue;
-        const ready = other.end + lag.least * MINUTE_MS;
-        const closes = lag.most === undefined ? undefined : other.end + lag.most * MINUTE_MS;
+        const ready = waitOver(other.end, lag);
+        const closes = lag.most === undefined ? undefined : waitCloses(other.end, lag);
         const id = `${placed.step.id}<${lag.step}`;
         if (lag.least > 0 && ready > now)
           items.push({

@@ -29,6 +29,7 @@ import {
   type Stands,
 } from '../schedule';
 import { formatLength, MINUTE_MS } from '../units';
+import { withAir } from './airByDay';
 import { benchOf, type Bench } from './bench';
 import { cutAgainOf } from './cutAgain';
 import { filmOf, sharedLayouts, type FilmPart, type FilmSoFar } from './film';
@@ -213,11 +214,13 @@ export function planWorkshop(
   const filmed = each(fitted, ({ job, marks }) => ({ film: filmOf(job, marks, soFar(job.id), laid, memo) }));
 
   // steps
+  const inAir = withAir(shop, now);
   const stepped = each(filmed, ({ job, marks, film }) => {
     const layers = planLayers(job, marks, shop, memo, (mark, film) => daysSinceCut(job.id, mark, film, facts, now));
     const planned = planRecipe(job, marks, layers, film.first, shop, memo);
     const again = cutAgainOf(job, planned.recipe, layers, film, laid, lost(job.id), facts, now, memo);
-    return { layers, ...planned, recipe: knifeOf(job, again, film.first, knife, facts) };
+    const recipe = knifeOf(job, again, film.first, knife, facts);
+    return { layers, ...planned, recipe: { ...recipe, steps: inAir(recipe.steps) } };
   });
 
   // film and time of all of them together

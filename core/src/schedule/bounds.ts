@@ -3,6 +3,7 @@ import type { WorkStep } from '../finish';
 import type { JobId, StepId } from '../job';
 import { findSpans } from './placeSteps';
 import { handsOf, runningSpan, type JobToPlace, type Problem } from './problem';
+import { waitOver } from './waitOver';
 
 /** Its minutes of hands where all is got ready for it already. */
 const leastHands = ({ hands, setup }: WorkStep): number => Math.max(1, hands - (setup?.minutes ?? 0));
@@ -25,7 +26,7 @@ export function packedNoSooner(job: JobToPlace, problem: Problem): number | unde
       continue;
     }
     const earliest = step.after.reduce(
-      (time, lag) => Math.max(time, (ends.get(lag.step) ?? now) + lag.least * MINUTE_MS),
+      (time, lag) => Math.max(time, waitOver(ends.get(lag.step) ?? now, lag)),
       Math.max(now, step.opens?.at ?? 0, pinned?.get(step.id) ?? 0),
     );
     const spans = findSpans(hands, earliest, leastHands(step), step.mayPause);

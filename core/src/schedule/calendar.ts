@@ -18,6 +18,13 @@ export function midnightOf(at: number, zone: string, later = 0): number {
   return new TZDate(local.getFullYear(), local.getMonth(), local.getDate() + later, 0, 0, 0, zone).getTime();
 }
 
+/** The date of a moment in a zone: "2026-12-03". */
+export const dayOf = (at: number, zone: string): string => {
+  const local = new TZDate(at, zone);
+  const two = (n: number) => String(n).padStart(2, '0');
+  return `${local.getFullYear()}-${two(local.getMonth() + 1)}-${two(local.getDate())}`;
+};
+
 /** Somebody, with when they work where that is not when the workshop does. */
 export interface Worker {
   readonly id: Id;

@@ -2,6 +2,7 @@ import { MINUTE_MS } from '../units';
 import type { Window } from './calendar';
 import { overfull } from './rackRoom';
 import { GRAIN_MS, handsOf, peopleOf, type PlacedStep, type Problem, type Solution } from './problem';
+import { waitCloses, waitOver } from './waitOver';
 
 /** Less than this is rounding, ms. */
 const SLIP_MS = 1;
@@ -16,9 +17,8 @@ export function brokenWaits(steps: readonly PlacedStep[]): string[] {
         const other = at.get(lag.step);
         if (!other) return [];
         const gap = (s.start - other.end) / MINUTE_MS;
-        if (gap < lag.least - 1e-6) return [`${s.step.id} begins ${gap} min after ${lag.step}, at least ${lag.least}`];
-        if (lag.most !== undefined && gap > lag.most + 1e-6)
-          return [`${s.step.id} begins ${gap} min after ${lag.step}, at most ${lag.most}`];
+        if (s.start < waitOver(other.end, lag) - 0.06) return [`${s.step.id} begins ${gap} min after ${lag.step}, at least ${lag.least}`];
+        if (s.start > waitCloses(other.end, lag) + 0.06) return [`${s.step.id} begins ${gap} min after ${lag.step}, at most ${lag.most}`];
         return [];
       }),
     );

@@ -2,6 +2,7 @@ import { WORKDAY } from '../facts';
 import { MINUTE_MS } from '../units';
 import type { WaitFor } from '../finish';
 import { GRAIN_MS, type PlacedStep } from './problem';
+import { waitCloses } from './waitOver';
 
 /** Waits that a finger can tell to be over, or not. */
 export const TOUCHED: ReadonlySet<WaitFor> = new Set<WaitFor>([
@@ -22,9 +23,9 @@ export function dryOn({ step }: PlacedStep, steps: readonly PlacedStep[], now: n
   const waits = step.after.filter(({ why, least: minutes }) => TOUCHED.has(why) && minutes >= least);
   if (waits.length === 0) return undefined;
   const latest = Math.min(
-    ...step.after.map(({ step: id, most }) => {
-      const before = steps.find((one) => one.step.id === id);
-      return most === undefined || !before ? Infinity : before.end + most * MINUTE_MS;
+    ...step.after.map((lag) => {
+      const before = steps.find((one) => one.step.id === lag.step);
+      return before ? waitCloses(before.end, lag) : Infinity;
     }),
   );
   const minutes = Math.max(more, share * Math.max(...waits.map(({ least: long }) => long)));

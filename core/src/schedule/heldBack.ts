@@ -3,6 +3,7 @@ import { stepTitle, waitWords } from '../words';
 import type { Lag } from '../finish';
 import { firstEndingAfter, type Window } from './calendar';
 import type { PlacedStep } from './problem';
+import { waitCloses, waitOver } from './waitOver';
 
 /** What keeps a step from beginning at a moment. */
 export type HeldBack =
@@ -28,7 +29,7 @@ export function heldBack(placed: PlacedStep, at: number, steps: readonly PlacedS
   const waits = step.after
     .flatMap((lag) => {
       const after = before(lag.step);
-      return after ? [{ lag, after, until: after.end + lag.least * MINUTE_MS }] : [];
+      return after ? [{ lag, after, until: waitOver(after.end, lag) }] : [];
     })
     .filter(({ until }) => until > at)
     .toSorted((a, b) => b.until - a.until);
@@ -38,7 +39,7 @@ export function heldBack(placed: PlacedStep, at: number, steps: readonly PlacedS
   for (const lag of step.after) {
     const after = before(lag.step);
     if (!after || lag.most === undefined) continue;
-    const until = after.end + lag.most * MINUTE_MS;
+    const until = waitCloses(after.end, lag);
     if (after.state !== 'waiting' && until < at) return { kind: 'tooLate', lag, after, until };
   }
   const end = at + Math.max(1, step.hands) * MINUTE_MS;

@@ -19,5 +19,6 @@ export * from './placeSteps';
 export * from './problem';
 export * from './scheduleReadings';
 export * from './solve';
+export * from './waitOver';
 export * from './waitsOpen';
 export * from './daySpans';

@@ -6,6 +6,7 @@ import type { Window } from './calendar';
 import { compareCosts, costOf, endOf } from './cost';
 import { placeInOrder, type Ready } from './placeInOrder';
 import { GRAIN_MS, peopleOf, type Follows, type Problem, type Solution, type Stands } from './problem';
+import { waitOver } from './waitOver';
 
 /** With more steps than these that wait, all is planned anew: to keep each in its place takes longer than that. */
 const MOST_KEPT = 1500;
@@ -64,7 +65,7 @@ function readyNow({ problem, waiting, begun }: Ready, order: readonly WorkStep[]
       handsFor(step) <= idle &&
       (stands.get(step.id)?.at ?? Infinity) >= now + GRAIN_MS &&
       (step.opens?.at ?? 0) <= now &&
-      step.after.every((lag) => !open.has(lag.step) && (ends.get(lag.step) ?? 0) + lag.least * MINUTE_MS <= now),
+      step.after.every((lag) => !open.has(lag.step) && waitOver(ends.get(lag.step) ?? 0, lag) <= now),
   );
   return ready.slice(0, MOST_PULLED);
 }

@@ -1,6 +1,7 @@
 import { MINUTE_MS } from '../units';
 import type { PlacedStep } from './problem';
 import type { Schedule } from './solve';
+import { waitOver } from './waitOver';
 
 /** So many things are offered. */
 const MOST = 2;
@@ -26,7 +27,7 @@ export function meanwhile({ steps, windows }: Pick<Schedule, 'steps' | 'windows'
         step.hands <= free &&
         !hurried.has(step.id) &&
         (step.opens?.at ?? 0) <= now &&
-        step.after.every((lag) => (ends.get(lag.step) ?? Infinity) + lag.least * MINUTE_MS <= now),
+        step.after.every((lag) => waitOver(ends.get(lag.step) ?? Infinity, lag) <= now),
     )
     .slice(0, MOST);
 }

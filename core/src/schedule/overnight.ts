@@ -1,7 +1,7 @@
-import { MINUTE_MS } from '../units';
 import { workingDays } from './calendar';
 import type { PlacedStep } from './problem';
 import type { Schedule } from './solve';
+import { waitCloses } from './waitOver';
 
 /** What cannot stand until the next day: a step that has to be done before, and the moment by when. */
 export interface BeforeNight {
@@ -34,7 +34,7 @@ export function beforeNight(schedule: Schedule, at: number): BeforeNight[] {
         : placed.step.after.flatMap((lag) => {
             const other = known.get(lag.step);
             if (lag.most === undefined || !other || other.state === 'waiting') return [];
-            const by = other.end + lag.most * MINUTE_MS;
+            const by = waitCloses(other.end, lag);
             return by < day.next && by > at ? [{ placed, by: Math.min(by, day.end) }] : [];
           }),
     );

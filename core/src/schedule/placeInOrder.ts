@@ -17,6 +17,7 @@ import {
   type Solution,
   type Unplaced,
 } from './problem';
+import { shortestMost, waitCloses, waitOver } from './waitOver';
 
 /** A problem made ready for being solved many times. */
 export interface Ready {
@@ -311,7 +312,7 @@ export function placeInOrder(
       let earliest = Math.max(now, notBefore.get(step.id) ?? 0, step.opens?.at ?? 0);
       for (const lag of step.after) {
         const before = placed.get(lag.step);
-        if (before) earliest = Math.max(earliest, before.end + lag.least * MINUTE_MS);
+        if (before) earliest = Math.max(earliest, waitOver(before.end, lag));
       }
       const own = kept.get(step.id);
       const ready =
@@ -348,7 +349,7 @@ export function placeInOrder(
       let again: number | undefined;
       for (const lag of step.after) {
         const other = placed.get(lag.step);
-        if (lag.most === undefined || !other || start <= other.end + lag.most * MINUTE_MS) continue;
+        if (lag.most === undefined || !other || start <= waitCloses(other.end, lag)) continue;
         const key = `${step.id}<${lag.step}`;
         const at = position.get(lag.step);
         const times = (puts.get(key) ?? 0) + 1;
@@ -371,7 +372,7 @@ export function placeInOrder(
           const pin = pins.get(lag.step);
           if (pin !== undefined) notBefore.set(lag.step, pin);
         } else {
-          const put = ceilTo(start - lag.most * MINUTE_MS - (other.end - other.start), GRAIN_MS);
+          const put = ceilTo(start - shortestMost(lag) * MINUTE_MS - (other.end - other.start), GRAIN_MS);
           notBefore.set(lag.step, Math.max(notBefore.get(lag.step) ?? 0, put, other.start + GRAIN_MS));
         }
         again = Math.min(again ?? at, at);

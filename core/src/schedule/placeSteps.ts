@@ -3,6 +3,7 @@ import type { WorkStep } from '../finish';
 import type { StepId } from '../job';
 import { firstEndingAfter, takeOut, type Window } from './calendar';
 import { GRAIN_MS, runningSpan, type PlacedStep, type Placement, type StepFact, type Unplaced } from './problem';
+import { shortestMost, waitCloses, waitOver } from './waitOver';
 
 /** A step is put off at most so often for the sake of one wait: about two weeks of days. */
 export const MOST_PUTS = 24;
@@ -82,7 +83,7 @@ export function placeSteps(
         continue;
       }
       const earliest = step.after.reduce(
-        (time, lag) => Math.max(time, (placed.get(lag.step)?.end ?? from) + lag.least * MINUTE_MS),
+        (time, lag) => Math.max(time, waitOver(placed.get(lag.step)?.end ?? from, lag)),
         Math.max(from, notBefore.get(step.id) ?? 0, step.opens?.at ?? 0),
       );
       const spans = findSpans(left, earliest, step.hands, step.mayPause);
@@ -90,7 +91,7 @@ export function placeSteps(
       const start = spans[0]!.start;
       for (const lag of step.after) {
         const other = placed.get(lag.step);
-        if (lag.most === undefined || !other || start <= other.end + lag.most * MINUTE_MS) continue;
+        if (lag.most === undefined || !other || start <= waitCloses(other.end, lag)) continue;
         const key = `${step.id}<${lag.step}`;
         const fixed = other.state !== 'waiting' || given.has(key);
         if (fixed) broken.push({ step: step.id, after: lag.step, why: lag.why, ...(lag.coat ? { coat: lag.coat } : {}) });
@@ -102,7 +103,7 @@ export function placeSteps(
             given.add(key);
             notBefore.clear();
           } else {
-            const put = ceilTo(start - lag.most * MINUTE_MS - (other.end - other.start), GRAIN_MS);
+            const put = ceilTo(start - shortestMost(lag) * MINUTE_MS - (other.end - other.start), GRAIN_MS);
             notBefore.set(lag.step, Math.max(notBefore.get(lag.step) ?? 0, put, other.start + GRAIN_MS));
           }
           again = true;

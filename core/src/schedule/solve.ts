@@ -6,6 +6,7 @@ import { endOf } from './cost';
 import { bestSchedule } from './bestSchedule';
 import { placeSteps } from './placeSteps';
 import { GRAIN_MS, handsOf, type JobToPlace, type PlacedStep, type Placement, type Problem, type Solution, type Solver } from './problem';
+import { waitOver } from './waitOver';
 
 /** A job in time. */
 export interface JobSchedule {
@@ -80,7 +81,7 @@ function holdupOf(alone: Placement, now: number): Holdup {
   while (current && current.state === 'waiting') {
     const { step, start } = current;
     const tight: { lag: WorkStep['after'][number]; ready: number } | undefined = step.after
-      .map((lag) => ({ lag, ready: (at.get(lag.step)?.end ?? 0) + lag.least * MINUTE_MS }))
+      .map((lag) => ({ lag, ready: waitOver(at.get(lag.step)?.end ?? 0, lag) }))
       .toSorted((a, b) => b.ready - a.ready)[0];
     const { opens } = step;
     if (opens && opens.at >= (tight?.ready ?? 0)) {

@@ -1,6 +1,7 @@
 import { MINUTE_MS } from '../units';
 import { stepTitle, waitWords } from '../words';
 import type { PlacedStep } from './problem';
+import { waitOver } from './waitOver';
 
 /** A wait that is not over when a step is begun or done. */
 export interface OpenWait {
@@ -26,13 +27,14 @@ export function waitsOpen(placed: PlacedStep, steps: readonly PlacedStep[], at: 
     opens && opens.at > at
       ? [{ why: waitWords(opens), until: opens.at, least: (opens.at - at) / MINUTE_MS, after: 'the coat before' }]
       : [];
-  const own = placed.step.after.flatMap(({ step, least, ...lag }): OpenWait[] => {
+  const own = placed.step.after.flatMap(({ step, ...lag }): OpenWait[] => {
+    const { least } = lag;
     if (least <= 0) return [];
     const before = steps.find((s) => s.step.id === step);
     if (!before) return [];
     const [why, after] = [waitWords(lag), stepTitle(before.step)];
     if (before.state !== 'done') return [{ why, least, after }];
-    const until = before.end + least * MINUTE_MS;
+    const until = waitOver(before.end, lag);
     return until > at ? [{ why, until, least, after }] : [];
   });
   return [...old, ...own];

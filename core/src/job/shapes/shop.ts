@@ -157,11 +157,14 @@ export const machine = record(
   'machine',
 );
 
-export const climate = record({
+const airOf = {
   celsius: number(-20, 60),
   /** Relative humidity, 0 to 1. */
   humidity: number(0, 0.99),
-});
+};
+export const climate = record(airOf);
+/** A date: "2026-12-03". */
+const dayWord = Type.String({ pattern: '^\\d{4}-\\d{2}-\\d{2}$' });
 
 const permitted = word('private', 'sale', 'unknown');
 
@@ -247,6 +250,8 @@ export const shop = record(
     /** Where pieces stand to dry, and how many each place holds. */
     rack: maybe(list(record({ id, name, holds: whole(1, 1000) }), 12)),
     climate,
+    /** Days on which the workroom will be another: by their dates in its zone. */
+    airOn: maybe(list(record({ id, day: dayWord, ...airOf }), 60)),
     currency: Type.String({ pattern: '^[A-Z]{3}$' }),
     /** Price of an hour of hands. */
     rate: price,

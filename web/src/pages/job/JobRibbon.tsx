@@ -2,7 +2,7 @@ import { useMemo, useState } from 'react';
 import { isWashed } from '@kolleta/core/blanks';
 import { formatDuration } from '@kolleta/core/units';
 import { careWords, stepTitle, stepWords, waitWords } from '@kolleta/core/words';
-import { formatDay, formatMoment, formatPromise } from '@kolleta/core/schedule';
+import { formatDay, formatMoment, formatPromise, waitOver } from '@kolleta/core/schedule';
 import type { Job, Shop } from '@kolleta/core/job';
 import type { JobPlan, Plan } from '@kolleta/core/plan';
 import { Ribbon, type RibbonBlock, type RibbonWait } from '../../ui/Ribbon';
@@ -35,7 +35,7 @@ export function JobRibbon({ job, plan, whole, shop }: { job: Job; plan: JobPlan;
                 id: `${s.step.id}<${lag.step}`,
                 lane: 1,
                 start: other.end,
-                end: other.end + lag.least * 60_000,
+                end: waitOver(other.end, lag),
                 label: waitWords(lag),
               },
             ]

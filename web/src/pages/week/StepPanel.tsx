@@ -1,7 +1,16 @@
 import { Link } from 'react-router';
 import { formatDuration } from '@kolleta/core/units';
 import { stepTitle, waitWords } from '@kolleta/core/words';
-import { formatMoment, handsIn, heldBack, heldBackWords, type PlacedStep, type Schedule } from '@kolleta/core/schedule';
+import {
+  formatMoment,
+  handsIn,
+  heldBack,
+  heldBackWords,
+  waitCloses,
+  waitOver,
+  type PlacedStep,
+  type Schedule,
+} from '@kolleta/core/schedule';
 import type { Job, Shop } from '@kolleta/core/job';
 import { doneBy } from '../../frame/doneBy';
 import { MomentWord } from '../../frame/MomentWord';
@@ -30,7 +39,7 @@ export function StepPanel({ placed, schedule, job, nameOf, shop, onPut }: Props)
   const own = schedule.jobs.get(step.job)?.steps ?? [];
   const waits = step.after.flatMap((lag) => {
     const before = own.find((one) => one.step.id === lag.step);
-    return before ? [{ lag, before, until: before.end + lag.least * 60_000 }] : [];
+    return before ? [{ lag, before, until: waitOver(before.end, lag) }] : [];
   });
   return (
     <section aria-label="The chosen step" className="sheet flex flex-col gap-2 px-4 py-3">
@@ -98,7 +107,7 @@ export function StepPanel({ placed, schedule, job, nameOf, shop, onPut }: Props)
           {waits.map(({ lag, before, until }) => (
             <li key={lag.step}>
               After “{stepTitle(before.step)}”{lag.least > 0 ? `: ${waitWords(lag)} ${say(until)}` : ''}
-              {lag.most !== undefined ? `, not later than ${say(before.end + lag.most * 60_000)}` : ''}.
+              {lag.most !== undefined ? `, not later than ${say(waitCloses(before.end, lag))}` : ''}.
             </li>
           ))}
         </ul>

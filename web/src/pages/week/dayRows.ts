@@ -1,6 +1,6 @@
 import { waitWords } from '@kolleta/core/words';
 import type { Hours, Job } from '@kolleta/core/job';
-import { midnightOf, type PlacedStep, type Schedule, type Window } from '@kolleta/core/schedule';
+import { midnightOf, type PlacedStep, type Schedule, type Window, waitOver } from '@kolleta/core/schedule';
 
 /** Waits shorter than this are not drawn, minutes. */
 const LEAST_WAIT = 20;
@@ -67,7 +67,7 @@ export function dayRows(schedule: Schedule, jobs: readonly Job[], hours: Hours, 
         : step.after.flatMap((lag) => {
             const other = at.get(lag.step);
             if (!other || lag.least < LEAST_WAIT) return [];
-            return [{ id: `${step.id}<${lag.step}`, job, words: waitWords(lag), start: other.end, end: other.end + lag.least * 60_000 }];
+            return [{ id: `${step.id}<${lag.step}`, job, words: waitWords(lag), start: other.end, end: waitOver(other.end, lag) }];
           }),
     );
   });

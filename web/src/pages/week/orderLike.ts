@@ -47,11 +47,11 @@ export function orderLike({ job, name }: Pick<JobPattern, 'job' | 'name'>, { cou
 
 /** The same order with all its marks made by another technique, as far as the shop has what that takes. */
 export function otherWays(order: Job, shop: Shop): { technique: TechniqueId; job: Job }[] {
+  const othersThan = (made: TechniqueId) => order.marks.filter(({ technique }) => ![made].includes(technique));
   return (Object.keys(TECHNIQUES) as TechniqueId[])
-    .filter((technique) => !TECHNIQUES[technique].penned && order.marks.some((mark) => mark.technique !== technique))
+    .filter((technique) => !TECHNIQUES[technique].penned && othersThan(technique).length > 0)
     .flatMap((technique) => {
-      const others = order.marks.filter((mark) => mark.technique !== technique);
-      const patches = others.map((mark) => makeAs(technique, mark, shop, order.piece.colour));
+      const patches = othersThan(technique).map((mark) => makeAs(technique, mark, shop, order.piece.colour));
       if (patches.some((patch) => !patch)) return [];
       const job = patches.reduce((made: Job, patch) => applyPatch(made, patch!).document, order);
       return [{ technique, job }];

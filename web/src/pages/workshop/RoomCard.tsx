@@ -3,6 +3,8 @@ import { setAt, type Shop } from '@kolleta/core/job';
 import { formatTemperature, good, parseTemperature, refused } from '@kolleta/core/units';
 import { editShop } from '../../storage/editShop';
 import { Choice, MoneyWord, Sentence, Typed } from '../../ui/tokens';
+import { AirByDay } from './AirByDay';
+import { readHumidity } from './readHumidity';
 
 /** Currencies by their letters, with their names. */
 const CURRENCIES = typeof Intl.supportedValuesOf === 'function' ? Intl.supportedValuesOf('currency') : ['EUR', 'USD', 'GBP'];
@@ -42,12 +44,7 @@ export function RoomCard({ shop }: { shop: Shop }) {
         <Typed
           label="Humidity"
           shown={`${Math.round(shop.climate.humidity * 100)} %`}
-          read={(text) => {
-            const n = Number(text.replace('%', '').trim());
-            return text.trim() !== '' && Number.isFinite(n) && n >= 0 && n <= 99
-              ? good(n / 100)
-              : refused(`"${text}" is not a humidity.`, '0 to 99 %', 'Humidity', 'Type percent, such as 55.');
-          }}
+          read={readHumidity}
           onChange={(humidity) => editShop(setAt(['climate', 'humidity'], humidity), 'Change the room')}
         />{' '}
         humidity:{' '}
@@ -56,6 +53,7 @@ export function RoomCard({ shop }: { shop: Shop }) {
           : `water-based coats dry ${slower('water')}, others ${slower('solvent')}`}
         .
       </Sentence>
+      <AirByDay shop={shop} />
       <Sentence>
         Lengths are shown in{' '}
         <Choice

@@ -30,10 +30,12 @@ export function WorkshopPage() {
       <MachinesCard shop={shop} />
       <div className="grid grid-cols-1 items-start gap-4 lg:grid-cols-2">
         <RoomCard shop={shop} />
-        <RackCard shop={shop} />
-        <section id="file" aria-label="The workshop as a file" className="sheet px-4 py-3">
-          <WorkshopFile />
-        </section>
+        <div className="flex flex-col gap-4">
+          <RackCard shop={shop} />
+          <section id="file" aria-label="The workshop as a file" className="sheet px-4 py-3">
+            <WorkshopFile />
+          </section>
+        </div>
       </div>
     </div>
   );

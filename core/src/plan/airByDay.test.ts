@@ -1,0 +1,32 @@
+import { describe, expect, it } from '@jest/globals';
+import { DEMO_START, demoWorkshop } from '../../test/sampleJobs';
+import { shippedFaces } from '../../test/faces';
+import type { Shop } from '../job';
+import { Memo } from './memo';
+import { planWorkshop } from './planWorkshop';
+
+const faces = shippedFaces();
+const { shop, jobs, events } = demoWorkshop();
+const memo = new Memo();
+const board = jobs.filter(({ id }) => id === 'honour-board');
+const planned = (airOn?: Shop['airOn']) =>
+  planWorkshop(board, { ...shop, ...(airOn ? { airOn } : {}) }, events, DEMO_START, faces, memo).schedule.jobs.get('honour-board')!;
+const startOf = (plan: ReturnType<typeof planned>, kind: string) => plan.steps.find(({ step }) => step.kind === kind)!.start;
+
+describe('a day with other air', () => {
+  const usual = planned();
+  const day = '2026-12-01';
+  it('that is as usual changes no time, nor does one that is over', () => {
+    const times = (plan: ReturnType<typeof planned>) => plan.steps.map(({ start }) => start);
+    expect(times(planned([{ id: 'a', day, ...shop.climate }]))).toEqual(times(usual));
+    expect(times(planned([{ id: 'a', day: '2026-11-20', celsius: 2, humidity: 0.95 }]))).toEqual(times(usual));
+  });
+  it('that is colder and damper puts off what waits for a coat, and a drier one brings it forward', () => {
+    const damp = planned([{ id: 'a', day, celsius: 9, humidity: 0.85 }]);
+    const dry = planned([{ id: 'a', day, celsius: 27, humidity: 0.3 }]);
+    expect(startOf(damp, 'seal')).toBeGreaterThan(startOf(usual, 'seal'));
+    expect(startOf(dry, 'seal')).toBeLessThanOrEqual(startOf(usual, 'seal'));
+    expect(damp.packed!).toBeGreaterThanOrEqual(usual.packed!);
+    expect(dry.packed!).toBeLessThanOrEqual(usual.packed!);
+  });
+});
