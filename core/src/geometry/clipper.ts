@@ -1,3 +1,4 @@
+// Longer than 300 lines: everything that is asked of the polygon library, and what it is checked by.
 import {
   ClipType,
   Clipper,

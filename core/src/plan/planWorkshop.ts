@@ -1,3 +1,4 @@
+// Longer than 300 lines: the whole line from decisions to a plan, stage after stage.
 import type { Faces } from '../artwork';
 import type { FilmLayout } from '../cut';
 import { GROUNDS } from '../facts';

@@ -13,6 +13,7 @@ export * from './promise';
 export * from './whatMoved';
 export * from './placeInOrder';
 export * from './rackRoom';
+export * from './readyProblem';
 export * from './sameSetup';
 export * from './searchSchedule';
 export * from './placeSteps';

@@ -4,7 +4,8 @@ import type { WorkStep } from '../finish';
 import type { JobId, StepId } from '../job';
 import type { Window } from './calendar';
 import { compareCosts, costOf, endOf } from './cost';
-import { placeInOrder, type Ready } from './placeInOrder';
+import { placeInOrder } from './placeInOrder';
+import type { Ready } from './readyProblem';
 import { GRAIN_MS, peopleOf, type Follows, type Problem, type Solution, type Stands } from './problem';
 import { waitOver } from './waitOver';
 

@@ -6,7 +6,8 @@ import { boundOf } from './bounds';
 import { checkSolution } from './checkSolution';
 import { compareCosts, costOf, lateInAll } from './cost';
 import { listSchedule } from './listSchedule';
-import { placeInOrder, readyFor } from './placeInOrder';
+import { placeInOrder } from './placeInOrder';
+import { readyFor } from './readyProblem';
 import type { PlacedStep, Problem, Resource, Solution } from './problem';
 import { bestOfAll, searchSchedule } from './searchSchedule';
 

@@ -2,7 +2,8 @@ import { numbersFrom } from '../geometry';
 import type { WorkStep } from '../finish';
 import type { JobId, StepId } from '../job';
 import { compareCosts, costOf, endOf, type ScheduleCost } from './cost';
-import { placeInOrder, readyFor, orderOf, type Ready } from './placeInOrder';
+import { placeInOrder, orderOf } from './placeInOrder';
+import { readyFor, type Ready } from './readyProblem';
 import type { Problem, Solution } from './problem';
 
 /** A solution with its order and what it costs. */
