@@ -37,6 +37,15 @@ test('a step is dragged to another time: the rest gives way, it says why where i
   await type(page, 'When it begins', 'tue 1 dec 10:00');
   await planned(page);
   await expect(chosen).toContainText(/You put it at Tue 1 Dec 10:00\. It begins Tue 1 Dec 1\d:\d\d: (alcohol dries only at|“)/);
+  // it is said while it is dragged there as well
+  const there = (await place.boundingBox())!;
+  await page.mouse.move(there.x + 5, there.y + 8);
+  await page.mouse.down();
+  await page.mouse.move(there.x - (2 * width) / 10, there.y + 10, { steps: 6 });
+  await expect(page.getByText(/^Not as it stands: /)).toBeVisible();
+  // dropped where it was, it stays
+  await page.mouse.move(there.x + 5, there.y + 8, { steps: 6 });
+  await page.mouse.up();
   // what is over, or further off than is planned, is refused and nothing changes
   for (const [moment, words] of [
     ['yesterday 9:00', 'That moment is over.'],

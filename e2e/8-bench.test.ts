@@ -41,6 +41,8 @@ test('Went wrong keeps the reason and brings the step back; undo reverses it', a
   await page.getByLabel('What to do otherwise next time').fill('Burnish longer');
   await page.getByRole('button', { name: 'Write it into the log' }).click();
   await expect(now.getByRole('heading')).toHaveText('Weed 6 × crew name');
+  // what it moves is told
+  await expect(page.getByRole('status').filter({ hasText: /Nothing else moved|begins? later|begins? sooner/ })).toBeVisible();
   await page.goto('/#/job/crew-flasks/log');
   await expect(page.getByText('Went wrong: letters stayed on the liner. Burnish longer')).toBeVisible();
   await page.getByRole('list', { name: 'Log' }).getByRole('button', { name: 'Undo' }).first().click();

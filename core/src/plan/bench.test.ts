@@ -5,7 +5,7 @@ import type { Faces } from '../artwork';
 import type { WorkEvent } from '../job';
 import type { Workshop } from '../jobFile';
 import { stepFacts } from '../logbook';
-import type { Bench } from './bench';
+import { benchOfPerson, type Bench } from './bench';
 import { Memo } from './memo';
 import { planWorkshop } from './planWorkshop';
 
@@ -154,5 +154,39 @@ describe('the Bench', () => {
       rack: [],
       watch: [],
     });
+  });
+});
+
+describe('the Bench of one of several people', () => {
+  it('has their own step now and what they do then; what dries and what to watch is everybody’s', () => {
+    const people = [
+      { id: 'ann', name: 'Ann' },
+      { id: 'bo', name: 'Bo' },
+    ];
+    const plan = planWorkshop(demo.jobs, { ...demo.shop, people }, demo.events, DEMO_START, faces, memo);
+    const of = (who: string) => benchOfPerson(plan.bench, plan.schedule, who, DEMO_START);
+    for (const who of ['ann', 'bo']) {
+      const own = of(who);
+      for (const placed of [own.now!, ...own.then]) expect(placed.by).toContain(who);
+      expect([own.rack, own.watch]).toEqual([plan.bench.rack, plan.bench.watch]);
+    }
+    expect(of('ann').now!.step.id).not.toBe(of('bo').now!.step.id);
+    // whoever has nothing to do has nothing now
+    expect(of('nobody').now).toBeUndefined();
+  });
+  it('gives a step to whom it was given, and nobody else', () => {
+    const people = [
+      { id: 'ann', name: 'Ann' },
+      { id: 'bo', name: 'Bo' },
+    ];
+    const plan = (jobs = demo.jobs) => planWorkshop(jobs, { ...demo.shop, people }, demo.events, DEMO_START, faces, memo);
+    const first = plan().bench.now!;
+    const other = first.by![0] === 'ann' ? 'bo' : 'ann';
+    const given = demo.jobs.map((job) => (job.id === first.step.job ? { ...job, given: [{ step: first.step.id, who: other }] } : job));
+    const after = plan(given).schedule.steps.find(({ step }) => step.id === first.step.id)!;
+    expect(after.by).toEqual([other]);
+    // somebody who does not work here any more is passed over
+    const gone = demo.jobs.map((job) => (job.id === first.step.job ? { ...job, given: [{ step: first.step.id, who: 'gone' }] } : job));
+    expect(plan(gone).bench.now!.by).toEqual(first.by);
   });
 });

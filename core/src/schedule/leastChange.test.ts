@@ -4,8 +4,8 @@ import { randomSchedule, withNews, type News } from '../../test/randomSchedules'
 import { bestSchedule } from './bestSchedule';
 import { checkSolution } from './checkSolution';
 import { compareCosts, costOf } from './cost';
-import { standsOf } from './leastChange';
-import { GRAIN_MS, type Problem, type Solution, type Stands } from './problem';
+import { freed, standsOf } from './leastChange';
+import { GRAIN_MS, type Solution, type Stands } from './problem';
 
 const SEEDS = Array.from({ length: 40 }, (_, seed) => seed + 1);
 const FEW = SEEDS.slice(0, 12);
@@ -22,12 +22,6 @@ function movedOf(stands: Stands, solution: Solution): number {
   const after = startsOf(solution);
   return [...after].filter(([id, { at }]) => stands.has(id) && Math.abs(stands.get(id)!.at - at) >= GRAIN_MS).length;
 }
-/** The same, of which nothing is known but who does what runs. */
-const anew = (problem: Problem): Problem => ({
-  ...problem,
-  stands: new Map([...(problem.stands ?? [])].filter(([id]) => problem.fixed.has(id))),
-});
-
 describe('a plan made again', () => {
   it('without news changes nothing', () => {
     let compared = 0;
@@ -62,7 +56,7 @@ describe('a plan made again', () => {
         const plan = bestSchedule(problem);
         expect([news, seed, ...checkSolution(problem, plan)]).toEqual([news, seed]);
         const level = { last: 0, changes: 0 };
-        const fresh = bestSchedule(anew(problem));
+        const fresh = bestSchedule(freed(problem));
         expect(compareCosts({ ...costOf(problem, plan), ...level }, { ...costOf(problem, fresh), ...level })).toBeLessThanOrEqual(0);
       }
   });
@@ -76,7 +70,7 @@ describe('a plan made again', () => {
         const easy = { ...roomy, jobs: roomy.jobs.map(({ deadline, ...job }) => ({ ...job, priority: 0, createdAt: deadline ?? 0 })) };
         const problem = withNews(easy, bestSchedule(easy), 3 + (seed % 9), news);
         kept += movedOf(problem.stands!, bestSchedule(problem));
-        fresh += movedOf(problem.stands!, bestSchedule(anew(problem)));
+        fresh += movedOf(problem.stands!, bestSchedule(freed(problem)));
         all += problem.jobs.flatMap(({ steps }) => steps).filter(({ id }) => !problem.fixed.has(id)).length;
       }
     expect(kept).toBeLessThan(fresh * 0.75);

@@ -34,6 +34,12 @@ export function standsOf(solution: Solution): Stands {
   return stands;
 }
 
+/** A problem in which nothing has to stay where it stood: of its stands only those of what runs are left, which say who does it. */
+export const freed = (problem: Problem): Problem => ({
+  ...problem,
+  stands: new Map([...(problem.stands ?? [])].filter(([id]) => problem.fixed.has(id))),
+});
+
 /**
  * The order in which steps stand, each after those that it waits for. Steps that came since, and those whose time is over, go where a plan made
  * anew has them.
@@ -116,12 +122,12 @@ export function leastChange(ready: Ready, turn: readonly WorkStep[], anew: Solut
   const shifted = placeInOrder(ready, order, { pinned, notBefore: still })!;
   // jobs that would be better off in another plan are let go, the others stay
   const goal = compare(anew, shifted) < 0 ? anew : shifted;
-  let freed = new Set<JobId>();
+  let letGo = new Set<JobId>();
   for (let tries = 0; tries < MOST_FREED && compare(goal, fit) < 0; tries++) {
-    const worse = [...missed(fit, pinned), ...worseOff(problem, fit, goal)].filter((job) => !freed.has(job));
+    const worse = [...missed(fit, pinned), ...worseOff(problem, fit, goal)].filter((job) => !letGo.has(job));
     if (worse.length === 0) break;
-    freed = new Set([...freed, ...worse]);
-    const theirs = new Set(turn.flatMap(({ id, job }) => (freed.has(job) ? [id] : [])));
+    letGo = new Set([...letGo, ...worse]);
+    const theirs = new Set(turn.flatMap(({ id, job }) => (letGo.has(job) ? [id] : [])));
     const looser = fitIn(new Map([...still].filter(([id]) => !theirs.has(id))));
     if (compare(looser, fit) <= 0) fit = looser;
   }

@@ -2,6 +2,7 @@ import { expose } from 'comlink';
 import {
   bestSchedule,
   eveningsFor,
+  freed,
   isKept,
   promiseOf,
   searchSchedule,
@@ -37,8 +38,9 @@ const planner = {
    * @param order of steps, where one was found before
    */
   look(problem: Problem, order: readonly StepId[] | undefined, rounds: number, seed: number): ScheduleFind {
-    const from = order ? { ...problem, order } : problem;
-    const found = searchSchedule(problem, bestSchedule(from), { rounds, seed }, problem.pinned);
+    // a better plan may move whatever it likes
+    const free = freed(problem);
+    const found = searchSchedule(free, bestSchedule(order ? { ...free, order } : free), { rounds, seed }, problem.pinned);
     return { order: found.order.map(({ id }) => id), cost: found.cost };
   },
   /** What an order would mean, and what would let it be in time where it is not. */

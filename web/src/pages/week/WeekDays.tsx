@@ -22,13 +22,15 @@ interface Props {
   chosen: string | undefined;
   listed: number;
   pinned: ReadonlySet<string>;
+  /** Why a step cannot begin then; nothing where it can. */
+  heldAt: (placed: PlacedStep, at: number) => string | undefined;
   onChoose: (step: string) => void;
   onList: (midnight: number) => void;
   onPut: (placed: PlacedStep, at: number) => void;
 }
 
 /** Days one under the other on one scale of hours: people as lanes, hands solid, waits hatched, closed hours shaded, flags where a job is wanted. */
-export function WeekDays({ rows, hours, jobs, shop, now, chosen, listed, pinned, onChoose, onList, onPut }: Props) {
+export function WeekDays({ rows, hours, jobs, shop, now, chosen, listed, pinned, heldAt, onChoose, onList, onPut }: Props) {
   const { zone } = shop.hours;
   const people = shop.people?.length ? shop.people : undefined;
   const lanes = people ?? [{ id: '', name: '' }];
@@ -220,6 +222,9 @@ export function WeekDays({ rows, hours, jobs, shop, now, chosen, listed, pinned,
                   }}
                 >
                   <b className="measure">{formatTime(dragged.at!, zone)}</b>
+                  {heldAt(dragged.placed, dragged.at!) && (
+                    <span className="week-why">Not as it stands: {heldAt(dragged.placed, dragged.at!)}</span>
+                  )}
                 </span>
               )}
               {row.wanted.map((flag, i) => (

@@ -2,9 +2,12 @@ import { useEffect, useMemo, useRef, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { formatDuration } from '@kolleta/core/units';
 import {
+  formatMoment,
   formatPromise,
   GRAIN_MS,
   handsIn,
+  heldBack,
+  heldBackWords,
   HORIZON_DAYS,
   midnightOf,
   whatMoved,
@@ -88,6 +91,10 @@ export function WeekPage() {
     choose(one.step.id);
     void pinStep(one.step.job, one.step.id, at);
   };
+  const heldAt = (one: PlacedStep, at: number): string | undefined => {
+    const held = heldBack(one, at, schedule.steps, schedule.windows);
+    return held && heldBackWords(held, (moment) => formatMoment(moment, shop.hours.zone));
+  };
   const save = async () => {
     const { writeCalendar } = await import('@kolleta/core/calendars');
     download(`${fileName(shop.name)}.ics`, writeCalendar(schedule.steps, open, shop.name, plan.at), 'text/calendar');
@@ -151,6 +158,7 @@ export function WeekPage() {
             chosen={chosen}
             listed={listed?.midnight ?? 0}
             pinned={pinned}
+            heldAt={heldAt}
             onChoose={choose}
             onList={setList}
             onPut={put}

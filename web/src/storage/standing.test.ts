@@ -1,0 +1,75 @@
+import { beforeEach, expect, it, jest } from '@jest/globals';
+import type { Job, Shop } from '@kolleta/core/job';
+import type { Plan } from '@kolleta/core/plan';
+import { db } from './db';
+import { keepStanding, loadStanding, standsFor } from './standing';
+import type { WorkshopState } from './useWorkshop';
+
+const hours = { zone: 'UTC', week: Array.from({ length: 7 }, () => [[540, 1020] as [number, number]]) };
+const state = (pins: Job['pins'], shop: Partial<Pick<Shop, 'hours' | 'people' | 'order'>> = {}): WorkshopState =>
+  ({
+    shop: { machines: [], hours, ...shop },
+    jobs: [{ id: 'j', ...(pins ? { pins } : {}) }],
+    events: [],
+    isDemo: false,
+    saves: 0,
+  }) as unknown as WorkshopState;
+/** A plan in which two steps begin then. */
+const plan = (a: number, b: number): Plan =>
+  ({
+    schedule: {
+      solution: new Map([
+        [
+          'j',
+          {
+            broken: [],
+            steps: [
+              { step: { id: 'a' }, start: a, end: a + 1, spans: [], state: 'waiting' },
+              { step: { id: 'b' }, start: b, end: b + 1, spans: [], state: 'waiting' },
+            ],
+          },
+        ],
+      ]),
+    },
+  }) as unknown as Plan;
+const at = (of: WorkshopState) => [...(standsFor(of) ?? [])].map(([step, { at: start }]) => [step, start]);
+
+beforeEach(async () => {
+  await db.cache.clear();
+  await loadStanding();
+});
+
+it('is nothing before the first plan, and what the last plan said after it, as long as who works when is the same', () => {
+  expect(standsFor(state(undefined))).toBeUndefined();
+  keepStanding(state(undefined), plan(10, 20));
+  expect(at(state(undefined))).toEqual([
+    ['a', 10],
+    ['b', 20],
+  ]);
+  expect(standsFor(state(undefined, { people: [{ id: 'p', name: 'Ann' }] }))).toBeUndefined();
+  expect(standsFor(state(undefined, { order: ['b', 'a'] }))).toBeUndefined();
+  // a day off moves only what has to move
+  expect(at(state(undefined, { hours: { ...hours, off: [{ id: 'o', start: 5, end: 15 }] } }))).toHaveLength(2);
+});
+
+it('comes back where a step that was put somewhere is taken back, and lets go of one that is let go', async () => {
+  keepStanding(state(undefined), plan(10, 20));
+  const put = state([{ step: 'a', at: 40 }]);
+  expect(at(put)).toHaveLength(2);
+  keepStanding(put, plan(40, 50));
+  expect(at(put)[0]).toEqual(['a', 40]);
+  expect(at(state(undefined))[0]).toEqual(['a', 10]);
+  // opened anew, only the last plan is known: a step that is let go finds its own time, the other stays
+  await db.cache.put({ id: 'standing', standing: { shop: '', pins: [], stands: new Map() } });
+  jest.useFakeTimers();
+  try {
+    keepStanding(put, plan(40, 50));
+    jest.runAllTimers();
+  } finally {
+    jest.useRealTimers();
+  }
+  await new Promise((resolve) => setTimeout(resolve, 50));
+  await loadStanding();
+  expect(at(put)[0]).toEqual(['a', 40]);
+  expect(at(state(undefined))).toEqual([['b', 50]]);
+});
