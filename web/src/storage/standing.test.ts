@@ -24,8 +24,8 @@ const plan = (a: number, b: number): Plan =>
           {
             broken: [],
             steps: [
-              { step: { id: 'a' }, start: a, end: a + 1, spans: [], state: 'waiting' },
-              { step: { id: 'b' }, start: b, end: b + 1, spans: [], state: 'waiting' },
+              { step: { id: 'j/a' }, start: a, end: a + 1, spans: [], state: 'waiting' },
+              { step: { id: 'k/b' }, start: b, end: b + 1, spans: [], state: 'waiting' },
             ],
           },
         ],
@@ -43,8 +43,8 @@ it('is nothing before the first plan, and what the last plan said after it, as l
   expect(standsFor(state(undefined))).toBeUndefined();
   keepStanding(state(undefined), plan(10, 20));
   expect(at(state(undefined))).toEqual([
-    ['a', 10],
-    ['b', 20],
+    ['j/a', 10],
+    ['k/b', 20],
   ]);
   expect(standsFor(state(undefined, { people: [{ id: 'p', name: 'Ann' }] }))).toBeUndefined();
   expect(standsFor(state(undefined, { order: ['b', 'a'] }))).toBeUndefined();
@@ -54,11 +54,11 @@ it('is nothing before the first plan, and what the last plan said after it, as l
 
 it('comes back where a step that was put somewhere is taken back, and lets go of one that is let go', async () => {
   keepStanding(state(undefined), plan(10, 20));
-  const put = state([{ step: 'a', at: 40 }]);
+  const put = state([{ step: 'j/a', at: 40 }]);
   expect(at(put)).toHaveLength(2);
   keepStanding(put, plan(40, 50));
-  expect(at(put)[0]).toEqual(['a', 40]);
-  expect(at(state(undefined))[0]).toEqual(['a', 10]);
+  expect(at(put)[0]).toEqual(['j/a', 40]);
+  expect(at(state(undefined))[0]).toEqual(['j/a', 10]);
   // opened anew, only the last plan is known: a step that is let go finds its own time, the other stays
   await db.cache.put({ id: 'standing', standing: { shop: '', pins: [], stands: new Map() } });
   jest.useFakeTimers();
@@ -70,6 +70,6 @@ it('comes back where a step that was put somewhere is taken back, and lets go of
   }
   await new Promise((resolve) => setTimeout(resolve, 50));
   await loadStanding();
-  expect(at(put)[0]).toEqual(['a', 40]);
-  expect(at(state(undefined))).toEqual([['b', 50]]);
+  expect(at(put)[0]).toEqual(['j/a', 40]);
+  expect(at(state(undefined))).toEqual([['k/b', 50]]);
 });

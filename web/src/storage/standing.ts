@@ -17,6 +17,8 @@ const shopOf = ({ shop: { hours, people, machines, presses, order } }: WorkshopS
 const pinsOf = ({ jobs }: WorkshopState): string[] =>
   jobs.filter(({ closed }) => !closed).flatMap(({ pins = [] }) => pins.map(({ step, at }) => `${at} ${step}`));
 
+/** The job of a step, which its id begins with. */
+const jobOf = (step: string): string => step.slice(0, step.indexOf('/'));
 const stepOf = (pin: string): string => pin.slice(pin.indexOf(' ') + 1);
 
 /** Reads where the steps stood when Kolleta was last open. */
@@ -32,10 +34,10 @@ export function standsFor(state: WorkshopState): Stands | undefined {
   const pins = pinsOf(state);
   const before = known.findLast((one) => one.shop === last.shop && one.pins.join() === pins.join());
   if (before) return before.stands;
-  // a step that was let go finds its own time
+  // a step that was let go finds its own time, and so do the others of its job: they moved for it
   const there = new Set(pins.map(stepOf));
-  const freed = new Set(last.pins.map(stepOf).filter((step) => !there.has(step)));
-  return new Map([...last.stands].filter(([step]) => !freed.has(step)));
+  const freed = new Set(last.pins.flatMap((pin) => (there.has(stepOf(pin)) ? [] : [jobOf(stepOf(pin))])));
+  return new Map([...last.stands].filter(([step]) => !freed.has(jobOf(step))));
 }
 
 let timer: ReturnType<typeof setTimeout> | undefined;

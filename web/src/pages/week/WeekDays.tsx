@@ -80,6 +80,7 @@ export function WeekDays({ rows, hours, jobs, shop, now, chosen, listed, pinned,
     setDrag(undefined);
   };
   const byKey = (event: KeyboardEvent, { placed, first }: DayBlock) => {
+    if (event.key === 'Escape') setDrag(undefined);
     const by = { ArrowLeft: -1, ArrowRight: 1, PageUp: -12, PageDown: 12 }[event.key];
     if (by === undefined || placed.state !== 'waiting' || !first) return;
     event.preventDefault();
