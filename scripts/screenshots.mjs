@@ -59,7 +59,9 @@ for (const [name, path] of only.length > 0 ? views.filter(([name]) => only.inclu
     await page.getByText(/overlaps, joined/).waitFor();
   }
   if (name === 'quick') await page.getByLabel('Word').fill('Galley');
-  await page.getByText(/Working it out|One moment|Laying out/).waitFor({ state: 'detached' });
+  // the Bench shows what was there before, until it is planned
+  if (path === '/') await page.getByRole('button', { name: 'Something comes between', disabled: false }).waitFor();
+  await page.getByText(/Working (it )?out|One moment|Laying out/).waitFor({ state: 'detached' });
   await page.waitForTimeout(1500);
   await page.screenshot({ path: resolve(root, `docs/screenshots/${name}.png`) });
   await page.close();

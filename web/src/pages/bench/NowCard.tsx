@@ -139,8 +139,14 @@ export function NowCard({
       </div>
       {!bench.due && schedule && <Meanwhile schedule={schedule} next={placed} jobs={jobs} now={now} />}
       {!bench.due && <WorkingNow shop={shop} now={now} />}
-      {schedule && !between && (
-        <button type="button" className="mt-3 min-h-9 self-start text-[0.95rem] underline" onClick={() => setBetween(true)}>
+      {!between && (
+        // there from the start, so that nothing jumps when the plan comes
+        <button
+          type="button"
+          className="mt-3 min-h-9 self-start text-[0.95rem] underline"
+          disabled={!schedule}
+          onClick={() => setBetween(true)}
+        >
           Something comes between
         </button>
       )}
