@@ -28,11 +28,11 @@ export function HandOver({ placed, job, shop }: { placed: PlacedStep; job: Job |
         <button
           key={id}
           type="button"
-          className="btn min-h-11 max-w-48 truncate border-white/60 bg-transparent px-3 text-white"
+          className="btn min-h-11 max-w-48 border-white/60 bg-transparent px-3 text-white"
           aria-label={`Hand over to ${name}`}
           onClick={() => void give(id, name)}
         >
-          {name}
+          <span className="truncate">{name}</span>
         </button>
       ))}
     </p>

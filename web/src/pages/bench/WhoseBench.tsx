@@ -12,10 +12,10 @@ export function WhoseBench({ shop, who, onChange }: { shop: Shop; who: Id | unde
           key={id ?? ''}
           type="button"
           aria-pressed={who === id}
-          className={`btn min-h-11 max-w-52 truncate ${who === id ? 'btn-primary' : 'btn-ghost border-base-300'}`}
+          className={`btn min-h-11 max-w-52 ${who === id ? 'btn-primary' : 'btn-ghost border-base-300'}`}
           onClick={() => onChange(id)}
         >
-          {name}
+          <span className="truncate">{name}</span>
         </button>
       ))}
     </div>
