@@ -16,7 +16,7 @@ import { newPlannerWorker } from '../../workers/plannerWorker';
 import type { OrderAnswer } from '../../workers/schedule.worker';
 import { scheduleWorker } from '../../workers/scheduleClient';
 import { WatchedWorker } from '../../workers/watchedWorker';
-import { linesOf, orderLike, otherWays, type Asked } from './orderLike';
+import { linesOf, orderLike, type Asked } from './orderLike';
 
 const aOrAn = (name: string): string => `${/^[aeiou]/.test(name) ? 'an' : 'a'} ${name}`;
 
@@ -71,7 +71,7 @@ export function PromiseCard({ jobs, shop, problem }: { jobs: readonly Job[]; sho
         asked.wanted !== undefined && asked.count > 1 ? (await planned({ ...order, count: Math.floor(asked.count / 2) })).job : undefined;
       const first = await scheduleWorker.call((worker) => worker.promise(problem, whole, half));
       // only where it matters: another technique that this piece takes as well
-      const ways = first.kept || asked.wanted === undefined ? [] : otherWays(order, shop);
+      const ways = first.kept || asked.wanted === undefined ? [] : (await import('./otherWays')).otherWays(order, shop);
       const made: { way: (typeof ways)[number]; job: JobToPlace }[] = [];
       for (const way of ways) {
         const { job, stops: others } = await planned(way.job);

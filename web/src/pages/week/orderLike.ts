@@ -1,6 +1,4 @@
-import { TECHNIQUES, type TechniqueId } from '@kolleta/core/facts';
-import { makeAs } from '@kolleta/core/fit';
-import { applyPatch, copyJob, nameOfCopy, type Job, type JobPattern, type Shop } from '@kolleta/core/job';
+import { copyJob, nameOfCopy, type Job, type JobPattern } from '@kolleta/core/job';
 import { now } from '../../storage/clock';
 import { newId } from '../../storage/newId';
 
@@ -43,17 +41,4 @@ export function orderLike({ job, name }: Pick<JobPattern, 'job' | 'name'>, { cou
       : {}),
     ...(wanted === undefined ? {} : { deadline: wanted }),
   };
-}
-
-/** The same order with all its marks made by another technique, as far as the shop has what that takes. */
-export function otherWays(order: Job, shop: Shop): { technique: TechniqueId; job: Job }[] {
-  const othersThan = (made: TechniqueId) => order.marks.filter(({ technique }) => ![made].includes(technique));
-  return (Object.keys(TECHNIQUES) as TechniqueId[])
-    .filter((technique) => !TECHNIQUES[technique].penned && othersThan(technique).length > 0)
-    .flatMap((technique) => {
-      const patches = othersThan(technique).map((mark) => makeAs(technique, mark, shop, order.piece.colour));
-      if (patches.some((patch) => !patch)) return [];
-      const job = patches.reduce((made: Job, patch) => applyPatch(made, patch!).document, order);
-      return [{ technique, job }];
-    });
 }
