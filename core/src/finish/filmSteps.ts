@@ -34,8 +34,8 @@ export function filmSteps({ input, id, add }: RecipeDraft): ReadonlyMap<Id, read
         ...(penned ? { written: true as const } : {}),
       },
       hands: Math.max(1, Math.round(minutes + HANDS_ON.testCut)),
-      // the same film is in the machine, and its test cut is made
-      setup: { key: `cut ${film}`, minutes: HANDS_ON.testCut },
+      // what a pen has written on is cut by itself; other film of the same kind has its test cut made
+      ...(penned ? {} : { setup: { key: `cut ${film}`, minutes: HANDS_ON.testCut } }),
       after: penned ? [{ step: write, least: own[0]!.inkDries ?? 0, most: WAITS.weedWithin, why: 'inkDry' }] : [],
       cautions: ['cutter', 'blade'],
       takes: { film, length: taken, area: Math.round(taken * own[0]!.filmWidth), from: own[0]!.from },

@@ -55,7 +55,13 @@ interface On {
 /** What comes next on a piece waits for what is on it. */
 function waitFor(on: On, next: 'recoat' | 'beforeSealer' | 'beforeFilm', { input }: RecipeDraft): Lag {
   const times = dryingTimes(on.coat, input.climate);
-  return { step: on.step, least: next === 'beforeFilm' ? times.beforeFilm : times.recoat, why: next, coat: on.coat };
+  return {
+    step: on.step,
+    least: next === 'beforeFilm' ? times.beforeFilm : times.recoat,
+    why: next,
+    coat: on.coat,
+    dries: COATS[on.coat].base,
+  };
 }
 
 function aboutOf(step: RecipeStep, coat: CoatId | undefined, { pieces, input }: RecipeDraft): StepAbout {
@@ -87,10 +93,16 @@ const cautionsOf = (step: RecipeStep, coat: CoatId | undefined): readonly Cautio
 /** What may follow on a step, and when: what it put on has to dry. */
 function afterStep(step: RecipeStep, id: string, coat: CoatId | undefined, next: RecipeStep | undefined, draft: RecipeDraft): Lag {
   const { climate } = draft.input;
-  if (step.puts === 'alcohol') return { step: id, least: COATS.alcohol.touchDry * dryingFactor('solvent', climate).factor, why: 'alcohol' };
+  if (step.puts === 'alcohol')
+    return { step: id, least: COATS.alcohol.touchDry * dryingFactor('solvent', climate).factor, why: 'alcohol', dries: 'solvent' };
   if (step.puts === 'wetLabel')
-    return { step: id, least: dryingTimes('wetLabel', climate).beforeFilm, why: step.kind === 'label' ? 'labelDry' : 'washedDry' };
-  if (step.puts === 'glue') return { step: id, least: dryingTimes('glue', climate).beforeFilm, why: 'filled' };
+    return {
+      step: id,
+      least: dryingTimes('wetLabel', climate).beforeFilm,
+      why: step.kind === 'label' ? 'labelDry' : 'washedDry',
+      dries: COATS.wetLabel.base,
+    };
+  if (step.puts === 'glue') return { step: id, least: dryingTimes('glue', climate).beforeFilm, why: 'filled', dries: COATS.glue.base };
   if (!coat) return { step: id, least: 0, why: 'bare' };
   if (next?.soon) return { step: id, least: WAITS.soonest, most: WAITS.soon, why: 'recoatSoon', coat };
   return waitFor({ step: id, coat }, 'recoat', draft);

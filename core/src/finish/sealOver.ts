@@ -1,4 +1,4 @@
-import { GROUNDS, HANDS_ON, SEALED_SHARE, SEALERS, TECHNIQUES, type SealerId } from '../facts';
+import { COATS, GROUNDS, HANDS_ON, SEALED_SHARE, SEALERS, TECHNIQUES, type SealerId } from '../facts';
 import { isWashed } from '../blanks';
 import { removeAt, setAt, type Job, type Reading, type Remedy } from '../job';
 import { inSentence } from '../units';
@@ -20,7 +20,7 @@ export function sealOver({ input, id, add, pieces, care, face }: RecipeDraft, be
     cautions: ['vapour', 'paint'],
   });
   care.push({ after: step, minutes: times.fullCure, coat: 'sealer', then: 'water', packed: true });
-  return [{ step, least: times.recoat, why: 'sealedOver' }];
+  return [{ step, least: times.recoat, why: 'sealedOver', dries: COATS.sealer.base }];
 }
 
 /** Why a sealer does not do for a job; undefined where it does. */

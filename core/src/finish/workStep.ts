@@ -3,6 +3,7 @@ import type { Kept, TestCutWhy } from '../cut';
 import type {
   CautionId,
   CleaningId,
+  Coat,
   CoatId,
   EdgeSealId,
   LabelId,
@@ -75,6 +76,9 @@ export interface Lag {
   /** What is waited for. */
   readonly why: WaitFor;
   readonly coat?: CoatId;
+  /** What dries, where the room makes that faster or slower: the least wait, and the greatest too where that is one of drying. */
+  readonly dries?: Coat['base'];
+  readonly closesDry?: true;
   /** Where the room will be colder, warmer, drier or damper on some days. */
   readonly paces?: readonly Pace[];
 }
@@ -169,6 +173,8 @@ export type StepAbout =
       readonly written?: true;
       /** What was lost of these marks is cut again. */
       readonly again?: readonly string[];
+      /** It goes straight on from another cut of the same film, whose test cut is made. */
+      readonly tested?: true;
     }
   | {
       readonly kind: 'testCut';

@@ -7,6 +7,7 @@ export * from './turnMark';
 export * from './fitReadings';
 export * from './handySize';
 export * from './makeAs';
+export * from './otherWays';
 export * from './inspectMark';
 export * from './largestFit';
 export type { Behind, FitContext, Tried } from './readings/context';

@@ -7,6 +7,7 @@ export * from './guarded';
 export * from './ids';
 export * from './job';
 export * from './making';
+export * from './orderLike';
 export * from './patch';
 export * from './reading';
 export * from './readingKinds';

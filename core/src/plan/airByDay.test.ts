@@ -29,4 +29,18 @@ describe('a day with other air', () => {
     expect(damp.packed!).toBeGreaterThanOrEqual(usual.packed!);
     expect(dry.packed!).toBeLessThanOrEqual(usual.packed!);
   });
+  it('makes slower whatever the room makes slower, and nothing else', () => {
+    const at = (more: Partial<Shop>) =>
+      [...planWorkshop(jobs, { ...shop, ...more }, events, DEMO_START, faces, memo).jobs.values()].flatMap(({ recipe }) => recipe.steps);
+    const cold = { celsius: 9, humidity: 0.8 };
+    const leasts = new Map(at({ climate: cold }).map(({ id, after }) => [id, after.map(({ least }) => least)]));
+    let slower = 0;
+    for (const { id, after } of at({ airOn: [{ id: 'a', day, ...cold }] }))
+      after.forEach((lag, i) => {
+        const depends = Math.abs(leasts.get(id)![i]! - lag.least) > 1e-6;
+        if (depends) slower += 1;
+        if (depends || (lag.paces && lag.least > 0)) expect([id, lag.step, lag.paces !== undefined]).toEqual([id, lag.step, depends]);
+      });
+    expect(slower).toBeGreaterThan(10);
+  });
 });

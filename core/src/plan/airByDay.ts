@@ -1,17 +1,10 @@
-import { COATS, type Coat } from '../facts';
-import { dryingFactor, type Lag, type Pace, type WaitFor, type WorkStep } from '../finish';
+import type { Coat } from '../facts';
+import { dryingFactor, type Pace, type WorkStep } from '../finish';
 import type { Shop } from '../job';
 import { dayOf, midnightOf } from '../schedule';
 
 /** So many days are looked ahead: nobody knows the weather later. */
 const MOST_DAYS = 62;
-
-/** Waits for something to dry that is no coat. */
-const DRIES: Partial<Record<WaitFor, Coat['base']>> = {
-  ...{ alcohol: 'solvent', washed: 'water', washedDry: 'water', labelDry: 'water', inkDry: 'water', rinsed: 'water', edgeSealer: 'water' },
-};
-
-const baseOf = ({ coat, why }: Lag): Coat['base'] | undefined => (coat ? COATS[coat].base : DRIES[why]);
 
 /** How much slower than in the usual room each kind of coat dries on the days that are named. */
 function pacesOf({ airOn = [], climate, hours }: Pick<Shop, 'airOn' | 'climate' | 'hours'>, now: number): Map<Coat['base'], Pace[]> {
@@ -37,8 +30,7 @@ export function withAir(shop: Pick<Shop, 'airOn' | 'climate' | 'hours'>, now: nu
     steps.map((step) => ({
       ...step,
       after: step.after.map((lag) => {
-        const base = baseOf(lag);
-        const own = base && paces.get(base);
+        const own = lag.dries && paces.get(lag.dries);
         return own ? { ...lag, paces: own } : lag;
       }),
     }));

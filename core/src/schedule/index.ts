@@ -1,3 +1,4 @@
+export * from './airAt';
 export * from './calendar';
 export * from './checkSolution';
 export * from './bestSchedule';

@@ -1,11 +1,14 @@
 import { describe, expect, it } from '@jest/globals';
 import { WORKDAY } from '../facts';
-import { randomSchedule, withNews, type News } from '../../test/randomSchedules';
+import { randomSchedule, SCHEDULE_NOW, withNews, type News } from '../../test/randomSchedules';
+import { testStep } from '../../test/steps';
 import { bestSchedule } from './bestSchedule';
 import { checkSolution } from './checkSolution';
 import { compareCosts, costOf } from './cost';
 import { freed, standsOf } from './leastChange';
-import { GRAIN_MS, type Solution, type Stands } from './problem';
+import { GRAIN_MS, type Problem, type Solution, type Stands } from './problem';
+
+const MIN = 60_000;
 
 const SEEDS = Array.from({ length: 40 }, (_, seed) => seed + 1);
 const FEW = SEEDS.slice(0, 12);
@@ -91,5 +94,35 @@ describe('a plan made again', () => {
       if (next < stood) pulled += 1;
     }
     expect(pulled).toBeGreaterThan(SEEDS.length / 4);
+  });
+  it('leaves what has to move of a job in the order in which it stood', () => {
+    const day = [{ start: SCHEDULE_NOW, end: SCHEDULE_NOW + 480 * MIN }];
+    const job = (id: string, hands: readonly number[]) => ({
+      ...{ job: id, name: id, priority: 0, createdAt: 0, care: [] },
+      steps: hands.map((minutes, i) => testStep(`${id}${i}`, { job: id, hands: minutes })),
+    });
+    // the first job: long, long, short, none waiting for another; the second has gaps that only the short one fits
+    const jobs = [job('a', [20, 20, 5]), job('b', [30, 30, 30])];
+    const at = (minutes: number) => ({ at: SCHEDULE_NOW + minutes * MIN });
+    const stands: Stands = new Map([
+      ['a0', at(0)],
+      ['a1', at(20)],
+      ['a2', at(40)],
+      ['b0', at(65)],
+      ['b1', at(105)],
+      ['b2', at(145)],
+    ]);
+    const away: Problem = {
+      jobs,
+      resources: [{ id: 'hands', kind: 'hands', calendar: [{ start: SCHEDULE_NOW + 60 * MIN, end: day[0]!.end }] }],
+      fixed: new Map(),
+      now: SCHEDULE_NOW,
+      stands,
+    };
+    const plan = startsOf(bestSchedule(away));
+    for (const id of ['b0', 'b1', 'b2']) expect([id, plan.get(id)!.at]).toEqual([id, stands.get(id)!.at]);
+    const [first, second, third] = ['a0', 'a1', 'a2'].map((id) => plan.get(id)!.at);
+    expect(first!).toBeLessThan(second!);
+    expect(second!).toBeLessThan(third!);
   });
 });

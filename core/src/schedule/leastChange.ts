@@ -108,7 +108,20 @@ export function leastChange(ready: Ready, turn: readonly WorkStep[], anew: Solut
   const pinned = problem.pinned ?? new Map<StepId, number>();
   const still = new Map([...stands].flatMap(([id, { at }]) => (at >= now ? [[id, at] as const] : [])));
   const order = orderAsStood(turn, still, anew);
-  const fitIn = (held: ReadonlyMap<StepId, number>) => placeInOrder(ready, order, { pinned: new Map([...held, ...pinned]) })!;
+  /** Everything held keeps its time, and what has to move finds its place between: what moves of one job in the order in which it stood. */
+  const fitIn = (held: ReadonlyMap<StepId, number>): Solution => {
+    const notBefore = new Map<StepId, number>();
+    let found = placeInOrder(ready, order, { pinned: new Map([...held, ...pinned]) })!;
+    for (let tries = 0; tries < MOST_FREED; tries++) {
+      const early = outOfOrder(found, order, held);
+      if (early.size === 0) break;
+      for (const [id, at] of early) notBefore.set(id, at);
+      const next = placeInOrder(ready, order, { pinned: new Map([...held, ...pinned]), notBefore })!;
+      if (compare(next, found) > 0) break;
+      found = next;
+    }
+    return found;
+  };
   /** Lateness and broken waits of one against another; before lateness, how many steps are not where somebody put them. */
   const compare = (a: Solution, b: Solution): number => {
     const [x, y] = [weighed(problem, a), weighed(problem, b)];
@@ -144,6 +157,21 @@ export function leastChange(ready: Ready, turn: readonly WorkStep[], anew: Solut
   const sooner = costOf(problem, anew).last < costOf(problem, kept).last - WORKDAY.sooner * MINUTE_MS;
   const better = compare(anew, kept);
   return better < 0 || (better === 0 && sooner) ? anew : kept;
+}
+
+/** Steps that moved and begin before one of their job that stood before them and moved too, and when that ends: hands would do them the wrong way round. */
+function outOfOrder(solution: Solution, order: readonly WorkStep[], held: ReadonlyMap<StepId, number>): Map<StepId, number> {
+  const placed = new Map([...solution.values()].flatMap((one) => ('unplaced' in one ? [] : one.steps)).map((one) => [one.step.id, one]));
+  const last = new Map<JobId, number>();
+  const early = new Map<StepId, number>();
+  for (const { id, job } of order) {
+    const one = placed.get(id);
+    if (!one || held.get(id) === one.start) continue;
+    const before = last.get(job) ?? 0;
+    if (one.start < before) early.set(id, before);
+    last.set(job, Math.max(before, one.end));
+  }
+  return early;
 }
 
 /** Jobs of steps that do not begin when somebody put them. */

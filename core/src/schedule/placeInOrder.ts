@@ -183,7 +183,10 @@ export function placeInOrder(
   function attempt(list: readonly WorkStep[]): Attempt | undefined {
     const position = new Map(list.map((step, i) => [step.id, i]));
     const placed = new Map<StepId, PlacedStep>(begun.map((one) => [one.step.id, one]));
-    let notBefore = new Map<StepId, number>([...soft, ...pins]);
+    let notBefore = new Map<StepId, number>([
+      ...pins,
+      ...[...soft].map(([id, at]): [StepId, number] => [id, Math.max(at, pins.get(id) ?? 0)]),
+    ]);
     const puts = new Map<string, number>();
     const given = new Set<string>();
     const broken: { at: number; job: JobId; one: Placement['broken'][number] }[] = [];

@@ -84,6 +84,10 @@ export interface PlacedStep {
 /** Minutes of hands of a step where it stands: without what it is spared by going straight on from another. */
 export const handsIn = ({ step, follows }: Pick<PlacedStep, 'step' | 'follows'>): number => Math.max(1, step.hands - (follows?.saved ?? 0));
 
+/** A step as it is done where it stands: a cut that goes straight on needs no test cut. */
+export const stepIn = ({ step, follows }: Pick<PlacedStep, 'step' | 'follows'>): WorkStep =>
+  follows && step.about.kind === 'cut' ? { ...step, about: { ...step.about, tested: true } } : step;
+
 /** The steps of one job in time. */
 export interface Placement {
   readonly steps: readonly PlacedStep[];

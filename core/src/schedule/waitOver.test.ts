@@ -41,9 +41,14 @@ describe('a wait over days with air of their own', () => {
         const took = (minutesAfter(at, minutes, own) - at) / MIN;
         expect(took).toBeLessThanOrEqual(minutes * Math.max(...all) + 1e-6);
         expect(took).toBeGreaterThanOrEqual(minutes * Math.min(...all) - 1e-6);
-        const lag = { least: minutes, most: minutes, paces: own };
-        expect(waitOver(at, lag)).toBe(waitCloses(at, lag));
-        expect(shortestMost(lag)).toBeLessThanOrEqual(took + 1e-6);
+        const lag = { least: minutes, most: minutes + 60, paces: own };
+        // by the clock once the least is over, or all of it by the coat
+        expect(waitCloses(at, lag)).toBe(waitOver(at, lag) + 60 * MIN);
+        expect(shortestMost(lag)).toBeLessThanOrEqual(took + 60 + 1e-6);
+        const byCoat = { ...lag, closesDry: true as const };
+        expect(waitCloses(at, byCoat)).toBe(minutesAfter(at, minutes + 60, own));
+        expect(shortestMost(byCoat)).toBeLessThanOrEqual((waitCloses(at, byCoat) - at) / MIN + 1e-6);
+        expect(waitCloses(at, byCoat)).toBeGreaterThanOrEqual(waitOver(at, byCoat));
       }),
     );
   });
@@ -62,7 +67,10 @@ describe('a wait over days with air of their own', () => {
         ...usual,
         jobs: usual.jobs.map((job) => ({
           ...job,
-          steps: job.steps.map((step) => ({ ...step, after: step.after.map((lag) => ({ ...lag, paces: own })) })),
+          steps: job.steps.map((step) => ({
+            ...step,
+            after: step.after.map((lag, i) => ({ ...lag, paces: own, ...(i === 0 ? { closesDry: true as const } : {}) })),
+          })),
         })),
       };
       const plan = bestSchedule(problem);

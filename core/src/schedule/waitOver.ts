@@ -23,14 +23,22 @@ export function minutesAfter(begins: number, minutes: number, paces: readonly Pa
   return at + left;
 }
 
-type Waits = Pick<Lag, 'least' | 'most' | 'paces'>;
+type Waits = Pick<Lag, 'least' | 'most' | 'closesDry' | 'paces'>;
 
 /** When a step may begin after another that ended then. */
 export const waitOver = (ended: number, { least, paces }: Waits): number => minutesAfter(ended, least, paces);
 
-/** When a step has to begin at the latest after another that ended then; `Infinity` where there is no hurry. */
-export const waitCloses = (ended: number, { most, paces }: Waits): number =>
-  most === undefined ? Infinity : minutesAfter(ended, most, paces);
+/**
+ * When a step has to begin at the latest after another that ended then; `Infinity` where there is no hurry. What is left after the least wait
+ * goes by the clock, unless it is the coat that sets the end: a wiped piece catches dust as fast on any day.
+ */
+export function waitCloses(ended: number, { least, most, closesDry, paces }: Waits): number {
+  if (most === undefined) return Infinity;
+  return closesDry ? minutesAfter(ended, most, paces) : minutesAfter(ended, least, paces) + (most - least) * MINUTE_MS;
+}
 
 /** The shortest that a greatest wait may be on any day, minutes. */
-export const shortestMost = ({ most = Infinity, paces = [] }: Waits): number => most * Math.min(1, ...paces.map(({ slower }) => slower));
+export function shortestMost({ least, most = Infinity, closesDry, paces = [] }: Waits): number {
+  const fastest = Math.min(1, ...paces.map(({ slower }) => slower));
+  return closesDry ? most * fastest : most - least * (1 - fastest);
+}

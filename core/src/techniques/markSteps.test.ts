@@ -93,6 +93,7 @@ describe('placing marks', () => {
       step: 'j/clean',
       least: COATS.alcohol.touchDry * dryingFactor('solvent', climate).factor,
       most: WAITS.placeAfterWipe,
+      dries: 'solvent',
       why: 'alcohol',
     });
     expect(care).toEqual([
@@ -172,10 +173,10 @@ describe('a painted stencil', () => {
   });
   it('goes before the decals, which wait until its paint is touch dry, and is packed when it is firm', () => {
     expect(steps.findIndex(({ id }) => id === 'j/pull:m')).toBeLessThan(steps.findIndex(({ id }) => id === 'j/place:d'));
-    expect(at('touch:m').after).toEqual([{ step: 'j/pull:m', least: own.touchDry, why: 'touchDry' }]);
+    expect(at('touch:m').after).toEqual([{ step: 'j/pull:m', least: own.touchDry, why: 'touchDry', dries: 'water' }]);
     expect(at('place:d').after[1]).toEqual({ step: 'j/touch:m', least: 0, why: 'touchDry' });
     expect(at('pack').after).toEqual([
-      { step: 'j/touch:m', least: own.beforeFilm - own.touchDry, why: 'firm' },
+      { step: 'j/touch:m', least: own.beforeFilm - own.touchDry, why: 'firm', dries: 'water' },
       { step: 'j/place:d', least: 0, why: 'placed' },
     ]);
     expect(care).toEqual([{ after: 'j/touch:m', minutes: own.fullCure, coat: 'acrylic', then: 'water', packed: true }]);
@@ -186,7 +187,7 @@ describe('a painted stencil', () => {
     expect(one.at('paint:n:1').about).toMatchObject({ nth: [1, 1], millilitres: 2 });
     expect(one.at('paint:n:1').about).not.toHaveProperty('paint');
     expect(one.at('paint:n:2')).toBeUndefined();
-    expect(one.at('pull:n').after).toEqual([{ step: 'j/paint:n:1', least: own.recoat, why: 'dry' }]);
+    expect(one.at('pull:n').after).toEqual([{ step: 'j/paint:n:1', least: own.recoat, why: 'dry', dries: 'water', closesDry: true }]);
     expect(one.care[0]!.coat).toBe('acrylic');
   });
 });

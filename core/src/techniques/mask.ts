@@ -45,14 +45,14 @@ export const mask: TechniqueFile<Mask> = {
     const { id, add, input } = draft;
     const { mark, making, layers } = laid;
     const place = placeFilm(draft, laid, after);
-    const { last, times, window, coat } = paintOn(draft, laid, place, true);
+    const { last, times, window, coat, dries } = paintOn(draft, laid, place, true);
     const pull = id(`pull:${mark.id}`);
     const count = shapesOf(layers);
     add({
       id: pull,
       about: { kind: 'pullLetters', mark: mark.name, pullAt: making.pullAt, letters: mark.artwork.kind === 'text', count, window },
       hands: pulling(count, input.job.count),
-      after: [{ step: last, ...window, why: making.pullAt }],
+      after: [{ step: last, ...window, why: making.pullAt, dries, closesDry: true }],
       cautions: ['blade'],
     });
     const touch = id(`touch:${mark.id}`);
@@ -60,13 +60,13 @@ export const mask: TechniqueFile<Mask> = {
       id: touch,
       about: { kind: 'touchUp', mark: mark.name, left: 'paint' },
       hands: minutesFor(HANDS_ON.touchUp, input.job.count, 0),
-      after: [{ step: pull, least: times.touchDry, why: 'touchDry' }],
+      after: [{ step: pull, least: times.touchDry, why: 'touchDry', dries }],
       cautions: [],
     });
     return {
       // what comes on it lies on the new paint
-      ready: { step: touch, least: Math.max(0, times.beforeFilm - times.touchDry), why: 'firm' },
-      firm: { step: touch, least: Math.max(0, times.beforeFilm - times.touchDry), why: 'firm' },
+      ready: { step: touch, least: Math.max(0, times.beforeFilm - times.touchDry), why: 'firm', dries },
+      firm: { step: touch, least: Math.max(0, times.beforeFilm - times.touchDry), why: 'firm', dries },
       care: [{ after: touch, minutes: times.fullCure, coat, then: 'water', packed: true }],
     };
   },

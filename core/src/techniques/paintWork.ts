@@ -16,6 +16,7 @@ export interface PaintedOn {
   readonly times: DryingTimes;
   readonly window: { readonly least: number; readonly most?: number };
   readonly coat: NonNullable<Lag['coat']>;
+  readonly dries: NonNullable<Lag['dries']>;
 }
 
 /** mm² of a face that is painted all over, edges too. */
@@ -48,7 +49,13 @@ export function paintOn(draft: RecipeDraft, laid: PaintedMark, place: StepId, ar
       after: [previous],
       cautions: ['paint'],
     });
-    previous = { step: id(`edge:${mark.id}`), least: dryingTimes(seals, climate).touchDry, most: WAITS.paintAfterEdge, why: 'edgeSealer' };
+    previous = {
+      step: id(`edge:${mark.id}`),
+      least: dryingTimes(seals, climate).touchDry,
+      most: WAITS.paintAfterEdge,
+      why: 'edgeSealer',
+      dries: COATS[seals].base,
+    };
   }
   for (let n = 1; n <= making.coats; n++) {
     const own = id(`paint:${mark.id}:${n}`);
@@ -61,9 +68,9 @@ export function paintOn(draft: RecipeDraft, laid: PaintedMark, place: StepId, ar
       after: [previous],
       cautions: tool === 'spray' || COATS[coat].base === 'solvent' ? ['vapour', 'paint'] : ['paint'],
     });
-    previous = { step: own, least: times.recoat, most: WAITS.nextCoat + times.recoat, why: 'recoat', coat };
+    previous = { step: own, least: times.recoat, most: WAITS.nextCoat + times.recoat, why: 'recoat', coat, dries: COATS[coat].base };
   }
-  return { last: previous.step, times, window: pullWindow(making.pullAt, times), coat };
+  return { last: previous.step, times, window: pullWindow(making.pullAt, times), coat, dries: COATS[coat].base };
 }
 
 /** Whether there is paint, and enough of it. */

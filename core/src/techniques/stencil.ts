@@ -13,13 +13,13 @@ export const stencil: TechniqueFile<Extract<Making, { technique: 'stencil' }>> =
     const { count } = input.job;
     const { mask, paper } = PAINT_TOOLS[toolFor(making, area / 1e6)];
     const place = placeFilm(draft, laid, after, { mask, paper, hands: minutesFor(HANDS_ON.mask, count, size) * (paper ? 2 : 1) });
-    const { last, times, window, coat } = paintOn(draft, laid, place, false);
+    const { last, times, window, coat, dries } = paintOn(draft, laid, place, false);
     const pull = id(`pull:${mark.id}`);
     add({
       id: pull,
       about: { kind: 'pull', mark: mark.name, pullAt: making.pullAt, window },
       hands: minutesFor(HANDS_ON.pull, count, size),
-      after: [{ step: last, ...window, why: making.pullAt }],
+      after: [{ step: last, ...window, why: making.pullAt, dries, closesDry: true }],
       cautions: ['blade'],
     });
     const touch = id(`touch:${mark.id}`);
@@ -27,12 +27,12 @@ export const stencil: TechniqueFile<Extract<Making, { technique: 'stencil' }>> =
       id: touch,
       about: { kind: 'touchUp', mark: mark.name, left: 'ground' },
       hands: minutesFor(HANDS_ON.touchUp, count, 0),
-      after: [{ step: pull, least: times.touchDry, why: 'touchDry' }],
+      after: [{ step: pull, least: times.touchDry, why: 'touchDry', dries }],
       cautions: [],
     });
     return {
       ready: { step: touch, least: 0, why: 'touchDry' },
-      firm: { step: touch, least: Math.max(0, times.beforeFilm - times.touchDry), why: 'firm' },
+      firm: { step: touch, least: Math.max(0, times.beforeFilm - times.touchDry), why: 'firm', dries },
       care: [{ after: touch, minutes: times.fullCure, coat, then: 'water', packed: true }],
     };
   },

@@ -30,15 +30,17 @@ export const FILM_WORDS: WordsOf<'testCut' | 'cut' | 'write' | 'backFilm' | 'wee
     verb: () => 'Cut',
     rest: ({ film, again }) => (again ? `again what was lost of ${listed(again)}, ${inSentence(film)}` : film),
     short: () => 'cut',
-    text: ({ taken, first, before, hot, written, again }, say) =>
+    text: ({ taken, first, before, hot, written, again, tested }, say) =>
       again
         ? `Only what was lost${written ? ', the pen first, then pen out and knife in' : ''}: it takes ${say(taken)} of film. With the settings of the first cut; a test cut only if the blade or the roll is ` +
           `another. ${hot ? 'Carrier side down again, mirrored.' : 'Colour side up, smooth, no curl.'}`
         : written
           ? `Pen out, knife in, and the sheet is not moved. It takes ${say(taken)} of film. Only the film is cut through, so ` +
             'that the labels stay on the liner.'
-          : `${beforeCutWords(before, say)}It takes ${say(taken)} of film. A small test cut ` +
-            `first${first ? ': a square with a circle inside lifts clean, and the liner stays whole' : ''}. ` +
+          : `${beforeCutWords(before, say)}It takes ${say(taken)} of film. ` +
+            (tested
+              ? 'No test cut: it goes straight on with the same film. '
+              : `A small test cut first${first ? ': a square with a circle inside lifts clean, and the liner stays whole' : ''}. `) +
             (hot
               ? 'Carrier side down, its dull side up, mirrored: the file is mirrored already, so let the machine not mirror it again.'
               : 'Colour side up, smooth, no curl.'),

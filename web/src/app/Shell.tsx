@@ -1,7 +1,9 @@
 import { lazy, Suspense, useEffect, useMemo, useRef, useState } from 'react';
 import { Link, Outlet, useLocation, useMatch, useNavigate } from 'react-router';
 import { dryingFactor } from '@kolleta/core/finish';
+import { airAt } from '@kolleta/core/schedule';
 import { inSentence, formatTemperature } from '@kolleta/core/units';
+import { now } from '../storage/clock';
 import { redoJob, undoJob } from '../storage/editJob';
 import { redoShop, undoShop } from '../storage/editShop';
 import { lastChanged, lastChangedOfAll } from '../storage/lastChanged';
@@ -110,7 +112,8 @@ function useUndo(): { undo: () => void; redo: () => void } | undefined {
 }
 
 function Room({ state }: { state: WorkshopState }) {
-  const { climate, temperatures } = state.shop;
+  const climate = airAt(state.shop, now());
+  const { temperatures } = state.shop;
   const humidity = Math.round(climate.humidity * 100);
   const percent = Math.round((dryingFactor('water', climate).factor - 1) * 100);
   const slower =

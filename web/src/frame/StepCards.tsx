@@ -2,7 +2,7 @@ import { CAUTIONS, type StepKind } from '@kolleta/core/facts';
 import { MISHAPS, stepText, stepTitle, waitWords } from '@kolleta/core/words';
 import type { Shop, StationId } from '@kolleta/core/job';
 import type { JobPlan } from '@kolleta/core/plan';
-import { formatMoment, handsIn, formatTime, type PlacedStep } from '@kolleta/core/schedule';
+import { formatMoment, handsIn, stepIn, formatTime, type PlacedStep } from '@kolleta/core/schedule';
 import { formatDuration } from '@kolleta/core/units';
 import { StepButtons } from './StepButtons';
 
@@ -49,7 +49,7 @@ export function StepCards({ plan, shop, stations }: { plan: JobPlan; shop: Shop;
           <p className="quiet text-[0.82rem]">{stepTime(placed, shop)}</p>
           {placed.state !== 'done' && (
             <>
-              <p className="text-[0.92rem] leading-snug">{stepText(placed.step, shop.lengths, shop.temperatures)}</p>
+              <p className="text-[0.92rem] leading-snug">{stepText(stepIn(placed), shop.lengths, shop.temperatures)}</p>
               {placed.step.opens && (
                 <p className="mt-1 flex items-center gap-2 text-[0.86rem]">
                   <span className="hatched border-base-300 inline-block h-3 w-8 shrink-0 rounded-sm border" aria-hidden="true" />

@@ -18,7 +18,8 @@ import {
   type Spread,
 } from '@kolleta/core/cut';
 import { ringsOf } from '@kolleta/core/geometry';
-import { inspectPlaces, overlapsOn, type InspectionMap } from '@kolleta/core/fit';
+import type { TechniqueId } from '@kolleta/core/facts';
+import { inspectPlaces, otherWays, overlapsOn, type InspectionMap } from '@kolleta/core/fit';
 import type { Film, FilmPiece, Job, JobId, KeptLayout, Machine, Shape, Shop, Tape, WorkEvent } from '@kolleta/core/job';
 import { Memo, planWorkshop, type MarkPlan, type Plan } from '@kolleta/core/plan';
 import type { Stands } from '@kolleta/core/schedule';
@@ -74,6 +75,10 @@ const planner = {
     const plan = (await planner.plan('draft', [job], shop, [], now)).jobs.get(job.id);
     const rings = (plan?.marks ?? []).flatMap(({ flat }) => flat.flatMap((layer) => ringsOf(layer.region)));
     return { aside: plan?.aside !== undefined, points: rings.reduce((sum, ring) => sum + ring.length, 0), rings: rings.length };
+  },
+  /** A job with all its marks made by other techniques. */
+  otherWays(job: Job, shop: Shop): { technique: TechniqueId; job: Job }[] {
+    return otherWays(job, shop);
   },
   /** What is hard to weed or will not stay, in its place. */
   inspect({ flat, mark, fitted, turn }: Pick<MarkPlan, 'flat' | 'mark' | 'fitted' | 'turn'>, shape: Shape, films: Film[]): InspectionMap {

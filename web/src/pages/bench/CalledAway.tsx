@@ -30,7 +30,7 @@ export function CalledAway({ schedule, who, shop, now }: { schedule: Schedule; w
   };
   return (
     <p className="mt-3 flex flex-wrap items-center gap-2 text-[0.95rem]">
-      Called away for
+      {who === undefined && (shop.people ?? []).length > 1 ? 'Everybody is called away for' : 'Called away for'}
       {ends
         .filter(([, end]) => end <= day.end)
         .map(([label, end]) => (

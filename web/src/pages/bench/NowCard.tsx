@@ -3,7 +3,7 @@ import { Link } from 'react-router';
 import { CAUTIONS } from '@kolleta/core/facts';
 import { stepText, stepTitle } from '@kolleta/core/words';
 import type { PlacedStep, Schedule } from '@kolleta/core/schedule';
-import { formatMoment, handsIn } from '@kolleta/core/schedule';
+import { formatMoment, handsIn, stepIn } from '@kolleta/core/schedule';
 import { inSentence, formatClock, formatDuration } from '@kolleta/core/units';
 import type { Bench, RackItem } from '@kolleta/core/plan';
 import type { Id, Job, Shop } from '@kolleta/core/job';
@@ -119,7 +119,7 @@ export function NowCard({
         {doneBy(placed, shop, ' · ')}
       </p>
       <h1 className="mt-1 text-[2.1rem] leading-10 font-extrabold text-balance">{stepTitle(placed.step)}</h1>
-      <p className="mt-2 text-[1.12rem] leading-7">{stepText(placed.step, shop.lengths, shop.temperatures)}</p>
+      <p className="mt-2 text-[1.12rem] leading-7">{stepText(stepIn(placed), shop.lengths, shop.temperatures)}</p>
       {placed.step.cautions.length > 0 && (
         <p className="mt-2 border-l-4 border-[#e9b35a] pl-3 text-[0.98rem] leading-snug">
           {placed.step.cautions.map((c) => CAUTIONS[c]).join(' ')}

@@ -1,6 +1,6 @@
 import { Link } from 'react-router';
 import { setAt, type Shop } from '@kolleta/core/job';
-import { formatTime, workingWindows } from '@kolleta/core/schedule';
+import { formatMoment, formatTime, workingWindows } from '@kolleta/core/schedule';
 import { editShop } from '../../storage/editShop';
 import { newId } from '../../storage/newId';
 
@@ -8,10 +8,24 @@ const HOUR_MS = 3_600_000;
 /** Spans that were over so long ago are forgotten. */
 const FORGET_MS = 30 * 24 * HOUR_MS;
 
-/** Outside hours: says that somebody is at work all the same, for so long. */
+/** Outside hours: says that somebody is at work all the same, for so long; in time off, that they are back. */
 export function WorkingNow({ shop, now }: { shop: Shop; now: number }) {
   const [first] = workingWindows(shop.hours, now, 1);
   if (first && first.start <= now) return null;
+  const away = (shop.hours.off ?? []).find((span) => span.who === undefined && span.start <= now && now < span.end);
+  if (away)
+    return (
+      <p className="mt-3 flex flex-wrap items-center gap-2 text-[0.95rem]">
+        {away.name ?? 'Time off'} until {formatMoment(away.end, shop.hours.zone)}.
+        <button
+          type="button"
+          className="btn min-h-11 border-white/60 bg-transparent px-3 text-white"
+          onClick={() => void editShop(setAt(['hours', 'off', away.id, 'end'], Math.max(away.start + 60_000, now)), 'Back at work')}
+        >
+          I am back
+        </button>
+      </p>
+    );
   const work = (hours: number) => {
     const span = { id: newId(), start: Math.floor(now / 60_000) * 60_000, end: now + hours * HOUR_MS };
     void editShop(

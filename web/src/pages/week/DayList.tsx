@@ -1,7 +1,7 @@
 import { CAUTIONS } from '@kolleta/core/facts';
 import { formatDuration } from '@kolleta/core/units';
 import { stepText, stepTitle } from '@kolleta/core/words';
-import { formatMoment, handsIn, formatTime } from '@kolleta/core/schedule';
+import { formatMoment, handsIn, stepIn, formatTime } from '@kolleta/core/schedule';
 import type { Job, Shop } from '@kolleta/core/job';
 import { doneBy } from '../../frame/doneBy';
 import type { DayRow } from './dayRows';
@@ -54,7 +54,7 @@ export function DayList({
                   {doneBy(placed, shop, ' · ')}
                 </span>
                 <span className="hidden text-[0.86rem] print:block">
-                  {stepText(placed.step, shop.lengths, shop.temperatures)} {placed.step.cautions.map((one) => CAUTIONS[one]).join(' ')}
+                  {stepText(stepIn(placed), shop.lengths, shop.temperatures)} {placed.step.cautions.map((one) => CAUTIONS[one]).join(' ')}
                 </span>
               </span>
               <span className="quiet measure shrink-0 text-[0.9rem]">{formatDuration(handsIn(placed))}</span>

@@ -1,12 +1,13 @@
 import { useEffect, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { TECHNIQUES, WORKDAY, type TechniqueId } from '@kolleta/core/facts';
-import type { Job, Shop } from '@kolleta/core/job';
+import { linesOf, orderLike, type Asked, type Job, type Shop } from '@kolleta/core/job';
 import { formatPromise, holdupWords, type JobToPlace, type Problem } from '@kolleta/core/schedule';
 import { formatDuration } from '@kolleta/core/units';
 import { MomentWord } from '../../frame/MomentWord';
 import { now } from '../../storage/clock';
 import { addJob } from '../../storage/editJob';
+import { newId } from '../../storage/newId';
 import { plainly } from '../../storage/plainly';
 import { Choice, CountWord, Sentence } from '../../ui/tokens';
 import { useTell } from '../../ui/toasts';
@@ -16,7 +17,6 @@ import { newPlannerWorker } from '../../workers/plannerWorker';
 import type { OrderAnswer } from '../../workers/schedule.worker';
 import { scheduleWorker } from '../../workers/scheduleClient';
 import { WatchedWorker } from '../../workers/watchedWorker';
-import { linesOf, orderLike, type Asked } from './orderLike';
 
 const aOrAn = (name: string): string => `${/^[aeiou]/.test(name) ? 'an' : 'a'} ${name}`;
 
@@ -55,7 +55,7 @@ export function PromiseCard({ jobs, shop, problem }: { jobs: readonly Job[]; sho
     setBusy(true);
     try {
       const names = jobs.map(({ name }) => name);
-      const order = orderLike(model, asked, names);
+      const order = orderLike(model, asked, names, newId, now());
       const planned = async (one: Job) => {
         trial.current ??= new WatchedWorker<Planner>('The trial', newPlannerWorker, timeFor(one));
         const plan = await trial.current.call((planner) => planner.plan('draft', [one], shop, [], now(), true));
@@ -71,7 +71,7 @@ export function PromiseCard({ jobs, shop, problem }: { jobs: readonly Job[]; sho
         asked.wanted !== undefined && asked.count > 1 ? (await planned({ ...order, count: Math.floor(asked.count / 2) })).job : undefined;
       const first = await scheduleWorker.call((worker) => worker.promise(problem, whole, half));
       // only where it matters: another technique that this piece takes as well
-      const ways = first.kept || asked.wanted === undefined ? [] : (await import('./otherWays')).otherWays(order, shop);
+      const ways = first.kept || asked.wanted === undefined ? [] : await trial.current!.call((planner) => planner.otherWays(order, shop));
       const made: { way: (typeof ways)[number]; job: JobToPlace }[] = [];
       for (const way of ways) {
         const { job, stops: others } = await planned(way.job);

@@ -1,6 +1,6 @@
-import { TECHNIQUES, type TechniqueId } from '@kolleta/core/facts';
-import { makeAs } from '@kolleta/core/fit';
-import { applyPatch, type Job, type Shop } from '@kolleta/core/job';
+import { TECHNIQUES, type TechniqueId } from '../facts';
+import { applyPatch, type Job, type Shop } from '../job';
+import { makeAs } from './makeAs';
 
 /** The same order with all its marks made by another technique, as far as the shop has what that takes. */
 export function otherWays(order: Job, shop: Shop): { technique: TechniqueId; job: Job }[] {

@@ -1,6 +1,7 @@
-import { copyJob, nameOfCopy, type Job, type JobPattern } from '@kolleta/core/job';
-import { now } from '../../storage/clock';
-import { newId } from '../../storage/newId';
+import { copyJob, nameOfCopy } from './copies';
+import type { Id } from './ids';
+import type { Job } from './job';
+import type { JobPattern } from './shop';
 
 /** What is asked for: so many pieces like those of a job, of so many lines, by then. */
 export interface Asked {
@@ -15,9 +16,21 @@ export interface Asked {
 export const linesOf = ({ marks }: Pick<Job, 'marks'>): number =>
   marks.map(({ artwork }) => (artwork.kind === 'text' ? artwork.lines.length : 0)).find((count) => count > 0) ?? 0;
 
-/** A job like another, for so many pieces; lines that are not known yet are as long as those that are. */
-export function orderLike({ job, name }: Pick<JobPattern, 'job' | 'name'>, { count, lines, wanted }: Asked, names: readonly string[]): Job {
-  const fresh = copyJob(job, newId(), names.includes(name) ? nameOfCopy(name, names) : name, now());
+/**
+ * A job like another, for so many pieces; lines that are not known yet are as long as those that are.
+ *
+ * @param names of the jobs that there are
+ * @param newId makes ids
+ * @param at when it is asked for, UTC ms
+ */
+export function orderLike(
+  { job, name }: Pick<JobPattern, 'job' | 'name'>,
+  { count, lines, wanted }: Asked,
+  names: readonly string[],
+  newId: () => Id,
+  at: number,
+): Job {
+  const fresh = copyJob(job, newId(), names.includes(name) ? nameOfCopy(name, names) : name, at);
   const rows = fresh.list?.rows ?? [];
   const first = fresh.marks.find(({ artwork }) => artwork.kind === 'text')?.id;
   const marks =
