@@ -15,8 +15,11 @@ const MOST_KEPT = 1500;
 /** So many of the next steps are looked at for one that idle hands can take up. */
 const MOST_PULLED = 3;
 
+/** So often is a better place looked for what has to move. */
+const MOST_FITS = 4;
+
 /** So often are jobs let go for the sake of dates and waits. */
-const MOST_FREED = 3;
+const MOST_FREED = 4;
 
 /** The plan that people know of a solution: where the steps stand that wait or run. */
 export function standsOf(solution: Solution): Stands {
@@ -41,10 +44,10 @@ export const freed = (problem: Problem): Problem => ({
 });
 
 /**
- * The order in which steps stand, each after those that it waits for. Steps that came since, and those whose time is over, go where a plan made
- * anew has them.
+ * The order in which steps stand, each after those that it waits for. Steps that came since, and those whose time is long over, go where a plan
+ * made anew has them.
  *
- * @param still where steps stand whose time is to come
+ * @param still where steps stand whose time is to come or has just come
  */
 function orderAsStood(turn: readonly WorkStep[], still: ReadonlyMap<StepId, number>, anew: Solution): WorkStep[] {
   const begins = standsOf(anew);
@@ -107,18 +110,27 @@ export function leastChange(ready: Ready, turn: readonly WorkStep[], anew: Solut
   if (!stands || turn.length > MOST_KEPT || !turn.some(({ id }) => stands.has(id))) return anew;
   const pinned = problem.pinned ?? new Map<StepId, number>();
   const still = new Map([...stands].flatMap(([id, { at }]) => (at >= now ? [[id, at] as const] : [])));
-  const order = orderAsStood(turn, still, anew);
-  /** Everything held keeps its time, and what has to move finds its place between: what moves of one job in the order in which it stood. */
+  const due = now - WORKDAY.told * MINUTE_MS;
+  const order = orderAsStood(turn, new Map([...stands].flatMap(([id, { at }]) => (at >= due ? [[id, at] as const] : []))), anew);
+  const placed = (held: ReadonlyMap<StepId, number>, notBefore?: ReadonlyMap<StepId, number>) =>
+    placeInOrder(ready, order, { pinned: new Map([...held, ...pinned]), ...(notBefore ? { notBefore } : {}) })!;
+  /**
+   * Everything held keeps its time, and what has to move finds its place between: what moves of one job in the order in which it stood. What was
+   * held in vain leaves its time to the others, so that it is looked for again.
+   */
   const fitIn = (held: ReadonlyMap<StepId, number>): Solution => {
     const notBefore = new Map<StepId, number>();
-    let found = placeInOrder(ready, order, { pinned: new Map([...held, ...pinned]) })!;
-    for (let tries = 0; tries < MOST_FREED; tries++) {
+    let found = placed(held);
+    for (let tries = 0; tries < MOST_FITS; tries++) {
+      const at = standsOf(found);
+      const stayed = new Map([...held].filter(([id, stood]) => at.get(id)?.at === stood));
       const early = outOfOrder(found, order, held);
-      if (early.size === 0) break;
-      for (const [id, at] of early) notBefore.set(id, at);
-      const next = placeInOrder(ready, order, { pinned: new Map([...held, ...pinned]), notBefore })!;
-      if (compare(next, found) > 0) break;
+      if (early.size === 0 && tries > 0 && stayed.size === held.size) break;
+      for (const [id, moment] of early) notBefore.set(id, moment);
+      const next = placed(stayed, notBefore);
+      if (compare(next, found) > 0 || (early.size === 0 && less(next, found) >= 0)) break;
       found = next;
+      held = stayed;
     }
     return found;
   };
@@ -138,8 +150,10 @@ export function leastChange(ready: Ready, turn: readonly WorkStep[], anew: Solut
   let letGo = new Set<JobId>();
   for (let tries = 0; tries < MOST_FREED && compare(goal, fit) < 0; tries++) {
     const worse = [...missed(fit, pinned), ...worseOff(problem, fit, goal)].filter((job) => !letGo.has(job));
-    if (worse.length === 0) break;
-    letGo = new Set([...letGo, ...worse]);
+    // where they find no room yet, whoever stands in their way goes too
+    const more = worse.length > 0 ? worse : order.flatMap(({ id, job }) => (still.has(id) && !letGo.has(job) ? [job] : [])).slice(0, 1);
+    if (more.length === 0) break;
+    letGo = new Set([...letGo, ...more]);
     const theirs = new Set(turn.flatMap(({ id, job }) => (letGo.has(job) ? [id] : [])));
     const looser = fitIn(new Map([...still].filter(([id]) => !theirs.has(id))));
     if (compare(looser, fit) <= 0) fit = looser;
@@ -147,16 +161,16 @@ export function leastChange(ready: Ready, turn: readonly WorkStep[], anew: Solut
   let kept = less(shifted, fit) < 0 ? shifted : fit;
   for (const next of readyNow(ready, order, stands)) {
     if (pinned.has(next.id)) continue;
-    const pulled = fitIn(new Map([...still].filter(([id]) => id !== next.id)));
-    const placed = pulled.get(next.job)!;
-    const begins = 'unplaced' in placed ? undefined : placed.steps.find(({ step }) => step.id === next.id)!.start;
+    const pulled = placed(new Map([...still].filter(([id]) => id !== next.id)));
+    const own = pulled.get(next.job)!;
+    const begins = 'unplaced' in own ? undefined : own.steps.find(({ step }) => step.id === next.id)!.start;
     if (begins === undefined || begins >= now + GRAIN_MS || compare(pulled, kept) > 0) continue;
     kept = pulled;
     break;
   }
   const sooner = costOf(problem, anew).last < costOf(problem, kept).last - WORKDAY.sooner * MINUTE_MS;
   const better = compare(anew, kept);
-  return better < 0 || (better === 0 && sooner) ? anew : kept;
+  return better < 0 || (better === 0 && (sooner || less(anew, kept) < 0)) ? anew : kept;
 }
 
 /** Steps that moved and begin before one of their job that stood before them and moved too, and when that ends: hands would do them the wrong way round. */
