@@ -258,9 +258,18 @@ test('two people have a Bench each: a step is handed over, somebody is called aw
   await whose.getByRole('button', { name: 'Everybody' }).click();
   await page.keyboard.press('Control+z');
   await expect(page.getByRole('status').filter({ hasText: 'Taken back: give a step to somebody.' })).toBeVisible();
+  await planned(page);
+  const first = (await title.textContent())!;
   // nobody is there for an hour: what was to be now is next, and taken back it is now again
+  await expect(now).toContainText('Everybody is called away for');
   await now.getByRole('button', { name: 'Called away for 1 h' }).click();
   await expect(page.getByRole('status').filter({ hasText: /Nothing is planned until \d\d:\d\d/ })).toBeVisible();
+  await expect(now).toContainText('NEXT,');
+  await expect(now).toContainText('Called away until');
+  await now.getByRole('button', { name: 'I am back' }).click();
+  await expect(now).not.toContainText('NEXT,');
+  await expect(title).toHaveText(first);
+  await now.getByRole('button', { name: 'Called away for 30 min' }).click();
   await expect(now).toContainText('NEXT,');
   await page.keyboard.press('Control+z');
   await expect(page.getByRole('status').filter({ hasText: 'Taken back: called away.' })).toBeVisible();

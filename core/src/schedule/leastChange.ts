@@ -134,10 +134,10 @@ export function leastChange(ready: Ready, turn: readonly WorkStep[], anew: Solut
     }
     return found;
   };
-  /** Lateness and broken waits of one against another; before lateness, how many steps are not where somebody put them. */
+  /** Lateness and broken waits of one against another; before lateness, how far steps are from where somebody put them. */
   const compare = (a: Solution, b: Solution): number => {
     const [x, y] = [weighed(problem, a), weighed(problem, b)];
-    return x.unplaced - y.unplaced || x.broken - y.broken || missed(a, pinned).length - missed(b, pinned).length || compareCosts(x, y);
+    return x.unplaced - y.unplaced || x.broken - y.broken || offPins(a, pinned) - offPins(b, pinned) || compareCosts(x, y);
   };
   const less = (a: Solution, b: Solution): number => {
     const [one, other] = [change(a, stands), change(b, stands)];
@@ -149,7 +149,7 @@ export function leastChange(ready: Ready, turn: readonly WorkStep[], anew: Solut
   const goal = compare(anew, shifted) < 0 ? anew : shifted;
   let letGo = new Set<JobId>();
   for (let tries = 0; tries < MOST_FREED && compare(goal, fit) < 0; tries++) {
-    const worse = [...missed(fit, pinned), ...worseOff(problem, fit, goal)].filter((job) => !letGo.has(job));
+    const worse = [...missed(fit, pinned).keys(), ...worseOff(problem, fit, goal)].filter((job) => !letGo.has(job));
     // where they find no room yet, whoever stands in their way goes too
     const more = worse.length > 0 ? worse : order.flatMap(({ id, job }) => (still.has(id) && !letGo.has(job) ? [job] : [])).slice(0, 1);
     if (more.length === 0) break;
@@ -188,13 +188,22 @@ function outOfOrder(solution: Solution, order: readonly WorkStep[], held: Readon
   return early;
 }
 
-/** Jobs of steps that do not begin when somebody put them. */
-const missed = (solution: Solution, pinned: ReadonlyMap<StepId, number>): JobId[] =>
-  [...solution].flatMap(([job, placed]) =>
-    'unplaced' in placed
-      ? []
-      : placed.steps.flatMap(({ step, state, start }) => (state === 'waiting' && (pinned.get(step.id) ?? start) !== start ? [job] : [])),
-  );
+/** Jobs of steps that begin at another time than somebody put them, and by how much, ms. */
+function missed(solution: Solution, pinned: ReadonlyMap<StepId, number>): Map<JobId, number> {
+  const by = new Map<JobId, number>();
+  if (pinned.size === 0) return by;
+  for (const [job, placed] of solution)
+    if (!('unplaced' in placed))
+      for (const { step, state, start } of placed.steps) {
+        const off = state === 'waiting' ? Math.abs((pinned.get(step.id) ?? start) - start) : 0;
+        if (off > 0) by.set(job, (by.get(job) ?? 0) + off);
+      }
+  return by;
+}
+
+/** So far are steps from where somebody put them, ms in all. */
+const offPins = (solution: Solution, pinned: ReadonlyMap<StepId, number>): number =>
+  [...missed(solution, pinned).values()].reduce((sum, by) => sum + by, 0);
 
 /** Jobs that are later, break more waits or find no room in one plan but not in another. */
 function worseOff({ jobs }: Problem, plan: Solution, other: Solution): JobId[] {

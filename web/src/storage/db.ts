@@ -61,6 +61,8 @@ export interface Standing {
   readonly shop: string;
   /** Steps that were put at a moment: taken back, what stood before stands again. */
   readonly pins: readonly string[];
+  /** Time off that is to come: who is back sooner finds what stood before. */
+  readonly off?: string;
   readonly stands: Stands;
 }
 

@@ -1,5 +1,6 @@
 import { standsOf, type Stands } from '@kolleta/core/schedule';
 import type { Plan } from '@kolleta/core/plan';
+import { now } from './clock';
 import { db, type Standing } from './db';
 import type { WorkshopState } from './useWorkshop';
 
@@ -13,12 +14,11 @@ let known: readonly Standing[] = [];
 const shopOf = ({ shop: { hours, people, machines, presses, order } }: WorkshopState): string =>
   // who is called away or has a day off leaves as much as can be where it stood
   JSON.stringify([hours.zone, hours.week, hours.extra, people, machines.map(({ id }) => id), presses?.map(({ id }) => id), order]);
+const offOf = ({ shop }: WorkshopState): string => JSON.stringify((shop.hours.off ?? []).filter(({ end }) => end > now()));
 /** Steps that were put at a moment, and when: one after another, told apart by their words. */
 const pinsOf = ({ jobs }: WorkshopState): string[] =>
   jobs.filter(({ closed }) => !closed).flatMap(({ pins = [] }) => pins.map(({ step, at }) => `${at} ${step}`));
 
-/** The job of a step, which its id begins with. */
-const jobOf = (step: string): string => step.slice(0, step.indexOf('/'));
 const stepOf = (pin: string): string => pin.slice(pin.indexOf(' ') + 1);
 
 /** Reads where the steps stood when Kolleta was last open. */
@@ -32,19 +32,21 @@ export function standsFor(state: WorkshopState): Stands | undefined {
   const last = known.at(-1);
   if (!last || last.shop !== shopOf(state)) return undefined;
   const pins = pinsOf(state);
-  const before = known.findLast((one) => one.shop === last.shop && one.pins.join() === pins.join());
+  const off = offOf(state);
+  const before = known.findLast((one) => one.shop === last.shop && one.pins.join() === pins.join() && (one.off ?? '[]') === off);
   if (before) return before.stands;
-  // a step that was let go finds its own time, and so do the others of its job: they moved for it
+  // where a step was let go and what stood before is not known any more, all find their own times
   const there = new Set(pins.map(stepOf));
-  const freed = new Set(last.pins.flatMap((pin) => (there.has(stepOf(pin)) ? [] : [jobOf(stepOf(pin))])));
-  return new Map([...last.stands].filter(([step]) => !freed.has(jobOf(step))));
+  return last.pins.every((pin) => there.has(stepOf(pin))) ? last.stands : undefined;
 }
 
 let timer: ReturnType<typeof setTimeout> | undefined;
 /** Takes a plan as the one that people know. */
 export function keepStanding(state: WorkshopState, { schedule }: Plan): void {
-  const one: Standing = { shop: shopOf(state), pins: pinsOf(state), stands: standsOf(schedule.solution) };
-  known = [...known.filter(({ shop, pins }) => shop !== one.shop || pins.join() !== one.pins.join()), one].slice(-MOST);
+  const one: Standing = { shop: shopOf(state), pins: pinsOf(state), off: offOf(state), stands: standsOf(schedule.solution) };
+  known = [...known.filter(({ shop, pins, off }) => shop !== one.shop || pins.join() !== one.pins.join() || off !== one.off), one].slice(
+    -MOST,
+  );
   clearTimeout(timer);
   timer = setTimeout(() => {
     // only a convenience: where it cannot be kept, the next start plans anew

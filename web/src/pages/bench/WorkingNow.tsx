@@ -1,5 +1,5 @@
 import { Link } from 'react-router';
-import { setAt, type Shop } from '@kolleta/core/job';
+import { removeAt, setAt, type Shop } from '@kolleta/core/job';
 import { formatMoment, formatTime, workingWindows } from '@kolleta/core/schedule';
 import { editShop } from '../../storage/editShop';
 import { newId } from '../../storage/newId';
@@ -13,15 +13,16 @@ export function WorkingNow({ shop, now }: { shop: Shop; now: number }) {
   const [first] = workingWindows(shop.hours, now, 1);
   if (first && first.start <= now) return null;
   const away = (shop.hours.off ?? []).find((span) => span.who === undefined && span.start <= now && now < span.end);
+  const back = ({ id, start }: { id: string; start: number }) => {
+    // to the minute, so that it is over
+    const end = Math.floor(now / 60_000) * 60_000;
+    return editShop(() => (end > start ? setAt(['hours', 'off', id, 'end'], end) : removeAt(['hours', 'off', id])), 'Back at work');
+  };
   if (away)
     return (
       <p className="mt-3 flex flex-wrap items-center gap-2 text-[0.95rem]">
         {away.name ?? 'Time off'} until {formatMoment(away.end, shop.hours.zone)}.
-        <button
-          type="button"
-          className="btn min-h-11 border-white/60 bg-transparent px-3 text-white"
-          onClick={() => void editShop(setAt(['hours', 'off', away.id, 'end'], Math.max(away.start + 60_000, now)), 'Back at work')}
-        >
+        <button type="button" className="btn min-h-11 border-white/60 bg-transparent px-3 text-white" onClick={() => void back(away)}>
           I am back
         </button>
       </p>
