@@ -165,6 +165,8 @@ export function leastChange(ready: Ready, turn: readonly WorkStep[], anew: Solut
     const own = pulled.get(next.job)!;
     const begins = 'unplaced' in own ? undefined : own.steps.find(({ step }) => step.id === next.id)!.start;
     if (begins === undefined || begins >= now + GRAIN_MS || compare(pulled, kept) > 0) continue;
+    // nothing but the step itself moves for it
+    if (change(pulled, stands)[0] > change(kept, stands)[0] + 1) continue;
     kept = pulled;
     break;
   }
