@@ -11,7 +11,7 @@ import { GRAIN_MS, type Problem, type Solution, type Stands } from './problem';
 const MIN = 60_000;
 
 const SEEDS = Array.from({ length: 40 }, (_, seed) => seed + 1);
-const FEW = SEEDS.slice(0, 12);
+const FEW = SEEDS.slice(0, 8);
 const workshop = (seed: number) => randomSchedule({ seed, steps: 36, jobs: 6, people: 1 + (seed % 2), greatest: 0.2 });
 const NEWS: readonly News[] = ['none', 'late', 'early', 'failed', 'skipped'];
 
