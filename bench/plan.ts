@@ -83,6 +83,16 @@ export async function planFigures(): Promise<Figure[]> {
     );
     return { ...job, id: `${job.id}${i}`, marks };
   });
+  // as many, of ten kinds, planned for the first time, and a quick mark each with words of its own as a page first shows them
+  const copies = Array.from({ length: 300 }, (_, i): Job => ({ ...jobs[i % jobs.length]!, id: `${jobs[i % jobs.length]!.id}${i}` }));
+  const firstOfCopies = await timed(() => planWorkshop(copies, shop, events, DEMO_START, faces, new Memo()));
+  const words = 'tern buoy oar crew regatta rope sail gull bow stern cox skiff scull tide harbour jetty'.split(' ');
+  const quickMarks = Array.from({ length: 300 }, (_, i): Job => {
+    const line = { id: 'l0', text: `${words[i % 16]} ${words[Math.floor(i / 16) % 16]}`, face: 'dancing-script', scale: 1, spacing: 0 };
+    const mark = { ...textMark('', {}), artwork: { kind: 'text' as const, align: 'centre' as const, lineSpacing: 1, lines: [line] } };
+    return { ...plateJob(mark), id: `quick${i}` };
+  });
+  const firstOfQuick = await timed(() => planWorkshop(quickMarks, shop, [], DEMO_START, faces, new Memo(), { effort: 'quick' }));
   const manyMemo = new Memo();
   const manyMoved = (i: number) =>
     many.map((job, k) => (k === 7 ? { ...job, marks: job.marks.map((m) => ({ ...m, offset: { x: i, y: 0 } })) } : job));
@@ -98,6 +108,8 @@ export async function planFigures(): Promise<Figure[]> {
     ),
   );
   return [
+    atMost('plan/300-jobs-of-ten-kinds-first', firstOfCopies, 3000, 'ms'),
+    atMost('plan/300-quick-marks-first-shown', firstOfQuick, 3000, 'ms'),
     atMost('plan/300-jobs-without-worker', hundreds, 3000, 'ms'),
     atMost('plan/10-open-290-closed-without-worker', closed, 100, 'ms'),
     atMost('plan/nudge/60-glyphs', await nudgeInWorker(), 100, 'ms'),

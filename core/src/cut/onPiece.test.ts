@@ -89,7 +89,7 @@ describe('parts on a sheet of any outline', () => {
           expect(fillSheet(parts, sheet, OPTIONS, { rounds: 2, seed })).toEqual(found);
           for (const { part: p, place } of found.nested) if (parts[p]!.fixed) expect(place.slice(0, 4)).toEqual([1, 0, 0, 1]);
           // more rounds are never worse, and what lies stays when it is held
-          expect(fillSheet(parts, sheet, OPTIONS, { rounds: 4, seed }).area).toBeGreaterThanOrEqual(found.area);
+          expect(fillSheet(parts, sheet, OPTIONS, { rounds: 4, seed }).area).toBeGreaterThan(found.area - 1e-6);
           const held = found.nested.slice(0, 2);
           const round = fillSheet(parts, sheet, OPTIONS, { rounds: 1, seed }, held);
           for (const one of held) expect(round.nested).toContainEqual(one);

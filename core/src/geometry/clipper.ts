@@ -15,7 +15,7 @@ import { CLIPPER_PER_MM } from '../units';
 import type { Part, Point, Region, Ring } from './point';
 import { ringsOf } from './point';
 import { regionArea, signedArea } from './area';
-import { boxesMeet, boxOf } from './box';
+import { boxesMeet, boxOf, boxOfPoints } from './box';
 import { edgesMeet, type XY } from './crossings';
 import { pointInRing } from './pointInRing';
 
@@ -78,11 +78,45 @@ function treeToRegion(tree: PolyTree64): Region {
   return parts;
 }
 
-function run(type: ClipType, subject: Paths64, clip: Paths64 | null, fill: Fill): Region {
-  const tree = new PolyTree64();
-  Clipper.booleanOpWithPolyTree(type, subject, clip, tree, fill === 'nonzero' ? FillRule.NonZero : FillRule.EvenOdd);
-  return treeToRegion(tree);
+const quarterTurned = (paths: Paths64): Paths64 => paths.map((path) => path.map(({ x, y }) => ({ x: -y, y: x })) as Path64);
+const turnedBack = (ring: Ring): Ring => ring.map(([x, y]): Point => [y, -x || 0]);
+
+/** Whether paths spread further across than up and down. */
+function isWide(paths: Paths64): boolean {
+  let [minX, maxX, minY, maxY] = [Infinity, -Infinity, Infinity, -Infinity];
+  for (const path of paths)
+    for (const { x, y } of path) {
+      if (x < minX) minX = x;
+      if (x > maxX) maxX = x;
+      if (y < minY) minY = y;
+      if (y > maxY) maxY = y;
+    }
+  return maxX - minX > maxY - minY;
 }
+
+/**
+ * What the library makes of paths, turned by a quarter while it works where they are wider than high. It sweeps from bottom to top and looks
+ * at every edge on its level at each point: the letters of a line all lie on one level, and one above the other next to none of them do.
+ *
+ * @param work puts the library's answer into a tree
+ */
+function swept(paths: readonly (Paths64 | null)[], work: (paths: (Paths64 | null)[], tree: PolyTree64) => void): Region {
+  const tree = new PolyTree64();
+  if (!isWide(paths.flatMap((some) => some ?? []))) {
+    work([...paths], tree);
+    return treeToRegion(tree);
+  }
+  work(
+    paths.map((some) => some && quarterTurned(some)),
+    tree,
+  );
+  return treeToRegion(tree).map(({ outer, holes }) => ({ outer: turnedBack(outer), holes: holes.map(turnedBack) }));
+}
+
+const run = (type: ClipType, subject: Paths64, clip: Paths64 | null, fill: Fill): Region =>
+  swept([subject, clip], ([a, b], tree) =>
+    Clipper.booleanOpWithPolyTree(type, a!, b!, tree, fill === 'nonzero' ? FillRule.NonZero : FillRule.EvenOdd),
+  );
 
 /** Operations on more points than this are not done twice: it would cost more than it is worth. */
 const CHECKED_POINTS = 4000;
@@ -115,11 +149,17 @@ const withoutStraight = (ring: readonly XY[]): Path64 =>
 
 /** A region of rings of which none meets another: which are outlines and which are holes, only what lies around them tells. */
 function nested(paths: Paths64, fill: Fill): Region {
-  const rings = paths.map((path) => toRing(withoutStraight(path))).map((ring) => ({ ring, area: signedArea(ring) }));
+  const rings = paths
+    .map((path) => toRing(withoutStraight(path)))
+    .map((ring) => ({ ring, area: signedArea(ring), box: boxOfPoints(ring) }));
   const filled = (winding: number) => (fill === 'nonzero' ? winding !== 0 : winding % 2 !== 0);
   const parts: { outer: Ring; holes: Ring[] }[] = [];
   for (const { ring, area } of rings.toSorted((a, b) => Math.abs(b.area) - Math.abs(a.area))) {
-    const around = rings.filter((other) => Math.abs(other.area) > Math.abs(area) && pointInRing(ring[0]!, other.ring));
+    const [x, y] = ring[0]!;
+    const around = rings.filter(
+      ({ ring: other, area: own, box: { minX, maxX, minY, maxY } }) =>
+        Math.abs(own) > Math.abs(area) && x >= minX && x <= maxX && y >= minY && y <= maxY && pointInRing(ring[0]!, other),
+    );
     const outside = around.reduce((sum, other) => sum + Math.sign(other.area), 0);
     const [within, without] = [filled(outside + Math.sign(area)), filled(outside)];
     if (within && !without) parts.push({ outer: area > 0 ? ring : ring.toReversed(), holes: [] });
@@ -240,11 +280,11 @@ export function clipperOffset(region: Region, by: number): Region {
   // less than half a unit is nothing to the library, which then leaves its tree empty
   if (Math.abs(delta) < 0.5) return run(ClipType.Union, paths, null, 'nonzero');
   // it joins what it moved anyway: its tree needs no second union
-  const offset = new ClipperOffset(2, 0.01 * CLIPPER_PER_MM);
-  offset.addPaths(paths, JoinType.Round, EndType.Polygon);
-  const tree = new PolyTree64();
-  offset.execute(delta, tree);
-  return treeToRegion(tree);
+  return swept([paths], ([turned], tree) => {
+    const offset = new ClipperOffset(2, 0.01 * CLIPPER_PER_MM);
+    offset.addPaths(turned!, JoinType.Round, EndType.Polygon);
+    offset.execute(delta, tree);
+  });
 }
 
 export type Cap = 'butt' | 'square' | 'round';

@@ -44,6 +44,26 @@ describe('areas of union and intersection', () => {
       { numRuns: 200 },
     );
   });
+  it('is the same whichever way the plane is turned: wide things are worked on turned by a quarter', () => {
+    const turned = (r: Region): Region => {
+      const ringTurned = (points: Ring) => points.map(([x, y]): Point => [-y, x]);
+      return r.map(({ outer, holes }) => ({ outer: ringTurned(outer), holes: holes.map(ringTurned) }));
+    };
+    const apart = (a: Region, b: Region) => regionArea(difference(a, b)) + regionArea(difference(b, a));
+    fc.assert(
+      fc.property(region, region, fc.integer({ min: 1, max: 9 }), (a, b, wide) => {
+        const [long, other] = [a, b].map((r) => applyToRegion([wide, 0, 0, 1, 0, 0], r)) as [Region, Region];
+        for (const join of [union, difference, intersection]) {
+          const found = join(long, other);
+          expect(faultsOfRegion(found)).toEqual([]);
+          expect(apart(turned(found), join(turned(long), turned(other)))).toBeLessThan(slack(long, other));
+        }
+        const grown = offset(long, 0.7);
+        expect(apart(turned(grown), offset(turned(long), 0.7))).toBeLessThan(slack(grown));
+      }),
+      { numRuns: 60 },
+    );
+  });
   it('shared edges join without a slit', () => {
     expect(union(box(0, 0, 10, 10), box(10, 0, 10, 10))).toHaveLength(1);
     expect(regionArea(union(box(0, 0, 10, 10), box(10, 0, 10, 10)))).toBe(200);

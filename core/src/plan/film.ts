@@ -195,6 +195,18 @@ interface LayoutInput {
 export const layoutStage = ({ film, parts, machines, kept, gap }: LayoutInput): FilmLayout =>
   layoutFilm(film, parts, machines, kept ? asKept(kept, skyline) : skyline, gap);
 
+/** Parts of one job, so many at most, are laid out without saying whose they are. */
+const MOST_NAMELESS = 64;
+const NO_JOB = '' as JobId;
+const nameless = (part: CutPart): CutPart => ({ ...part, job: NO_JOB });
+
+/** A layout of parts that did not say whose they are, as that of a job. */
+const layoutOf = ({ layout, job }: { layout: FilmLayout; job: JobId }): FilmLayout => ({
+  ...layout,
+  parts: layout.parts.map((part) => ({ ...part, job })),
+  ...(layout.unfinished ? { unfinished: layout.unfinished.map(() => job) } : {}),
+});
+
 /** What a job asks of film. */
 export interface FilmWork {
   /** Everything that is cut for it. */
@@ -215,7 +227,16 @@ export function layouts(parts: readonly FilmPart[], { machines, kept = [], gap }
     const here = kept.filter((one) => one.film === film.id);
     const key = here.length > 0 ? memo.stage('parts key', own, partsKey) : '';
     const found = keptFor(here, film.id, key, gap ?? LAYOUT.gap);
-    return memo.stage('layout', { film, parts: own, machines, gap, ...(found ? { kept: found } : {}) }, layoutStage);
+    if (found) return memo.stage('layout', { film, parts: own, machines, gap, kept: found }, layoutStage);
+    const job = own[0]!.job;
+    // copies of a job are laid out as it is
+    return own.length <= MOST_NAMELESS && own.every((part) => part.job === job)
+      ? memo.stage(
+          'layout of',
+          { layout: memo.stage('layout', { film, parts: own.map(nameless), machines, gap }, layoutStage), job },
+          layoutOf,
+        )
+      : memo.stage('layout', { film, parts: own, machines, gap }, layoutStage);
   });
 }
 

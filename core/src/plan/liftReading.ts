@@ -1,6 +1,6 @@
 import { filmPrice, type CutPart } from '../cut';
 import { HANDS_ON, TECHNIQUES } from '../facts';
-import { aboutMark, type Film, type Job, type Machine, type Mark, type Reading, type Shop } from '../job';
+import { aboutMark, type Film, type Job, type JobId, type Machine, type Mark, type Reading, type Shop } from '../job';
 import { formatDuration, formatLength, formatMoney, type LengthSystem } from '../units';
 import { apartParts, layoutStage, togetherParts, type FilmPart } from './film';
 import type { Memo } from './memo';
@@ -37,7 +37,8 @@ export function liftReading(
   const { mark, cutFlat: flat, inspections, perPiece, variants } = plan;
   if (!TECHNIQUES[mark.technique].mayLieApart || variants.length > 0 || flat.length === 0 || inspections.length === 0) return undefined;
   const copies = job.count * perPiece;
-  const whole = { job: job.id, mark, flat, inspections, copies };
+  // whose parts they are changes nothing of what they take: copies of a job are compared once
+  const whole = { job: '' as JobId, mark, flat, inspections, copies };
   const apart = apartParts(whole, memo);
   if (apart.length < 2 * inspections.length || apart.length > 40 || apart.length * copies > MOST_BOXES) return undefined;
   const input = {
