@@ -5,11 +5,11 @@ import { readWorkshopFile, type Workshop } from '../src/jobFile';
 /** When the demo workshop's clock starts. */
 export const DEMO_START = Date.parse('2026-12-01T09:40:00Z');
 
-/** The demo workshop, read as a user's file is. */
-export function demoWorkshop(): Workshop {
+/** The demo workshop with its open jobs, or with those of the past too, read as a user's file is. */
+export function demoWorkshop({ past = false } = {}): Workshop {
   const read = readWorkshopFile(readFileSync(new URL('../../demo/workshop.json', import.meta.url), 'utf8'), 'demo');
   if (!read.ok) throw new Error(read.problem.found);
-  return read.value;
+  return past ? read.value : { ...read.value, jobs: read.value.jobs.filter(({ closed }) => !closed) };
 }
 
 /** A decal of one line of text. */

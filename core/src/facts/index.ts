@@ -6,6 +6,7 @@ export * from './fact';
 export * from './filmKinds';
 export * from './grounds';
 export * from './handsOn';
+export * from './learning';
 export * from './limits';
 export * from './ownSteps';
 export * from './paintTools';

@@ -18,7 +18,7 @@ import type {
   TapingId,
   TechniqueId,
 } from '../facts';
-import type { CutFrom, Id, JobId, PullAt, StationId, StepId } from '../job';
+import type { CutFrom, Id, JobId, PullAt, StationId, StepId, StepOf } from '../job';
 
 /** What a wait is for; where it is for a coat to dry or cure, `coat` says which. */
 export type WaitFor =
@@ -81,6 +81,8 @@ export interface Lag {
   readonly closesDry?: true;
   /** Where the room will be colder, warmer, drier or damper on some days. */
   readonly paces?: readonly Pace[];
+  /** How many times as long as computed it is, where the log has taught so. */
+  readonly learnt?: number;
 }
 
 /** The pieces of a job, as they are spoken of. */
@@ -295,8 +297,12 @@ export interface WorkStep {
   readonly kind: StepKind;
   readonly station: StationId;
   readonly about: StepAbout;
-  /** Minutes of hands. */
+  /** Minutes of hands, as the log has taught them. */
   readonly hands: number;
+  /** As they were computed, where the log has taught otherwise. */
+  readonly unlearned?: number;
+  /** As far as it makes a difference to how long it takes and how it comes out. */
+  readonly of?: StepOf;
   readonly needs: readonly Need[];
   readonly after: readonly Lag[];
   readonly opens?: Opens;

@@ -4,21 +4,60 @@ import type * as shapes from './shapes/event';
 
 /** What happened. Events are only ever added; undoing one adds its reversal. */
 export type WorkEvent = Static<typeof shapes.event>;
+/** What a step was about. */
+export type StepOf = Static<typeof shapes.stepOf>;
 export type CutFrom = Static<typeof shapes.cutFrom>;
 
-/** Events without those that were reversed and the reversals themselves, oldest first; at one moment a start comes before an end. */
+type Amended = Extract<WorkEvent, { kind: 'amended' }>;
+
+/** An entry with what was put right about it afterwards. */
+function putRight(event: WorkEvent, amendments: readonly Amended[]): WorkEvent {
+  if (event.kind !== 'done' && event.kind !== 'wrong') return event;
+  return amendments.reduce(
+    (now, { minutes, note }) => ({
+      ...now,
+      ...(minutes === undefined ? {} : { actual: minutes, timed: true }),
+      ...(note === undefined ? {} : { note }),
+    }),
+    event,
+  );
+}
+
+/**
+ * Events without those that were reversed and the reversals themselves, oldest first; at one moment a start comes before an end. What was put
+ * right afterwards is as it was put right.
+ */
 export function standing(events: readonly WorkEvent[]): WorkEvent[] {
   const reversed = new Set(events.flatMap((event) => (event.kind === 'reversed' ? [event.event] : [])));
-  return events
-    .filter((event) => event.kind !== 'reversed' && !reversed.has(event.id))
+  const stand = events.filter((event) => event.kind !== 'reversed' && !reversed.has(event.id));
+  const amendments = new Map<Id, Amended[]>();
+  for (const event of stand)
+    if (event.kind === 'amended')
+      amendments.set(
+        event.event,
+        [...(amendments.get(event.event) ?? []), event].toSorted((a, b) => a.at - b.at),
+      );
+  return stand
+    .map((event) => (amendments.has(event.id) ? putRight(event, amendments.get(event.id)!) : event))
     .toSorted((a, b) => a.at - b.at || Number(b.kind === 'started') - Number(a.kind === 'started'));
 }
+
+/** The newest picture of each entry that has one. */
+export function photosOf(events: readonly WorkEvent[]): ReadonlyMap<Id, string> {
+  return new Map(
+    standing(events).flatMap((event) => (event.kind === 'amended' && event.photo ? [[event.event, event.photo] as const] : [])),
+  );
+}
+
+/** The two ways in which tape fails: it held the film too little, or what lies under it too much. */
+export const STAYED_ON_LINER = 'Letters stayed on the liner';
+export const PAINT_CAME_OFF = 'Paint came off with the tape';
 
 /** What a person may say went wrong at a step. */
 export const WRONGS: readonly string[] = [
   'A part was lost',
-  'Letters stayed on the liner',
-  'Paint came off with the tape',
+  STAYED_ON_LINER,
+  PAINT_CAME_OFF,
   'It sits crooked',
   'A bubble or crease stayed',
   'Paint bled under the edge',

@@ -1,8 +1,9 @@
-import type { WorkStep } from '../finish';
+import type { Lag, WorkStep } from '../finish';
 import { stepTitle } from '../words';
-import type { Id, StepId, WorkEvent } from '../job';
+import type { Hours, Id, StepId, WorkEvent } from '../job';
 import { MINUTE_MS } from '../units';
 import { stepFacts } from './stepFacts';
+import { workedMinutes } from './workedTime';
 
 /** What a person says went wrong at a step. */
 export interface Wrong {
@@ -30,29 +31,40 @@ export const noteStart = (events: readonly WorkEvent[], step: WorkStep, id: Id, 
   return done || startedAt !== undefined ? [] : [{ id, at, kind: 'started', job: step.job, step: step.id, title: stepTitle(step) }];
 };
 
+/** What is known of how a step ended. */
+export interface Ending {
+  readonly wrong?: Wrong | undefined;
+  /** As corrected by the user, if at all. */
+  readonly minutes?: number | undefined;
+  /** When the workshop works: nights and pauses are no minutes of work. */
+  readonly hours?: Hours | undefined;
+  /** Whose hands did it, where there are several people. */
+  readonly who?: Id | undefined;
+}
+
 /**
- * What is added to the log when a step ends: its minutes, from its start, or as planned and not timed when no timer ran, and the film that
- * it took. Nothing when it is done
- * already, or when this very press is in the log: so it counts once.
+ * What is added to the log when a step ends: its minutes, from its start without nights and pauses, or as planned and not timed when no timer
+ * ran, and the film that it took. Nothing when it is done already, or when this very press is in the log: so it counts once.
  *
  * @param events the log as it is saved at that moment
  * @param press names the press: the events have ids made from it
- * @param minutes as corrected by the user, if at all
  */
 export function noteFinish(
   events: readonly WorkEvent[],
   step: WorkStep,
   press: Id,
   at: number,
-  wrong?: Wrong,
-  minutes?: number,
+  { wrong, minutes, hours, who }: Ending = {},
 ): WorkEvent[] {
   const { done, startedAt } = stepState(events, step.id);
   if (done || events.some((event) => event.id === press)) return [];
-  const spent = startedAt === undefined ? step.hands : Math.max(0.1, Math.round(((at - startedAt) / MINUTE_MS) * 10) / 10);
+  const worked = (from: number) => (hours ? workedMinutes(hours, from, at) : (at - from) / MINUTE_MS);
+  const spent = startedAt === undefined ? step.hands : Math.max(0.1, Math.round(worked(startedAt) * 10) / 10);
+  const of = { ...step.of, ...(who === undefined ? {} : { who }) };
   const common = {
     ...{ id: press, at, job: step.job, step: step.id, title: stepTitle(step), planned: step.hands, actual: minutes ?? spent },
-    ...{ work: step.kind, unlearned: step.hands, timed: minutes !== undefined || startedAt !== undefined },
+    ...{ work: step.kind, unlearned: step.unlearned ?? step.hands, timed: minutes !== undefined || startedAt !== undefined },
+    ...(Object.keys(of).length > 0 ? { of } : {}),
   };
   return [
     wrong ? { ...common, kind: 'wrong', ...wrong } : { ...common, kind: 'done' },
@@ -60,3 +72,21 @@ export function noteFinish(
     ...(step.takes ? [{ id: `${press}-film`, at, kind: 'cut' as const, job: step.job, step: step.id, ...step.takes }] : []),
   ];
 }
+
+/**
+ * What is added to the log when a wait ends otherwise than it was worked out to.
+ *
+ * @param lag the wait, of a coat that dries
+ * @param minutes how long it has been when it was dry, or was tacky still
+ */
+export const noteDried = (step: WorkStep, lag: Lag, minutes: number, tacky: boolean, id: Id, at: number): WorkEvent[] =>
+  lag.dries === undefined || lag.least <= 0 || minutes <= 0
+    ? []
+    : [
+        {
+          ...{ id, at, kind: 'dried', job: step.job, step: step.id, title: stepTitle(step), base: lag.dries },
+          ...(lag.coat ? { coat: lag.coat } : {}),
+          ...{ unlearned: lag.least / (lag.learnt ?? 1), actual: minutes },
+          ...(tacky ? { tacky } : {}),
+        },
+      ];

@@ -1,6 +1,6 @@
 import { isTimed, kindOf, standing, type Id, type StockKindId, type JobId, type ReadingId, type WorkEvent } from '../job';
 import { CUT_OUTCOMES } from '../facts';
-import { counted } from '../units';
+import { counted, formatDuration } from '../units';
 import { wentAhead } from '../words';
 
 /** One line of the log: what was done, how long it was to take and took, and how it came out. */
@@ -26,6 +26,7 @@ function notedTitle(event: WorkEvent): string | undefined {
   if (event.kind === 'testCut') return `Test cut of ${event.name}, force ${event.force}: ${CUT_OUTCOMES[event.outcome].name}`;
   if (event.kind === 'bladeChanged') return `New blade in ${event.name}`;
   if (event.kind === 'carrierRenewed') return `Carrier sheet of ${event.name} renewed`;
+  if (event.kind === 'forgotten') return 'Forgot what the log had taught';
   if (event.kind === 'pieceGone') return `An offcut of ${event.name} is gone`;
   return undefined;
 }
@@ -46,6 +47,12 @@ export function logOf(events: readonly WorkEvent[], job?: JobId): LogRecord[] {
       }
       const noted = job === undefined ? notedTitle(event) : undefined;
       if (noted) return [{ event: event.id, at: event.at, job: '', title: noted, planned: 0, actual: 0, timed: false, outcome: 'noted' }];
+      if (event.kind === 'dried' && (job === undefined || event.job === job)) {
+        const { id, at, title, unlearned, actual, tacky } = event;
+        const said = tacky ? `Still tacky after ${formatDuration(actual)}` : `Dry after ${formatDuration(actual)}`;
+        const line = `${said}, ${formatDuration(unlearned)} was worked out: before “${title}”`;
+        return [{ event: id, at, job: event.job, title: line, planned: 0, actual: 0, timed: false, outcome: 'noted' }];
+      }
       if (event.kind === 'lost' && (job === undefined || event.job === job)) {
         const { id, at, name, copies, shapes, what, note } = event;
         const title = `Lost: ${shapes ? `${counted(shapes.length, 'shape')} of ` : ''}${name}${copies > 1 ? `, ${copies} copies` : ''}`;

@@ -8,7 +8,7 @@ import { spoiledOf } from './spoiled';
 
 const place = testStep('j/place', { kind: 'place' });
 const wrong = (press: string, at: number, spoiled?: number): WorkEvent[] =>
-  noteFinish([], { ...place, job: 'j' }, press, at, { what: 'It sits crooked', again: true, ...(spoiled ? { spoiled } : {}) });
+  noteFinish([], { ...place, job: 'j' }, press, at, { wrong: { what: 'It sits crooked', again: true, ...(spoiled ? { spoiled } : {}) } });
 
 it('pieces that were spoiled are counted with what went wrong, until that is taken back, and are never more than there are', () => {
   const set = { id: 'j', count: 12 };

@@ -16,7 +16,7 @@ import {
   type StepId,
   type WorkEvent,
 } from '../job';
-import { lostOf, stepFacts, withBehind } from '../logbook';
+import { learntFrom, lostOf, stepFacts, withBehind, type Learnt } from '../logbook';
 import {
   HORIZON_DAYS,
   joinedWindows,
@@ -40,6 +40,7 @@ import { fitMarks } from './fitMarks';
 import { type MarkPlan } from './planMark';
 import { Aside, type AsideReason } from './setAside';
 import { knifeOf, knifeSoFar } from './knife';
+import { withLearnt } from './learnt';
 import { daysSinceCut } from './sinceCut';
 import { planLayers, planRecipe, type LayerPlan } from './steps';
 
@@ -76,6 +77,8 @@ export interface Plan {
   readonly bench: Bench;
   /** mm left of each film, cuts taken off. */
   readonly filmLeft: ReadonlyMap<Id, number>;
+  /** What the log has taught, as it went into this plan. */
+  readonly learnt: Learnt;
   /** What failed, for those who mend it. */
   readonly faults: readonly string[];
 }
@@ -194,6 +197,7 @@ export function planWorkshop(
   const filmLeft = new Map(shop.films.map((film) => [film.id, Math.max(0, film.length - (taken.get(film.id) ?? 0))]));
   const lost = lostOf(events, facts);
   const knife = knifeSoFar(events);
+  const learnt = learntFrom(events);
   const wasCut = (job: JobId, film: Id) => facts.get(cutStepId(job, film))?.doneAt !== undefined;
   const isCut = (job: JobId, film: Id) => wasCut(job, film) && !lost(job).again.some((one) => one.film === film && !one.done);
   const cut = marksCut(events);
@@ -217,11 +221,11 @@ export function planWorkshop(
   // steps
   const inAir = withAir(shop, now);
   const stepped = each(filmed, ({ job, marks, film }) => {
-    const layers = planLayers(job, marks, shop, memo, (mark, film) => daysSinceCut(job.id, mark, film, facts, now));
+    const layers = planLayers(job, marks, shop, memo, (mark, film) => daysSinceCut(job.id, mark, film, facts, now), learnt);
     const planned = planRecipe(job, marks, layers, film.first, shop, memo);
     const again = cutAgainOf(job, planned.recipe, layers, film, laid, lost(job.id), facts, now, memo);
     const recipe = knifeOf(job, again, film.first, knife, facts);
-    return { layers, ...planned, recipe: { ...recipe, steps: inAir(recipe.steps) } };
+    return { layers, ...planned, recipe: withLearnt(job, { ...recipe, steps: inAir(recipe.steps) }, layers, learnt) };
   });
 
   // film and time of all of them together
@@ -298,5 +302,5 @@ export function planWorkshop(
     now,
     say,
   );
-  return { complete: !quick, at: now, jobs: plans, layouts: shared, schedule, problem, bench, filmLeft, faults: aside.faults };
+  return { complete: !quick, at: now, jobs: plans, layouts: shared, schedule, problem, bench, filmLeft, learnt, faults: aside.faults };
 }

@@ -17,6 +17,7 @@ import {
   type TapePieces,
   type TapeUses,
 } from '../tape';
+import { gripFactor, type Learnt } from '../logbook';
 import { guarded, isTaped, type Film, type Id, type Job, type Mark, type Reading, type Shop } from '../job';
 import { pressOf, tapingOf, type FittedLayer, type Recipe, type RecipeLayer, type SnipsAbout, type TapeAbout } from '../finish';
 import { recipeFor } from '../techniques';
@@ -46,6 +47,15 @@ export interface LayerPlan {
   readonly parts: number;
   /** How often it is lifted for the whole set. */
   readonly lifts: number;
+}
+
+/** How the log has taught that tapes hold a film on a piece. */
+function tapesLearnt(learnt: Learnt, { tapes }: Shop, { finish }: Film, { piece }: Job): Pick<GripWindow, 'learnt'> {
+  const factors = [...new Set(tapes.map(({ kind }) => kind))].flatMap((kind) => {
+    const factor = gripFactor(learnt, kind, finish, piece.ground);
+    return factor === 1 ? [] : [[kind, factor] as const];
+  });
+  return factors.length > 0 ? { learnt: Object.fromEntries(factors) } : {};
 }
 
 /** A label is cut out whole. */
@@ -84,6 +94,7 @@ function surfaceUnder({ fitted, inspections, surface, mark }: MarkPlan, film: Id
  * Weeding and tape of every layer.
  *
  * @param daysSince days since the film of a mark was cut
+ * @param learnt what the log has taught of tapes
  */
 export function planLayers(
   job: Job,
@@ -91,6 +102,7 @@ export function planLayers(
   shop: Shop,
   memo: Memo,
   daysSince: (mark: Id, film: Id) => number = () => 0,
+  learnt: Learnt = new Map(),
 ): LayerPlan[] {
   return marks.flatMap((plan) => {
     const { mark, flat, copies, cutFlat, inspections, perPiece, variants } = plan;
@@ -110,7 +122,7 @@ export function planLayers(
       const lifted = parts.length > 0 ? { width: Math.max(...parts.map(boxWidth)), height: Math.max(...parts.map(boxHeight)) } : size;
       const lifts = job.count * perPiece * Math.max(1, parts.length);
       const daysCut = daysSince(mark.id, film.id);
-      const window = gripWindow(transferOf(mark, film, surface, daysCut));
+      const window = { ...gripWindow(transferOf(mark, film, surface, daysCut)), ...tapesLearnt(learnt, shop, film, job) };
       const taped = isTaped(mark);
       const choice = taped ? chooseTape(shop.tapes, window, film.finish, mark.tape) : undefined;
       return {

@@ -1,5 +1,7 @@
 import { MINUTE_MS } from '../units';
 import { stepTitle, waitWords } from '../words';
+import type { Lag } from '../finish';
+import { TOUCHED } from './dryOn';
 import type { PlacedStep } from './problem';
 import { waitOver } from './waitOver';
 
@@ -13,6 +15,8 @@ export interface OpenWait {
   readonly least: number;
   /** The step that it comes after. */
   readonly after: string;
+  /** Where it is for something to dry that a finger can tell: the wait, and since when, UTC ms. */
+  readonly dries?: { readonly lag: Lag; readonly since: number };
 }
 
 /**
@@ -35,7 +39,8 @@ export function waitsOpen(placed: PlacedStep, steps: readonly PlacedStep[], at: 
     const [why, after] = [waitWords(lag), stepTitle(before.step)];
     if (before.state !== 'done') return [{ why, least, after }];
     const until = waitOver(before.end, lag);
-    return until > at ? [{ why, until, least, after }] : [];
+    const touched = lag.dries && TOUCHED.has(lag.why) ? { dries: { lag: { step, ...lag }, since: before.end } } : {};
+    return until > at ? [{ why, until, least, after, ...touched }] : [];
   });
   return [...old, ...own];
 }

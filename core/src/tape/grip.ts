@@ -31,6 +31,8 @@ export interface GripWindow {
   readonly wear: number;
   /** Share of a fresh tape's grip that touches the ground beside the film. */
   readonly groundShare: number;
+  /** How many times as firmly as usual tapes hold here, where the log has taught so. */
+  readonly learnt?: Readonly<Partial<Record<TapeKindId, number>>>;
 }
 
 /** One tape against a window. */
@@ -80,7 +82,7 @@ export function gripWindow({ kind, surface, sheet, daysCut }: Transfer): GripWin
 export function tapeUses(tape: TapeKindId, window: GripWindow, finish: FilmFinish): TapeUses {
   const kind = TAPE_KINDS[tape];
   const wear = kind.substitute ? Math.min(window.wear, TAPE_WEAR.substitute.typical) : window.wear;
-  const fresh = kind.grip.typical;
+  const fresh = kind.grip.typical * (window.learnt?.[tape] ?? 1);
   const grips = Array.from({ length: MOST_USES }, (_, i) => fresh * FINISH_GRIP[finish].typical * wear ** i);
   const works = grips.map(
     (grip, i) =>

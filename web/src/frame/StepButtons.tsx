@@ -1,14 +1,15 @@
 import { lazy, Suspense, useEffect, useRef, useState, type MouseEvent } from 'react';
 import { WORKDAY } from '@kolleta/core/facts';
 import type { StepAbout } from '@kolleta/core/finish';
-import { isTimed, type Film, type Machine } from '@kolleta/core/job';
+import { isTimed, type Film, type Machine, type WorkEvent } from '@kolleta/core/job';
 import type { Plan } from '@kolleta/core/plan';
 import { stepTitle } from '@kolleta/core/words';
 import { formatMoment, handsIn, waitsOpen, whatMoved, type OpenWait, type PlacedStep } from '@kolleta/core/schedule';
 import { formatDuration, inSentence, MINUTE_MS } from '@kolleta/core/units';
 import { now } from '../storage/clock';
 import { NotKept, NotTheWriter } from '../storage/keeping';
-import { finishStep, logLost, reverseEvents, startStep, type Wrong } from '../storage/logEvent';
+import { finishStep, logDried, logLost, reverseEvents, startStep } from '../storage/logEvent';
+import type { Wrong } from '@kolleta/core/logbook';
 import { newId } from '../storage/newId';
 import { plainly } from '../storage/plainly';
 import { useWorkshop } from '../storage/useWorkshop';
@@ -67,13 +68,16 @@ function WaitQuestion({
           </li>
         ))}
       </ul>
-      <p className="quiet text-sm">If you can tell that it is ready, go on. What comes after waits its own time from then.</p>
+      <p className="quiet text-sm">
+        If you can tell that it is ready, go on. What comes after waits its own time from then
+        {waits.some(({ dries }) => dries) ? ', and the next coats are expected to dry as this one did' : ''}.
+      </p>
       <div className="mt-3 flex flex-wrap justify-end gap-2">
         <button type="button" className="btn btn-primary" onClick={onNo}>
           Wait
         </button>
         <button type="button" className="btn btn-ghost border-base-300" onClick={onYes}>
-          {what === 'start' ? 'Start anyway' : 'It is done anyway'}
+          {waits.every(({ dries }) => dries) ? 'It is dry already' : what === 'start' ? 'Start anyway' : 'It is done anyway'}
         </button>
       </div>
     </div>
@@ -124,13 +128,19 @@ export function StepButtons({ placed, large = false }: { placed: PlacedStep; lar
     if (own.state === 'done') return tell('It is in the log already.');
     const waits = wrong || own.state === 'running' ? [] : waitsOpen(own, steps, at);
     if (waits.length > 0 && !asked) return setAsking({ press: { id, at, what, ...(wrong ? { wrong } : {}) }, waits });
+    // it was dry before it was worked out to be: the next ones are expected sooner
+    const taught: WorkEvent[] = [];
+    for (const { dries } of waits) if (dries) taught.push(...(await logDried(own.step, dries.lag, (at - dries.since) / MINUTE_MS, false)));
     if (what === 'start') return startStep(own.step, id, at);
-    const events = await finishStep({ ...own.step, hands: handsIn(own) }, wrong, undefined, id, at);
+    const hands = handsIn(own);
+    const unlearned = own.step.unlearned === undefined ? {} : { unlearned: (own.step.unlearned * hands) / own.step.hands };
+    const who = (shop.people ?? []).length > 1 && own.by?.length === 1 ? own.by[0] : undefined;
+    const events = await finishStep({ ...own.step, hands, ...unlearned }, { wrong, hours: shop.hours, who }, id, at);
     const [first] = events;
     if (!first) return tell('It is in the log already.');
-    const took = 'actual' in first && isTimed(first) ? formatDuration(first.actual) : 'not timed';
+    const took = 'planned' in first && isTimed(first) ? formatDuration(first.actual) : 'not timed';
     const words = `${wrong ? 'Logged' : 'Done'}: ${inSentence(stepTitle(own.step))}, ${took} (planned ${formatDuration(handsIn(own))}).`;
-    const undo = { action: { label: 'Undo', run: () => void reverseEvents(events) } };
+    const undo = { action: { label: 'Undo', run: () => void reverseEvents([...events, ...taught]) } };
     tell(words, undo);
     tellMoved(plan, words, undo, wrong !== undefined);
     return undefined;

@@ -31,17 +31,17 @@ describe('the log', () => {
   });
   it('minutes that the user corrects are the ones kept', async () => {
     await startStep(step());
-    expect((await finishStep(step(), undefined, 33))[0]).toMatchObject({ actual: 33 });
+    expect((await finishStep(step(), { minutes: 33 }))[0]).toMatchObject({ actual: 33 });
   });
   it('cutting takes film off the roll, also when it went wrong', async () => {
     const cut = step({ id: 'j/cut:white', takes: { film: 'white', length: 113, area: 300 * 113, from: { kind: 'roll' } } });
-    await finishStep(cut, { what: 'The cut did not go through', again: true });
+    await finishStep(cut, { wrong: { what: 'The cut did not go through', again: true } });
     expect((await log()).map((e) => e.kind).sort()).toEqual(['cut', 'wrong']);
   });
   it('a second start counts, not one that was finished before', async () => {
     await setClock(1_000_000 * MIN);
     await startStep(step());
-    await finishStep(step(), { what: 'A part was lost', again: true });
+    await finishStep(step(), { wrong: { what: 'A part was lost', again: true } });
     await setClock(1_000_100 * MIN);
     expect((await finishStep(step()))[0]).toMatchObject({ actual: 12 });
   });
@@ -56,7 +56,7 @@ describe('the log', () => {
     expect((await log()).filter((e) => e.kind === 'started')).toHaveLength(1);
     // what went wrong and has to be done again is one press too
     const weed = step();
-    for (let i = 0; i < 2; i++) await finishStep(weed, { what: 'A part was lost', again: true }, undefined, 'one press');
+    for (let i = 0; i < 2; i++) await finishStep(weed, { wrong: { what: 'A part was lost', again: true } }, 'one press');
     expect((await log()).filter((e) => e.kind === 'wrong')).toHaveLength(1);
     expect(await finishStep(weed)).toHaveLength(1);
   });

@@ -1,7 +1,7 @@
-import type { WorkStep } from '@kolleta/core/finish';
+import type { Lag, WorkStep } from '@kolleta/core/finish';
 import { stepTitle } from '@kolleta/core/words';
 import type { Carrier, Film, Machine, WorkEvent } from '@kolleta/core/job';
-import { noteFinish, noteStart, type Wrong } from '@kolleta/core/logbook';
+import { noteDried, noteFinish, noteStart, type Ending } from '@kolleta/core/logbook';
 import { now } from './clock';
 import { db } from './db';
 import { keep } from './keeping';
@@ -37,18 +37,34 @@ export async function startStep(step: WorkStep, press = newId(), at = now()): Pr
  * Writes a step into the log with its actual minutes: from its start to now, or as planned when no timer ran. It counts once, however often
  * it is pressed.
  *
+ * @param ending how it ended
  * @param press names the press
- * @param minutes as corrected by the user, if at all
  * @returns the events written, so that they can be reversed together; none when it was in the log already
  */
-export async function finishStep(
-  step: WorkStep,
-  wrong?: Wrong,
-  minutes?: number,
-  press = newId(),
-  at = now(),
+export async function finishStep(step: WorkStep, ending: Ending = {}, press = newId(), at = now()): Promise<readonly WorkEvent[]> {
+  const label = `${ending.wrong ? 'Went wrong' : 'Done'}: ${stepTitle(step)}`;
+  return addEvents(label, (saved) => noteFinish(saved, step, press, at, ending));
+}
+
+/** Writes into the log that a coat was dry before its wait was over, or tacky still after it. */
+export async function logDried(step: WorkStep, lag: Lag, minutes: number, tacky: boolean): Promise<readonly WorkEvent[]> {
+  const events = noteDried(step, lag, minutes, tacky, newId(), now());
+  return events.length > 0 ? addEvents(tacky ? 'Still tacky' : 'Dry already', () => events) : [];
+}
+
+/** Puts an entry right: its minutes, its note, its picture. */
+export async function amendEvent(
+  event: string,
+  put: Pick<Extract<WorkEvent, { kind: 'amended' }>, 'minutes' | 'note' | 'photo'>,
 ): Promise<readonly WorkEvent[]> {
-  return addEvents(`${wrong ? 'Went wrong' : 'Done'}: ${stepTitle(step)}`, (saved) => noteFinish(saved, step, press, at, wrong, minutes));
+  const amended: WorkEvent = { id: newId(), at: now(), kind: 'amended', event, ...put };
+  return addEvents('Put an entry right', () => [amended]);
+}
+
+/** Forgets what the log has taught under a key. */
+export async function logForgotten(key: string): Promise<readonly WorkEvent[]> {
+  const event: WorkEvent = { id: newId(), at: now(), kind: 'forgotten', key };
+  return addEvents('Forget what was learnt', () => [event]);
 }
 
 /** Takes events back by adding their reversals. */

@@ -1,11 +1,43 @@
 import Type from 'typebox';
 import type { Region } from '../../geometry';
-import { CUT_OUTCOMES, STEP_KINDS, STOCK_KINDS } from '../../facts';
-import { id, instant, list, maybe, measure, name, number, oneBy, over0, place, record, rowOf, text, whole, words, yes } from './shape';
+import { COATS, CUT_OUTCOMES, FILM_KINDS, FINISH_GRIP, GROUNDS, STEP_KINDS, STOCK_KINDS, TAPE_KINDS, TECHNIQUES } from '../../facts';
+import {
+  id,
+  instant,
+  list,
+  maybe,
+  measure,
+  name,
+  number,
+  oneBy,
+  over0,
+  place,
+  record,
+  rowOf,
+  text,
+  whole,
+  word,
+  words,
+  yes,
+} from './shape';
 
 const base = { id, at: instant };
 const step = text(400, 1);
 const title = text(400);
+
+/** What a step was about, as far as it makes a difference to how long it takes and how it comes out. */
+export const stepOf = record(
+  {
+    film: maybe(rowOf(FILM_KINDS, 'filmKind')),
+    finish: maybe(rowOf(FINISH_GRIP, 'finish')),
+    ground: maybe(rowOf(GROUNDS, 'ground')),
+    technique: maybe(rowOf(TECHNIQUES, 'technique')),
+    tape: maybe(rowOf(TAPE_KINDS, 'tapeKind')),
+    /** Whose hands did it, where there are several people. */
+    who: maybe(id),
+  },
+  'stepOf',
+);
 
 /** What can be learnt from the end of a step. Entries of older files lack it. */
 const learnable = {
@@ -15,9 +47,17 @@ const learnable = {
   unlearned: maybe(number(0)),
   /** Whether its minutes were measured or typed; where they were not, `actual` is what was planned, and says nothing. */
   timed: maybe(yes),
+  of: maybe(stepOf),
 };
 
 const ended = { ...base, job: id, step, title, planned: number(0), actual: number(0), note: maybe(words), ...learnable };
+
+/** A small picture as it stands in a page, so that it travels in files. */
+const smallPhoto = Type.Unsafe<string>({
+  type: 'string',
+  maxLength: 120_000,
+  pattern: '^data:image/(jpeg|png|webp);base64,[A-Za-z0-9+/=]+$',
+});
 
 /** What film was cut from. */
 export const cutFrom = oneBy(
@@ -106,6 +146,32 @@ export const event = oneBy(
     record({ ...base, kind: Type.Literal('carrierRenewed'), machine: id, carrier: id, name }),
     /** A sheet or an offcut is there no more. */
     record({ ...base, kind: Type.Literal('pieceGone'), film: id, piece: id, name }),
+    /** A wait ended otherwise than was worked out: it was dry before, or still tacky after it; minutes of the wait. */
+    record({
+      ...base,
+      kind: Type.Literal('dried'),
+      job: id,
+      step,
+      title,
+      /** What dried, where it is known, and whether it is water or solvent that leaves it. */
+      coat: maybe(rowOf(COATS, 'coat')),
+      base: word('water', 'solvent', 'adhesive'),
+      unlearned: over0(),
+      actual: over0(),
+      /** It was tacky still after so long: it takes longer than that. */
+      tacky: maybe(yes),
+    }),
+    /** An entry put right afterwards: its minutes, what was noted, a small picture. */
+    record({
+      ...base,
+      kind: Type.Literal('amended'),
+      event: id,
+      minutes: maybe(over0(100_000)),
+      note: maybe(words),
+      photo: maybe(smallPhoto),
+    }),
+    /** What was learnt under a key is forgotten: runs until then teach it nothing. */
+    record({ ...base, kind: Type.Literal('forgotten'), key: text(200, 1) }),
     record({ ...base, kind: Type.Literal('overridden'), job: id, reading: name, reason: words }),
     record({ ...base, kind: Type.Literal('reversed'), event: id }),
   ],

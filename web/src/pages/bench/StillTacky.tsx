@@ -1,5 +1,8 @@
-import type { Job, Shop } from '@kolleta/core/job';
+import { WORKDAY } from '@kolleta/core/facts';
+import type { Job, Shop, WorkEvent } from '@kolleta/core/job';
 import { dryOn, formatTime, type PlacedStep } from '@kolleta/core/schedule';
+import { MINUTE_MS } from '@kolleta/core/units';
+import { logDried, reverseEvents } from '../../storage/logEvent';
 import { pinStep, unpinStep } from '../../frame/pinStep';
 import { useTell } from '../../ui/toasts';
 
@@ -22,11 +25,25 @@ export function StillTacky({
   const { step } = placed;
   const until = dryOn(placed, steps, now);
   if (until === undefined) return null;
+  /** The waits that should be over, and since when they run. */
+  const waits = step.after.flatMap((lag) => {
+    const before = steps.find((one) => one.step.id === lag.step);
+    return lag.dries && lag.least >= WORKDAY.dryOn.least && before?.state === 'done' ? [{ lag, since: before.end }] : [];
+  });
   const put = async () => {
     const was = job?.pins?.find((pin) => pin.step === step.id);
     await pinStep(step.job, step.id, until);
+    // it takes until then at least: the next ones are given longer
+    const taught: WorkEvent[] = [];
+    for (const { lag, since } of waits) taught.push(...(await logDried(step, lag, (until - since) / MINUTE_MS, true)));
     tell(`It is left to dry until ${formatTime(until, shop.hours.zone)}.`, {
-      action: { label: 'Undo', run: () => void (was ? pinStep(step.job, step.id, was.at) : unpinStep(step.job, step.id)) },
+      action: {
+        label: 'Undo',
+        run: () => {
+          if (taught.length > 0) void reverseEvents(taught);
+          void (was ? pinStep(step.job, step.id, was.at) : unpinStep(step.job, step.id));
+        },
+      },
     });
   };
   return (
