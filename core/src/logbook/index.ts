@@ -6,3 +6,7 @@ export * from './noting';
 export * from './spoiled';
 export * from './stepFacts';
 export * from './workedTime';
+export * from './lastTime';
+export * from './learntWords';
+export * from './logFile';
+export * from './tallies';

@@ -1,5 +1,16 @@
-import { isTimed, kindOf, standing, type Id, type StockKindId, type JobId, type ReadingId, type WorkEvent } from '../job';
-import { CUT_OUTCOMES } from '../facts';
+import {
+  isTimed,
+  kindOf,
+  photosOf,
+  standing,
+  type StepOf,
+  type Id,
+  type StockKindId,
+  type JobId,
+  type ReadingId,
+  type WorkEvent,
+} from '../job';
+import { CUT_OUTCOMES, FILM_KINDS, GROUNDS, TAPE_KINDS, TECHNIQUES } from '../facts';
 import { counted, formatDuration } from '../units';
 import { wentAhead } from '../words';
 
@@ -19,6 +30,10 @@ export interface LogRecord {
   /** What went wrong. */
   readonly what?: string;
   readonly note?: string;
+  /** A small picture, as it stands in a page. */
+  readonly photo?: string;
+  /** The film, the ground, the technique and the tape that it was about, by their names. */
+  readonly about?: string;
 }
 
 /** What is said of what happened in the workshop beside the work. */
@@ -31,8 +46,14 @@ function notedTitle(event: WorkEvent): string | undefined {
   return undefined;
 }
 
+const aboutWords = ({ film, ground, technique, tape }: StepOf): string =>
+  [film && FILM_KINDS[film].name, ground && GROUNDS[ground].name, technique && TECHNIQUES[technique].name, tape && TAPE_KINDS[tape].name]
+    .filter((word) => word !== undefined)
+    .join(', ');
+
 /** The log of the workshop or of one job, newest first. Reversed entries are left out. */
 export function logOf(events: readonly WorkEvent[], job?: JobId): LogRecord[] {
+  const photos = photosOf(events);
   return standing(events)
     .flatMap((event): LogRecord[] => {
       if (event.kind === 'counted' && job === undefined) {
@@ -73,6 +94,8 @@ export function logOf(events: readonly WorkEvent[], job?: JobId): LogRecord[] {
           timed: isTimed(event),
           outcome: event.kind,
           note,
+          ...(photos.has(id) ? { photo: photos.get(id)! } : {}),
+          ...(event.of ? { about: aboutWords(event.of) } : {}),
           ...(event.kind === 'wrong'
             ? { what: event.spoiled ? `${event.what}, and it cost ${counted(event.spoiled, 'piece')}` : event.what }
             : {}),

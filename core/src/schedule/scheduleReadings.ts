@@ -27,6 +27,9 @@ export const formatMoment = (at: number, zone: string): string => {
   return `${get('weekday')} ${get('day')} ${get('month')} ${get('hour')}:${get('minute')}`;
 };
 
+/** The day of a moment: "Fri 4 Dec". */
+export const formatDate = (at: number, zone: string): string => formatMoment(at, zone).replace(/ \d\d:\d\d$/, '');
+
 /** From so far away a moment is said by its day, ms. */
 const BY_DAY_MS = 2 * 24 * 60 * MINUTE_MS;
 
@@ -38,7 +41,7 @@ export const formatPromise = (at: number, zone: string): string => formatMoment(
 
 /** The same, by the day when it is days away. */
 export const formatDay = (at: number, zone: string, now: number): string =>
-  at - now < BY_DAY_MS ? formatPromise(at, zone) : formatMoment(at, zone).replace(/ \d\d:\d\d$/, '');
+  at - now < BY_DAY_MS ? formatPromise(at, zone) : formatDate(at, zone);
 
 /** The clock time in the workshop's zone: "17:00". */
 export const formatTime = (at: number, zone: string): string => (!isMoment(at) ? NEVER : formatIn(zone, {}).format(at));

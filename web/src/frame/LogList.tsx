@@ -1,3 +1,4 @@
+import { useState } from 'react';
 import { formatMoment } from '@kolleta/core/schedule';
 import type { LogRecord } from '@kolleta/core/logbook';
 import type { Shop } from '@kolleta/core/job';
@@ -5,6 +6,7 @@ import { formatDuration, formatLength } from '@kolleta/core/units';
 import { reverseEvents } from '../storage/logEvent';
 import { useWorkshop } from '../storage/useWorkshop';
 import { VerdictMark } from '../ui/Verdict';
+import { PutRight } from './PutRight';
 
 /** From how much to how much, in the unit that such stock is counted in. */
 function countWords({ stock, was, is }: NonNullable<LogRecord['count']>, shop: Shop): string {
@@ -26,6 +28,7 @@ export function LogList({
   jobName?: (id: string) => string | undefined;
 }) {
   const { events } = useWorkshop();
+  const [putting, setPutting] = useState<string>();
   const most = Math.max(10, ...records.flatMap((r) => [r.planned, r.actual]));
   const share = (minutes: number) => `${Math.max(0.6, (100 * minutes) / most)}%`;
   const undo = (record: LogRecord) => {
@@ -54,6 +57,16 @@ export function LogList({
               {jobName?.(record.job) ? `${jobName(record.job)} · ` : ''}
               {formatMoment(record.at, shop.hours.zone)}
             </span>
+            {(record.outcome === 'done' || record.outcome === 'wrong') && (
+              <button
+                type="button"
+                className="btn btn-xs btn-ghost border-base-300"
+                aria-expanded={putting === record.event}
+                onClick={() => setPutting(putting === record.event ? undefined : record.event)}
+              >
+                Put right
+              </button>
+            )}
             {record.outcome !== 'overridden' && (
               <button type="button" className="btn btn-xs btn-ghost border-base-300" onClick={() => undo(record)}>
                 Undo
@@ -87,6 +100,9 @@ export function LogList({
               Went wrong: {record.what.toLowerCase()}.{record.note ? ` ${record.note}` : ''}
             </p>
           )}
+          {record.outcome === 'done' && record.note && <p className="text-[0.9rem]">Noted: {record.note}</p>}
+          {record.photo && <img src={record.photo} alt={`Picture of: ${record.title}`} className="mt-1 max-h-44 rounded" />}
+          {putting === record.event && <PutRight record={record} onClose={() => setPutting(undefined)} />}
         </li>
       ))}
     </ol>

@@ -4,6 +4,7 @@ import type { Shop, StationId } from '@kolleta/core/job';
 import type { JobPlan } from '@kolleta/core/plan';
 import { formatMoment, handsIn, stepIn, formatTime, type PlacedStep } from '@kolleta/core/schedule';
 import { formatDuration } from '@kolleta/core/units';
+import { LastTime } from './LastTime';
 import { StepButtons } from './StepButtons';
 
 /** When a step is, for a person. */
@@ -50,6 +51,7 @@ export function StepCards({ plan, shop, stations }: { plan: JobPlan; shop: Shop;
           {placed.state !== 'done' && (
             <>
               <p className="text-[0.92rem] leading-snug">{stepText(stepIn(placed), shop.lengths, shop.temperatures)}</p>
+              <LastTime step={placed.step} />
               {placed.step.opens && (
                 <p className="mt-1 flex items-center gap-2 text-[0.86rem]">
                   <span className="hatched border-base-300 inline-block h-3 w-8 shrink-0 rounded-sm border" aria-hidden="true" />

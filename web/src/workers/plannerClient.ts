@@ -55,7 +55,9 @@ class NewestWins {
   /** Plans; a job that takes too long is set aside, and the others are planned without it. */
   async #planWithoutSlow(request: Request): Promise<Plan> {
     for (;;) {
-      const { jobs, shop, events, now, whole, stands } = request;
+      const { jobs, shop, now, whole, stands } = request;
+      // nobody plans by pictures
+      const events = request.events.map((event) => (event.kind === 'amended' && event.photo ? { ...event, photo: undefined } : event));
       let current: Job | undefined;
       try {
         const plan = await plannerWorker.call((planner, alive) => {

@@ -97,6 +97,9 @@ export function WeedStation({ job, plan, shop, edit, fix, mark, chooseMark }: St
       smallStays: spots.filter(({ comes }) => comes === 'stays').length,
     });
   };
+  /** Minutes of a layer for the whole set, as its step says: the log may have taught otherwise than is computed. */
+  const minutesOf = ({ film, mark: of, weeding }: LayerPlan): number =>
+    plan.recipe.steps.find(({ id }) => id === stepIdOf(job.id, `weed:${of}:${film.id}`))?.hands ?? weeding.minutes * job.count;
   /** By when a layer is weeded: a day after its cut, as that was or is planned. */
   const weedBy = ({ film, mark: of }: LayerPlan): string => {
     const cut = plan.schedule.steps.find(({ step }) => step.takes?.film === film.id);
@@ -131,9 +134,9 @@ export function WeedStation({ job, plan, shop, edit, fix, mark, chooseMark }: St
       {layers.map((layer) => (
         <div key={layer.film.id} className="sheet px-4 py-3">
           <h2 className="text-[0.98rem] font-bold">{layer.film.name}</h2>
-          <p className="measure my-1 text-2xl font-semibold">{formatDuration(layer.weeding.minutes * job.count)}</p>
+          <p className="measure my-1 text-2xl font-semibold">{formatDuration(minutesOf(layer))}</p>
           <p className="text-[0.95rem] leading-snug">
-            {job.count > 1 ? `${job.count} marks, ${formatDuration(layer.weeding.minutes)} each. ` : ''}
+            {job.count > 1 ? `${job.count} marks, ${formatDuration(minutesOf(layer) / job.count)} each. ` : ''}
             Weed out {counted(layer.weeding.wastePieces, 'bit')} per mark
             {layer.weeding.smallPieces > 0 ? `, ${layer.weeding.smallPieces} of them tiny` : ''}.{' '}
           </p>
