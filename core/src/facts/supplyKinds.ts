@@ -9,12 +9,14 @@ export const SUPPLY_KINDS: Record<
     readonly unit: SupplyUnit;
     /** A tool that serves every step of a job; else it is used up step by step. */
     readonly serves?: 'job';
+    /** So many jobs one of it serves before it is worn. */
+    readonly lasts?: number;
   }
 > = {
   cleaner: { name: 'cleaner', unit: 'ml' },
-  cloth: { name: 'cloths and wipes', unit: 'piece', serves: 'job' },
+  cloth: { name: 'cloths and wipes', unit: 'piece', serves: 'job', lasts: 2 },
   abrasive: { name: 'sandpaper and pads', unit: 'piece' },
-  brush: { name: 'brushes, foam, sponges', unit: 'piece', serves: 'job' },
+  brush: { name: 'brushes, foam, sponges', unit: 'piece', serves: 'job', lasts: 12 },
   masking: { name: 'masking tape', unit: 'm' },
   blade: { name: 'blades', unit: 'piece' },
   glove: { name: 'gloves', unit: 'piece', serves: 'job' },

@@ -10,6 +10,7 @@ import {
   type CoatId,
   type StockKind,
   type SupplyKindId,
+  type SupplyUnit,
   type SupplyUse,
 } from '../facts';
 import { faceOf, paintNeeded, type StepAbout, type WorkStep } from '../finish';
@@ -132,6 +133,30 @@ function needsOfJob({ job, steps }: GatherWork, shop: Pick<Shop, 'films' | 'tape
     all.set(key, { ...need, amount });
   }
   return [...all.values()].filter(({ amount }) => amount > 0);
+}
+
+/** Something that a job uses up beside film and tape, as it is paid for. */
+export interface UsedUp {
+  readonly kind: 'paint' | 'supply' | 'trimming' | 'blank';
+  readonly name: string;
+  /** In its own unit, parts of one where a tool serves several jobs. */
+  readonly amount: number;
+  readonly unit: SupplyUnit;
+  /** Of one unit, minor units; nothing where it is not in stock or has no price. */
+  readonly price?: number;
+}
+
+/** What a job uses up beside film and tape, with its price; tools by the share of the jobs that they serve. */
+export function usedUp(work: GatherWork, shop: Pick<Shop, 'films' | 'tapes' | 'paints' | 'supplies'>): UsedUp[] {
+  const own = new Set((work.job.needs ?? []).map(({ supply }) => supply));
+  return needsOfJob(work, shop).flatMap(({ stock, id, name, amount, unit }): UsedUp[] => {
+    if ((stock !== 'paint' && stock !== 'supply') || unit === 'mm') return [];
+    const supply = (shop.supplies ?? []).find((one) => one.id === id);
+    const row = supply && SUPPLY_KINDS[supply.kind];
+    const { price } = stockOf(stock, id, shop, () => 0);
+    const kind = stock === 'paint' ? 'paint' : supply?.kind === 'blank' ? 'blank' : id !== undefined && own.has(id) ? 'trimming' : 'supply';
+    return [{ kind, name, unit, amount: amount / (row?.lasts ?? 1), ...(price === undefined ? {} : { price }) }];
+  });
 }
 
 /** A tool of a job is laid ready once, however many steps it serves. */

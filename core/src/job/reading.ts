@@ -3,7 +3,7 @@ import type { Job, Mark } from './job';
 import type { ReadingId, ReadingKind } from './readingKinds';
 import { valueAt, type Patch, type Step } from './patch';
 
-export type StationId = 'measure' | 'draw' | 'fit' | 'cut' | 'weed' | 'tape' | 'prepare' | 'place' | 'paint' | 'cure' | 'log';
+export type StationId = 'measure' | 'draw' | 'fit' | 'cut' | 'weed' | 'tape' | 'prepare' | 'place' | 'paint' | 'cure' | 'log' | 'price';
 export type Verdict = 'fine' | 'watch' | 'stop';
 
 /** A named change to the job that clears a reading. */

@@ -147,10 +147,10 @@ export function learntFrom(events: readonly WorkEvent[]): Learnt {
     );
     for (const [key, { about, items }] of groups) {
       const logs = items.map((run) => rest.get(run)!);
-      const factor = factorOf(about, logs, spreadOf(logs));
-      found.set(key, factor);
-      const learnt = Math.log(factor.value);
-      for (const run of items) rest.set(run, rest.get(run)! - learnt);
+      found.set(key, factorOf(about, logs, spreadOf(logs)));
+      // what comes after learns only what differs: what this teaches is not learnt twice
+      const mean = logs.reduce((sum, log) => sum + log, 0) / logs.length;
+      for (const run of items) rest.set(run, rest.get(run)! - mean);
     }
   }
   const single = (items: readonly { at: number; about: FactorAbout; log: number }[]) => {

@@ -5,3 +5,5 @@ export type { MarkPlan } from './planMark';
 export * from './planWorkshop';
 export * from './jigOfZone';
 export * from './dayTape';
+export * from './priced';
+export * from './rankWays';

@@ -312,7 +312,8 @@ describe('a quick first plan', () => {
       const own = whole.jobs.get(id)!.schedule;
       // minutes are rounded: one more of work may move what follows past a break
       const hands = new Map(own.steps.map(({ step }) => [step.id, step.unlearned ?? step.hands]));
-      for (const { step } of job.schedule.steps) expect(Math.abs((step.unlearned ?? step.hands) - hands.get(step.id)!)).toBeLessThanOrEqual(1);
+      for (const { step } of job.schedule.steps)
+        expect(Math.abs((step.unlearned ?? step.hands) - hands.get(step.id)!)).toBeLessThanOrEqual(1);
       expect(Math.abs(job.schedule.packed! - own.packed!) / 60_000).toBeLessThanOrEqual(120);
       job.marks.forEach((m, i) => {
         // where the words differ, which row stands for all of them is the whole plan's to say

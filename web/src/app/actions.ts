@@ -1,7 +1,7 @@
 import type { Job } from '@kolleta/core/job';
 import type { Findable } from './findable';
 
-type Station = 'measure' | 'draw' | 'fit' | 'cut' | 'weed' | 'tape' | 'prepare' | 'place' | 'cure' | 'log';
+type Station = 'measure' | 'draw' | 'fit' | 'cut' | 'weed' | 'tape' | 'prepare' | 'place' | 'cure' | 'log' | 'price';
 
 /** What can be done in a job: in which words it is sought, at which station, and the word or button that it is done with. */
 const IN_A_JOB: readonly { readonly name: string; readonly also: string; readonly at: Station; readonly focus: string }[] = [
@@ -36,6 +36,8 @@ const IN_A_JOB: readonly { readonly name: string; readonly also: string; readonl
   },
   { name: 'A list of names', also: 'csv spreadsheet rows personalise', at: 'draw', focus: 'A list of names' },
   { name: 'Copy a mark', also: 'duplicate another zone job', at: 'draw', focus: 'Copy this mark to' },
+  { name: 'What it costs, a price, a quote', also: 'money margin invoice cheaper sell', at: 'price', focus: 'Margin' },
+  { name: 'Which technique is best', also: 'compare ways rank decal stencil etch', at: 'draw', focus: 'Compare the techniques' },
   { name: 'Change the size of a mark', also: 'width height largest scale', at: 'fit', focus: 'Size' },
   { name: 'Change the breathing room', also: 'margin clear', at: 'fit', focus: 'Breathing room' },
   { name: 'Turn a mark', also: 'rotate angle degrees', at: 'fit', focus: 'Turn of the mark' },

@@ -15,6 +15,7 @@ const STATIONS: readonly { id: StationId; name: string }[] = [
   { id: 'paint', name: 'Paint' },
   { id: 'cure', name: 'Cure' },
   { id: 'log', name: 'Log' },
+  { id: 'price', name: 'Price' },
 ];
 
 /**
@@ -41,7 +42,7 @@ export function isPeeled(id: StationId, plan: JobPlan | undefined): boolean {
     const cuts = steps.filter((s) => s.step.station === 'cut');
     return cuts.length > 0 && cuts.every((s) => s.state === 'done');
   }
-  if (id === 'log') return false;
+  if (id === 'log' || id === 'price') return false;
   const own = steps.filter((s) => s.step.station === id);
   return own.length > 0 && own.every((s) => s.state === 'done');
 }

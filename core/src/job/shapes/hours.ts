@@ -1,5 +1,5 @@
 import Type from 'typebox';
-import { id, instant, list, maybe, name, record, text } from './shape';
+import { id, instant, list, maybe, name, price, record, text } from './shape';
 
 const minutes = { type: 'number', minimum: 0, maximum: 1440 };
 /** Working times a weekday, Sunday first; minutes after midnight. */
@@ -17,6 +17,8 @@ export const person = record(
     name,
     /** When they work, where that is not when the workshop does. */
     week: maybe(week),
+    /** Price of an hour of their hands, where it is not that of the workshop. */
+    rate: maybe(price),
   },
   'person',
 );

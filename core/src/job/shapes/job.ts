@@ -4,7 +4,7 @@ import type { Point } from '../../geometry';
 import { point } from './artwork';
 import { mark } from './mark';
 import { piece, zone } from './piece';
-import { id, instant, list, maybe, measure, name, number, oneBy, place, record, text, whole, word, words, yes } from './shape';
+import { id, instant, list, maybe, measure, name, number, oneBy, place, price, record, text, whole, word, words, yes } from './shape';
 
 /** A stop that the user answers for. */
 const override = record({
@@ -82,6 +82,10 @@ export const job = record(
     needs: maybe(list(record({ id, supply: id, amount: number(0, 100_000) }), 100)),
     /** What was laid ready, by the keys of the list of what to gather. */
     gathered: maybe(list(name, 300)),
+    /** What one blank piece cost, minor units. */
+    blank: maybe(price),
+    /** The order that it belongs to, with other jobs for the same client. */
+    order: maybe(name),
     /** When it is wanted. */
     deadline: maybe(instant),
     /** What it has to be by then: packed, where nothing is said, or cured so far that water may come to it. */

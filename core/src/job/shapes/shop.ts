@@ -232,6 +232,17 @@ export const keptLayout = record(
   'keptLayout',
 );
 
+/** How a price is made of what a job takes: shares in per cent, and what a metre of cutting costs in blades and machine, in thousandths of a minor unit. */
+export const pricing = record(
+  {
+    overhead: number(0, 500),
+    margin: number(0, 500),
+    tax: number(0, 100),
+    knifeMetre: whole(0, 10_000_000),
+  },
+  'pricing',
+);
+
 /** What the workshop is and has. */
 export const shop = record(
   {
@@ -255,6 +266,8 @@ export const shop = record(
     currency: Type.String({ pattern: '^[A-Z]{3}$' }),
     /** Price of an hour of hands. */
     rate: price,
+    /** What goes on top of what a job takes. */
+    pricing: maybe(pricing),
     lengths: word('mm', 'inch'),
     temperatures: word('C', 'F'),
     shelf: maybe(list(shelfItem, 1000)),

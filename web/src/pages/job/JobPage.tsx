@@ -19,6 +19,7 @@ import { CutStation } from '../../stations/cut/CutStation';
 import { DrawStation } from '../../stations/draw/DrawStation';
 import { FitStation } from '../../stations/fit/FitStation';
 import { LogStation } from '../../stations/log/LogStation';
+import { PriceStation } from '../../stations/price/PriceStation';
 import { MeasureStation } from '../../stations/measure/MeasureStation';
 import { StepsStation } from '../../stations/steps/StepsStation';
 import { TapeStation } from '../../stations/tape/TapeStation';
@@ -43,6 +44,7 @@ const VIEWS: Record<StationId, (props: StationProps & { station: StationId }) =>
   paint: StepsStation,
   cure: StepsStation,
   log: LogStation,
+  price: PriceStation,
 };
 
 /** One job: its time, its stations, and the station that is worked at. */

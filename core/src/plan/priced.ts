@@ -1,0 +1,116 @@
+import type { Faces } from '../artwork';
+import { costOf, shareAgain, type Cost, type CostWork } from '../cost';
+import { TECHNIQUES } from '../facts';
+import { asMade, otherWays } from '../fit';
+import { usedUp } from '../gather';
+import { applyPatch, standing, type Job, type JobId, type Patch, type Shop, type WorkEvent } from '../job';
+import { aOrAn } from '../units';
+import { Memo } from './memo';
+import { planWorkshop, type JobPlan } from './planWorkshop';
+
+/** What a planned job takes, for its price. */
+export function costWork(job: Job, plan: Pick<JobPlan, 'recipe' | 'layers' | 'layouts'>, shop: Shop): CostWork {
+  return {
+    job,
+    steps: plan.recipe.steps,
+    tapes: plan.layers.flatMap(({ choice, pieces, lifts }) =>
+      choice && pieces ? [{ tape: choice.tape, length: pieces.length, lifts, uses: pieces.pieces * pieces.usesEach }] : [],
+    ),
+    used: usedUp({ job, steps: plan.recipe.steps }, shop),
+    knife: plan.layouts.reduce((sum, { knife }) => sum + knife, 0),
+  };
+}
+
+/** The share of steps that are done again, as the log knows it. */
+export function againRate(events: readonly WorkEvent[]): number {
+  const ended = standing(events).filter(({ kind }) => kind === 'done' || kind === 'wrong');
+  return shareAgain(ended.filter((event) => event.kind === 'wrong' && event.again).length, ended.length);
+}
+
+/** A way in which a job would be cheaper. */
+export interface CheaperWay {
+  readonly kind: 'lift' | 'smaller' | 'technique' | 'offcut';
+  /** What is done, as on a button. */
+  readonly label: string;
+  readonly patch: Patch;
+  readonly cost: Cost;
+  /** How much less it costs for all pieces, minor units. */
+  readonly less: number;
+}
+
+/** The price of a job, for its pieces and for one, and what would make it cheaper. */
+export interface Priced {
+  readonly cost: Cost;
+  readonly one: Cost;
+  readonly ways: readonly CheaperWay[];
+}
+
+/** So much smaller a mark is tried. */
+const SMALLER = 0.9;
+/** A way that saves less than this share is not worth a word. */
+const WORTH = 0.01;
+/** What is planned only for its price has a name that no event knows. */
+const TRIAL = '@price' as JobId;
+
+/** Changes of a job that may make it cheaper. */
+function changesOf(job: Job, plan: JobPlan, shop: Shop): { kind: CheaperWay['kind']; label: string; patch: Patch }[] {
+  const lifts = plan.readings
+    .filter(({ id }) => id.startsWith('lift:'))
+    .flatMap(({ remedies }) => remedies.map(({ label, patch }) => ({ kind: 'lift' as const, label, patch })));
+  const fixed = plan.marks.filter(({ variants, fitted }) => variants.length === 0 && fitted.width > 0);
+  const smaller =
+    fixed.length > 0 && fixed.length === plan.marks.length
+      ? [
+          {
+            kind: 'smaller' as const,
+            label: 'Make it a tenth smaller',
+            patch: fixed.map(({ mark, fitted }) => ({
+              op: 'set' as const,
+              path: ['marks', mark.id, 'size'],
+              value: { mode: 'width', width: Math.round(fitted.width * SMALLER * 10) / 10 },
+            })) as Patch,
+          },
+        ]
+      : [];
+  const ways = otherWays(job, shop).map(({ technique }) => ({
+    kind: 'technique' as const,
+    label: `Make it ${aOrAn(TECHNIQUES[technique].name)}`,
+    patch: asMade(job, technique, shop),
+  }));
+  return [...lifts, ...smaller, ...ways];
+}
+
+/**
+ * The price of a job as if nothing of it were done yet, for its pieces and for one alone, and what would make it cheaper, the most first. Ways that
+ * bring a
+ * stop which it does not have now are left out.
+ *
+ * @param events the log: its minutes and its rate of what goes wrong count
+ */
+export function priced(
+  job: Job,
+  shop: Shop,
+  events: readonly WorkEvent[],
+  now: number,
+  faces: Faces,
+  memo = new Memo(),
+): Priced | undefined {
+  const again = againRate(events);
+  const whole = (one: Job): { cost: Cost; plan: JobPlan } | undefined => {
+    const trial = { ...one, id: TRIAL, closed: false, given: undefined, pins: undefined };
+    const plan = planWorkshop([trial], shop, events, now, faces, memo, { effort: 'whole' }).jobs.get(TRIAL);
+    if (!plan || plan.aside || plan.layers.length === 0) return undefined;
+    return { plan, cost: costOf({ ...costWork(trial, plan, shop), job: { ...job, count: one.count } }, shop, again) };
+  };
+  const stops = ({ readings }: JobPlan) => readings.filter(({ verdict, id }) => verdict === 'stop' && id !== 'date').length;
+  const base = whole(job);
+  if (!base) return undefined;
+  const one = job.count === 1 ? base : whole({ ...job, count: 1 });
+  const ways = changesOf(job, base.plan, shop).flatMap((change): CheaperWay[] => {
+    const made = whole(applyPatch(job, change.patch).document);
+    if (!made || stops(made.plan) > stops(base.plan)) return [];
+    const less = base.cost.total - made.cost.total;
+    return less > WORTH * base.cost.total ? [{ ...change, cost: made.cost, less }] : [];
+  });
+  return { cost: base.cost, one: (one ?? base).cost, ways: ways.toSorted((a, b) => b.less - a.less) };
+}
