@@ -20,6 +20,7 @@ const rooms = [
   'plan',
   'jobFile',
   'stockList',
+  'practice',
 ];
 const later = rooms.slice(0, -1).map((room, i) => ({
   name: `room-order-${room}`,

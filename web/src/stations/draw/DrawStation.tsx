@@ -18,6 +18,7 @@ import { MarkWords } from './MarkWords';
 import { PartsCard } from './PartsCard';
 import { PartsDrawing } from './PartsDrawing';
 import { ShapingCard } from './ShapingCard';
+import { WaysCard } from './WaysCard';
 import { ShelfCard } from './ShelfCard';
 import { TraceCard } from './TraceCard';
 import { useArtworkFile } from './useArtworkFile';
@@ -208,6 +209,7 @@ export function DrawStation({ job, plan, shop, edit, fix, mark, chooseMark }: St
           )}
           <ListCard job={job} mark={mark} plan={found} shop={shop} edit={edit} shown={row} onShow={setRow} />
           <ShapingCard mark={mark} plan={found} shop={shop} edit={edit} />
+          <WaysCard job={job} shop={shop} edit={edit} />
           <ShelfCard job={job} mark={mark} shop={shop} edit={edit} width={fitted?.fitted.width} />
         </>
       )}

@@ -1,0 +1,2 @@
+export * from './drills';
+export * from './round';
