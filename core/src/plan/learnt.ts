@@ -14,7 +14,7 @@ const partsOf = (step: WorkStep): string[] =>
 const ON_PIECE: ReadonlySet<string> = new Set(['prepare', 'place', 'paint', 'cure']);
 
 /** What a step is about, as far as that may make a difference to how long it takes and how it comes out. */
-export function stepOfWork(step: WorkStep, job: Job, layers: readonly LayerPlan[]): StepOf {
+function stepOfWork(step: WorkStep, job: Job, layers: readonly LayerPlan[]): StepOf {
   const parts = partsOf(step);
   const ofMark = layers.filter(({ mark }) => parts.includes(mark));
   const own = ofMark.length > 0 ? ofMark : layers;

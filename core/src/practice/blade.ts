@@ -14,7 +14,7 @@ export const blade: Drill = {
   about: 'Read a test cut, and say what to try next.',
   round: (random) => {
     const right = 7 + Math.floor(random() * 14);
-    const colour = oneOf(['#0e5a61', '#ad3f27', '#d98e16'], random);
+    const colour = oneOf(['#efe3c8', '#b4bcbd', '#d98e16'], random);
     const tests: { force: number; outcome: CutOutcome }[] = [];
     // the ladder as far as it has come, and never to its end
     const steps = 1 + Math.floor(random() * 3);

@@ -14,12 +14,14 @@ function randomFrom(seed: number): () => number {
   };
 }
 
+const UNITS = { lengths: 'mm', temperatures: 'C' } as const;
+
 describe.each(Object.keys(DRILLS) as DrillId[])('the drill %s', (id) => {
   const drill = DRILLS[id];
   it('has a best answer that is right, says why, and is the same again from the same seed', () => {
     fc.assert(
       fc.property(fc.nat(1_000_000), (seed) => {
-        const round = drill.round(randomFrom(seed));
+        const round = drill.round(randomFrom(seed), UNITS);
         const any = round.ask.kind === 'choose' ? round.ask.answers[0]!.id : round.ask.start;
         const { best } = round.judge(any);
         const judged = round.judge(best);
@@ -38,14 +40,14 @@ describe.each(Object.keys(DRILLS) as DrillId[])('the drill %s', (id) => {
           expect(round.judge(round.ask.start).right).toBe(false);
         }
         if ('region' in round.scene) expect(faultsOfRegion(round.scene.region)).toEqual([]);
-        expect(drill.round(randomFrom(seed)).question).toBe(round.question);
+        expect(drill.round(randomFrom(seed), UNITS).question).toBe(round.question);
       }),
       { numRuns: 60 },
     );
   });
   it('asks about more than one thing in a handful or two', () => {
     const random = randomFrom(7);
-    expect(new Set(Array.from({ length: 4 * HANDFUL }, () => drill.round(random).topic)).size).toBeGreaterThan(2);
+    expect(new Set(Array.from({ length: 4 * HANDFUL }, () => drill.round(random, UNITS).topic)).size).toBeGreaterThan(2);
   });
 });
 

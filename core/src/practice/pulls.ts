@@ -1,7 +1,7 @@
 import { COATS, type CoatId } from '../facts';
 import { dryingTimes, pullWindow } from '../finish';
 import type { PullAt } from '../job';
-import { formatDuration } from '../units';
+import { formatDuration, formatTemperature } from '../units';
 import { oneOf, type Drill } from './round';
 
 const PAINTS: readonly CoatId[] = ['acrylic', 'chalkPaint', 'sprayEnamel'];
@@ -21,7 +21,7 @@ const ROOMS = [
 export const pulls: Drill = {
   name: 'When to pull',
   about: 'How long after the last coat the stencil comes off.',
-  round: (random) => {
+  round: (random, { temperatures }) => {
     const coat = oneOf(PAINTS, random);
     const room = oneOf(ROOMS, random);
     const school = oneOf(SCHOOLS, random);
@@ -32,7 +32,7 @@ export const pulls: Drill = {
     const until = most === Infinity ? '' : ` and not after ${formatDuration(Math.round(most))}`;
     return {
       topic: `${COATS[coat].name}, ${school.said}`,
-      question: `Two coats of ${COATS[coat].name} at ${room.celsius} °C and ${Math.round(room.humidity * 100)} %. You pull when it is ${school.said}: how long after the last coat?`,
+      question: `Two coats of ${COATS[coat].name} at ${formatTemperature(room.celsius, temperatures)} and ${Math.round(room.humidity * 100)} %. You pull when it is ${school.said}: how long after the last coat?`,
       scene: { kind: 'clock', ...room, touchDry: times.touchDry, recoat: times.recoat },
       ask: { kind: 'slide', least: 0, most: Math.max(60, Math.ceil((end * 1.6) / 30) * 30), start: 0, step: 1, unit: 'min' },
       judge: (answer) => {

@@ -1,5 +1,6 @@
 import type { CutOutcome, TechniqueId } from '../facts';
 import type { Region } from '../geometry';
+import type { Shop } from '../job';
 
 /** What is drawn with a question. */
 export type Scene =
@@ -80,6 +81,9 @@ export interface Round {
 /** A source of numbers from 0 to under 1: passed in, so that rounds can be told again. */
 export type Random = () => number;
 
+/** In which units a question is put. */
+export type Units = Pick<Shop, 'lengths' | 'temperatures'>;
+
 /** One of several, by chance. */
 export const oneOf = <T>(items: readonly T[], random: Random): T => items[Math.floor(random() * items.length)]!;
 
@@ -87,5 +91,5 @@ export const oneOf = <T>(items: readonly T[], random: Random): T => items[Math.f
 export interface Drill {
   readonly name: string;
   readonly about: string;
-  readonly round: (random: Random) => Round;
+  readonly round: (random: Random, units: Units) => Round;
 }

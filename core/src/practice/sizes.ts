@@ -19,7 +19,8 @@ const NEAR = 0.1;
 export const sizes: Drill = {
   name: 'How large by eye',
   about: 'The largest mark that still has room to breathe.',
-  round: (random) => {
+  round: (random, { lengths }) => {
+    const say = (mm: number) => formatLength(mm, lengths, { digits: 0 });
     const piece = oneOf(PIECES, random);
     const region = shapeRegion(oneOf(MARKS, random), 100);
     const box = boxOf(region);
@@ -28,7 +29,7 @@ export const sizes: Drill = {
     const best = Math.floor(largest);
     return {
       topic: piece.name,
-      question: `${piece.name.replace(/^./, (c) => c.toUpperCase())} of ${piece.width} by ${piece.height} mm. Make the mark as wide as it may be with an eighth of the smaller side left free all round.`,
+      question: `${piece.name.replace(/^./, (c) => c.toUpperCase())} of ${say(piece.width)} by ${say(piece.height)}. Make the mark as wide as it may be with an eighth of the smaller side left free all round.`,
       scene: { kind: 'size', width: piece.width, height: piece.height, breathing, region },
       ask: { kind: 'slide', least: 10, most: piece.width, start: 20, step: 1, unit: 'mm' },
       judge: (answer) => {
@@ -36,11 +37,11 @@ export const sizes: Drill = {
         const right = width <= largest + 0.5 && width >= largest * (1 - NEAR);
         const why =
           width > largest + 0.5
-            ? `Too large: ${formatLength(width - largest, 'mm', { digits: 0 })} wider than its room to breathe allows.`
+            ? `Too large: ${say(width - largest)} wider than its room to breathe allows.`
             : right
               ? 'Well judged.'
-              : `It could be ${formatLength(largest - width, 'mm', { digits: 0 })} wider.`;
-        return { right, best, why: `${why} The largest is ${formatLength(best, 'mm', { digits: 0 })} wide.` };
+              : `It could be ${say(largest - width)} wider.`;
+        return { right, best, why: `${why} The largest is ${say(best)} wide.` };
       },
     };
   },

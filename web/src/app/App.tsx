@@ -79,6 +79,7 @@ const routerFor = (first: WorkshopState) =>
         { path: 'workshop', element: later(async () => (await import('../pages/workshop/WorkshopPage')).WorkshopPage) },
         { path: 'begin', element: later(async () => (await import('../pages/begin/BeginPage')).BeginPage) },
         { path: 'logbook', element: later(async () => (await import('../pages/logbook/LogbookPage')).LogbookPage) },
+        { path: 'practice/:drill?', element: later(async () => (await import('../pages/practice/PracticePage')).PracticePage) },
         { path: '*', element: <Nowhere /> },
       ]),
     },

@@ -15,7 +15,8 @@ const PLACES: readonly Findable[] = [
   { kind: 'place', name: 'Stock', also: 'rolls films tapes paints', to: '/stock' },
   { kind: 'place', name: 'Week', also: 'calendar schedule plan when days dates time steps ics print', to: '/week' },
   { kind: 'place', name: 'Gather', also: 'shopping list buy supplies what jobs need this week', to: '/gather' },
-  { kind: 'place', name: 'Logbook', also: 'history done wrong', to: '/logbook' },
+  { kind: 'place', name: 'Logbook', also: 'history done wrong learnt taught', to: '/logbook' },
+  { kind: 'place', name: 'Practice', also: 'drills train learn quiz try', to: '/practice' },
   { kind: 'place', name: 'Workshop', also: 'hours machines room units money files settings', to: '/workshop' },
   { kind: 'setting', name: 'Inches or millimetres', also: 'units lengths mm', to: '/workshop', focus: 'Lengths' },
   {

@@ -18,6 +18,7 @@ export const SHORTCUTS: readonly { readonly where: string; readonly keys: readon
       { keys: 'Q', does: 'quick mark' },
       { keys: 'S', does: 'stock' },
       { keys: 'L', does: 'logbook' },
+      { keys: 'P', does: 'practice' },
       { keys: 'W', does: 'workshop: hours, machines, room, money, files' },
       { keys: 'Ctrl Z', does: 'undo; with Shift, redo' },
     ],

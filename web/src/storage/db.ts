@@ -1,4 +1,5 @@
 import Dexie, { type EntityTable, type Table } from 'dexie';
+import type { Answered } from '@kolleta/core/practice';
 import type { FilmLayout, SentRun } from '@kolleta/core/cut';
 import type { Job, Patch, Shop, WorkEvent } from '@kolleta/core/job';
 import type { Workshop } from '@kolleta/core/jobFile';
@@ -68,10 +69,12 @@ export interface Standing {
 
 /** What is worked out anew where it is lost: the Bench as it was last laid out, and where the steps stood. */
 export interface CacheRow {
-  id: 'bench' | 'standing';
+  id: 'bench' | 'standing' | 'practice';
   signature?: string;
   bench?: Bench;
   standing?: Standing;
+  /** Answers to drills, the newest last. */
+  practice?: readonly Answered[];
 }
 
 /** Everything that Kolleta keeps in the browser. */

@@ -233,7 +233,7 @@ export const keptLayout = record(
 );
 
 /** How a price is made of what a job takes: shares in per cent, and what a metre of cutting costs in blades and machine, in thousandths of a minor unit. */
-export const pricing = record(
+const pricing = record(
   {
     overhead: number(0, 500),
     margin: number(0, 500),
