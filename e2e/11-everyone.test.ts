@@ -9,7 +9,8 @@ const SCREENS = [
   '/workshop',
   '/begin',
   '/logbook',
-  ...['measure', 'draw', 'fit', 'cut', 'weed', 'tape', 'prepare', 'place', 'paint', 'cure', 'log'].map((s) => `/job/honour-board/${s}`),
+  '/practice',
+  ...['measure', 'draw', 'fit', 'cut', 'weed', 'tape', 'prepare', 'place', 'paint', 'cure', 'log', 'price'].map((s) => `/job/honour-board/${s}`),
   '/job/regatta-prizes/fit',
 ];
 

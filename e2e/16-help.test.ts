@@ -125,7 +125,8 @@ test('text twice as large, and names as long as German ones, run out of no side'
     '/workshop',
     '/begin',
     '/logbook',
-    ...['measure', 'draw', 'fit', 'cut', 'tape', 'prepare'].map((s) => `/job/honour-board/${s}`),
+    '/practice',
+    ...['measure', 'draw', 'fit', 'cut', 'tape', 'prepare', 'price'].map((s) => `/job/honour-board/${s}`),
   ];
   const wide = () => page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
   for (const screen of screens) {

@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { beginOwn, drop, expect, kept, openBench, openStation, planned, reading, test, textOf, type } from './workshop';
 
 /** Every place of a workshop, by its address. */
-const PLACES = ['/', '/jobs', '/week', '/quick', '/stock', '/logbook', '/workshop'];
+const PLACES = ['/', '/jobs', '/week', '/quick', '/stock', '/logbook', '/practice', '/workshop'];
 
 test.describe('in Chicago', () => {
   test.use({ timezoneId: 'America/Chicago', locale: 'en-US' });

@@ -18,6 +18,8 @@ export interface CostLine {
   readonly quantity: number;
   /** What supplies are counted in. */
   readonly unit?: SupplyUnit;
+  /** It has no price in stock: the amount is 0, and the whole is too little by it. */
+  readonly unpriced?: true;
 }
 
 /** What a job costs and what it is to be sold for, for all its pieces. */
@@ -111,6 +113,7 @@ export function costOf(work: CostWork, shop: CostShop, again: number): Cost {
     ...tapeLines(work.tapes),
     ...used.map(({ kind, name, amount, unit, price }): CostLine => ({
       ...{ kind, name, quantity: amount, unit, amount: Math.round(amount * (price ?? 0)) },
+      ...(price === undefined ? { unpriced: true } : {}),
     })),
     { kind: 'blank', name: 'Blank pieces', amount: (job.blank ?? 0) * job.count, quantity: job.count },
     ...handLines(work, shop),
@@ -126,7 +129,7 @@ export function costOf(work: CostWork, shop: CostShop, again: number): Cost {
   const won = share('margin', 'Margin', margin, costs + over.amount);
   const net = costs + over.amount + won.amount;
   const taxed = share('tax', 'Tax', tax, net);
-  const lines = [...direct, spoiled, over, won, taxed].filter(({ amount }) => amount > 0);
+  const lines = [...direct, spoiled, over, won, taxed].filter(({ amount, unpriced }) => amount > 0 || unpriced);
   return { count: job.count, lines, net, tax: taxed.amount, total: net + taxed.amount };
 }
 

@@ -10,3 +10,4 @@ export * from './lastTime';
 export * from './learntWords';
 export * from './logFile';
 export * from './tallies';
+export * from './took';

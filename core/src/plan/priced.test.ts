@@ -86,6 +86,14 @@ describe('the price of a job of the demo', () => {
       expect(priced(applyPatch(own, patch).document, shop, events, DEMO_START, faces)!.cost.total).toBe(cost.total);
     }
   });
+  it('names what has no price in stock, and does not pass over it', () => {
+    const bare = { ...shop, paints: shop.paints.map(({ price: _, ...paint }) => paint) };
+    const board = jobs.find(({ id }) => id === 'honour-board')!;
+    const lines = (from: typeof shop) => priced(board, from, events, DEMO_START, faces)!.cost.lines.filter(({ kind }) => kind === 'paint');
+    expect(lines(bare).length).toBeGreaterThan(1);
+    for (const line of lines(bare)) expect(line).toMatchObject({ amount: 0, unpriced: true });
+    for (const line of lines(shop)) expect([line.unpriced, line.amount > 0]).toEqual([undefined, true]);
+  });
   it('is none where nothing is planned; what a blank costs counts for each', () => {
     expect(priced({ ...own, marks: [] }, shop, events, DEMO_START, faces)).toBeUndefined();
     const sign = plateJob(textMark('Skerry'), { count: 5 });

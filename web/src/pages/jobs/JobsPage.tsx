@@ -21,6 +21,7 @@ import { usePlan } from '../../workers/usePlan';
 import { gravest, type Job } from '@kolleta/core/job';
 import { BlankShelf } from './BlankShelf';
 import { newJob } from '../newJob';
+import { PastWork } from './PastWork';
 import { Patterns } from './Patterns';
 
 /** The open jobs, each with its piece as it will look, and the shelf of blanks for a new one. */
@@ -146,20 +147,7 @@ export function JobsPage() {
       </ul>
       <Patterns shop={shop} names={jobs.map(({ name }) => name)} />
       <BlankShelf shop={shop} onBegin={(blank) => void begin(blank)} />
-      {closed.length > 0 && (
-        <section aria-label="Closed jobs">
-          <h2 className="mb-1 text-lg font-bold">Closed</h2>
-          <ul className="flex flex-wrap gap-2">
-            {closed.map((job) => (
-              <li key={job.id}>
-                <Link className="btn btn-sm btn-ghost border-base-300" to={`/job/${job.id}/log`}>
-                  {job.name}
-                </Link>
-              </li>
-            ))}
-          </ul>
-        </section>
-      )}
+      {closed.length > 0 && <PastWork closed={closed} />}
     </div>
   );
 }

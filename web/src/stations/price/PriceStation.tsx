@@ -68,8 +68,8 @@ function Parts({ lines, count, shop }: { lines: readonly CostLine[]; count: numb
                 {line.name}
               </th>
               <td className="quiet">{quantityWords(line, shop)}</td>
-              <td className="measure text-right">{money(line.amount)}</td>
-              {count > 1 && <td className="measure text-right">{money(Math.round(line.amount / count))}</td>}
+              <td className="measure text-right">{line.unpriced ? 'no price' : money(line.amount)}</td>
+              {count > 1 && <td className="measure text-right">{line.unpriced ? '' : money(Math.round(line.amount / count))}</td>}
             </tr>
           ))}
         </tbody>
@@ -117,6 +117,7 @@ export function PriceStation({ job, shop, edit }: StationProps) {
   const price = (part: Partial<Pricing>) =>
     editShop((saved) => setAt(['pricing'], { ...(saved.pricing ?? usual), ...part }), 'Change how prices are made');
   const cost = priced?.cost;
+  const unpriced = cost?.lines.filter((line) => line.unpriced) ?? [];
   const drawing = cost ? (
     <>
       <DrawingHead title="Where the price goes" text={`for a piece, to one scale; as if nothing of it were done yet`} />
@@ -140,6 +141,15 @@ export function PriceStation({ job, shop, edit }: StationProps) {
             : 'No price yet.'}
           {cost && priced.one && cost.count > 1 ? ` Made alone, one would be ${money(pieceOf(priced.one))}.` : ''}
         </p>
+        {unpriced.length > 0 && (
+          <p className="border-accent mt-1.5 border-l-4 pl-2 text-[0.9rem]">
+            Not counted, for want of a price in your{' '}
+            <Link className="underline" to="/stock">
+              stock
+            </Link>
+            : {unpriced.map(({ name }) => name).join(', ')}.
+          </p>
+        )}
       </div>
       <div className="sheet px-4 py-3">
         <Sentence>
