@@ -14,6 +14,7 @@ import { startFigures } from './start';
 import { cutOrderFigures } from './cutOrder';
 import { cutLookFigures } from './cutLook';
 import { jigsawFigures } from './jigsaw';
+import { logFigures } from './log';
 import { nestFigures, reliefFigures } from './nest';
 import { scheduleFigures } from './schedule';
 import { tapeFigures } from './tape';
@@ -23,6 +24,7 @@ const { values } = parseArgs({ options: { json: { type: 'string' }, only: { type
 const parts: [string, () => Figure[] | Promise<Figure[]>][] = [
   ['start/', startFigures],
   ['plan/', planFigures],
+  ['log/', logFigures],
   ['tape/', tapeFigures],
   ['schedule/', scheduleFigures],
   ['nest/', nestFigures],

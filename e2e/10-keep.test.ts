@@ -69,7 +69,7 @@ test('the whole workshop goes out to a file and comes back', async ({ page }) =>
   await expect(page.getByRole('heading', { name: 'No job is open' })).toBeVisible();
   await page.goto('/#/workshop');
   await drop(page, 'Workshop file', 'w.json', text);
-  await expect(page.getByRole('alertdialog')).toContainText('10 jobs come');
+  await expect(page.getByRole('alertdialog')).toContainText('13 jobs come');
   await page.getByRole('button', { name: 'Do it' }).click();
   await page.goto('/#/jobs');
   await expect(page.getByRole('link', { name: /Honour board/ })).toBeVisible();

@@ -116,7 +116,7 @@ test('the price: for twelve and for one, what would make it cheaper, tax, and a 
 
 test('which technique: all are planned for the piece, the reasons stand there, and one press makes it so', async ({ page }) => {
   await openStation(page, 'trophy-bowl', 'draw');
-  const card = page.getByRole('region', { name: 'Which technique' });
+  const card = page.getByRole('region', { name: 'Ways to make it' });
   await card.getByRole('button', { name: 'Compare the techniques' }).click();
   await expect(card).toContainText(/is best for this piece/, { timeout: 60_000 });
   await expect(card.getByRole('listitem').filter({ hasText: 'Heat-applied mark' })).toContainText('Nothing may be pressed on glass');

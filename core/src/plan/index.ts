@@ -7,3 +7,4 @@ export * from './jigOfZone';
 export * from './dayTape';
 export * from './priced';
 export * from './rankWays';
+export * from './report';

@@ -26,8 +26,8 @@ function Notches({ answers }: { answers: readonly Answered[] }) {
           width={6}
           height={right ? 12 : 7}
           rx={1.5}
-          fill={right ? 'var(--color-success)' : 'none'}
-          stroke={right ? 'var(--color-success)' : 'currentColor'}
+          fill={right ? 'currentColor' : 'none'}
+          stroke="currentColor"
           strokeWidth={1.4}
         />
       ))}

@@ -53,7 +53,7 @@ function LayersScene({ scene }: { scene: Of<'layers'> }) {
     { name: scene.on, fill: scene.ground },
   ];
   return (
-    <svg viewBox="0 0 420 200" className="h-72 w-full" role="img" aria-label={`${scene.film} on ${scene.on}`}>
+    <svg viewBox="0 0 420 200" className="h-52 w-full" role="img" aria-label={`${scene.film} on ${scene.on}`}>
       {rows.map(({ name, fill, dash }, i) => (
         <g key={name}>
           <rect
@@ -184,7 +184,7 @@ function TonesScene({ scene, judged }: { scene: Of<'tones'>; judged: Judged | un
         on the roll
       </text>
       <rect x={260} y={30} width={200} height={150} rx={8} fill={scene.piece} stroke="var(--color-base-content)" strokeOpacity={0.3} />
-      {judged && <path d="M300 120c30-60 60-60 60 0 0-60 30-60 60 0-20 30-40 40-60 50-20-10-40-20-60-50Z" fill={scene.film} />}
+      {judged && <path d="M360 158C290 118 296 62 332 62c17 0 28 12 28 26 0-14 11-26 28-26 36 0 42 56-28 96Z" fill={scene.film} />}
       <text x={360} y={206} textAnchor="middle" fontSize={15} fill="var(--color-base-content)">
         {judged ? 'on the piece' : 'the piece'}
       </text>

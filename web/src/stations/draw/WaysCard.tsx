@@ -45,7 +45,7 @@ export function WaysCard({ job, shop, edit }: Pick<StationProps, 'job' | 'shop' 
   const most = (of: (way: Way) => number) => Math.max(1, ...open.map(of));
   const [first] = open;
   return (
-    <section className="sheet px-4 py-3" aria-label="Which technique">
+    <section className="sheet px-4 py-3" aria-label="Ways to make it">
       <div className="flex flex-wrap items-center justify-between gap-2">
         <h2 className="text-[0.98rem] font-bold">Which technique?</h2>
         {busy ? (

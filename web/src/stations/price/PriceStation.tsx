@@ -1,9 +1,8 @@
-import { unitWord } from '@kolleta/core/gather';
 import type { CostLine } from '@kolleta/core/cost';
 import { pieceOf } from '@kolleta/core/cost';
 import { PRICING } from '@kolleta/core/facts';
 import { removeAt, setAt, type Shop } from '@kolleta/core/job';
-import type { CheaperWay } from '@kolleta/core/plan';
+import { materialWords, type CheaperWay } from '@kolleta/core/plan';
 import { counted, formatDuration, formatMoney } from '@kolleta/core/units';
 import { Link } from 'react-router';
 import { editShop } from '../../storage/editShop';
@@ -13,6 +12,7 @@ import { usePriced } from '../../workers/pricing';
 import { DrawingHead, StationLayout, type StationProps } from '../../frame/station';
 import { PriceStrip } from './PriceStrip';
 import { QuoteCard } from './QuoteCard';
+import { ReportCard } from './ReportCard';
 
 type Pricing = NonNullable<Shop['pricing']>;
 const usual: Pricing = { overhead: PRICING.overhead, margin: PRICING.margin, tax: PRICING.tax, knifeMetre: PRICING.knifeMetre };
@@ -20,22 +20,18 @@ const usual: Pricing = { overhead: PRICING.overhead, margin: PRICING.margin, tax
 /** How much of something a line is for. */
 function quantityWords({ kind, quantity, unit }: CostLine, shop: Shop): string {
   switch (kind) {
-    case 'film': {
-      const inches = shop.lengths === 'inch';
-      return inches ? `${(quantity / 92_903).toFixed(2)} sq ft with its waste` : `${(quantity / 1e6).toFixed(3)} m² with its waste`;
-    }
-    case 'tape':
-      return `lifts ${counted(Math.round(quantity), 'time')}`;
     case 'hands':
       return formatDuration(quantity);
     case 'cutter':
       return `${(quantity / 1000).toFixed(1)} m of cutting`;
     case 'blank':
       return counted(quantity, 'piece');
+    case 'film':
+    case 'tape':
     case 'paint':
     case 'supply':
     case 'trimming':
-      return unitWord(Math.round(quantity * 100) / 100, unit ?? 'piece');
+      return materialWords({ kind, quantity, ...(unit ? { unit } : {}) }, shop.lengths);
     default:
       return `${Math.round(quantity * 10) / 10} %`;
   }
@@ -110,7 +106,7 @@ function Cheaper({
 }
 
 /** What a job costs and is to be sold for, where it goes, and what would make it cheaper. */
-export function PriceStation({ job, shop, edit }: StationProps) {
+export function PriceStation({ job, plan, shop, edit }: StationProps) {
   const { priced, busy, error } = usePriced(job);
   const money = (amount: number) => formatMoney(amount, shop.currency);
   const pricing = shop.pricing ?? usual;
@@ -180,6 +176,7 @@ export function PriceStation({ job, shop, edit }: StationProps) {
       </div>
       {priced && <Cheaper ways={priced.ways} count={job.count} currency={shop.currency} edit={edit} />}
       {cost && <QuoteCard job={job} shop={shop} edit={edit} cost={cost} />}
+      <ReportCard job={job} plan={plan} shop={shop} cost={cost} />
     </StationLayout>
   );
 }
