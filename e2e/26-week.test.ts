@@ -13,7 +13,7 @@ test('a step is dragged to another time: the rest gives way, it says why where i
   await week(page);
   await expect(page.getByText('Everything with a date is packed in time.')).toBeVisible();
   const place = step(page, /^Place prize mark/);
-  await expect(place).toHaveAccessibleName(/Tue 1 Dec 11:40/);
+  await expect(place).toHaveAccessibleName(/Tue 1 Dec 13:45/);
   // an hour is as wide as the day has hours
   const day = page.getByRole('region', { name: 'Tue 1 Dec' }).locator('[data-day]');
   const { width } = (await day.boundingBox())!;
@@ -24,7 +24,7 @@ test('a step is dragged to another time: the rest gives way, it says why where i
   await page.mouse.move(box.x + 5 + (3 * width) / 10, box.y + 10, { steps: 4 });
   await page.mouse.up();
   await planned(page);
-  await expect(place).toHaveAccessibleName(/Tue 1 Dec 14:40, put there/);
+  await expect(place).toHaveAccessibleName(/Tue 1 Dec 16:45, put there/);
   await expect(page.getByRole('status').filter({ hasText: /other steps? begins? (later|sooner)|Nothing else moved/ })).toBeVisible();
   const chosen = page.getByRole('region', { name: 'The chosen step' });
   await expect(chosen).toContainText('You put it there. The rest gives way.');
@@ -32,7 +32,7 @@ test('a step is dragged to another time: the rest gives way, it says why where i
   await place.focus();
   await page.keyboard.press('ArrowRight');
   await planned(page);
-  await expect(place).toHaveAccessibleName(/14:45, put there/);
+  await expect(place).toHaveAccessibleName(/16:50, put there/);
   // before what it waits for it cannot be, and it says why
   await type(page, 'When it begins', 'tue 1 dec 10:00');
   await planned(page);
@@ -62,7 +62,7 @@ test('a step is dragged to another time: the rest gives way, it says why where i
   await expect(place).toHaveAccessibleName(/put there/);
   await page.getByRole('button', { name: 'Let it find its own time' }).click();
   await planned(page);
-  await expect(place).toHaveAccessibleName(/Tue 1 Dec 11:40$/);
+  await expect(place).toHaveAccessibleName(/Tue 1 Dec 13:45$/);
 });
 
 test('a day off comes from a file, somebody else works too, and the plan goes out as a calendar', async ({ page }) => {

@@ -35,10 +35,10 @@ function Charted({
         <summary className="cursor-pointer py-1">As a table</summary>
         <div className="overflow-x-auto">
           <table className="table-sm table">
-            <thead>
+            <thead className="text-base-content">
               <tr>
                 {head.map((cell) => (
-                  <th key={cell} scope="col">
+                  <th key={cell} scope="col" className="text-base-content">
                     {cell}
                   </th>
                 ))}

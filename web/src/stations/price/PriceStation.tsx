@@ -43,7 +43,7 @@ function Parts({ lines, count, shop }: { lines: readonly CostLine[]; count: numb
   return (
     <div className="overflow-x-auto px-2">
       <table className="table-sm table">
-        <thead>
+        <thead className="text-base-content">
           <tr>
             <th scope="col">What it is for</th>
             <th scope="col">How much</th>
