@@ -37,8 +37,8 @@ export async function logFigures(): Promise<Figure[]> {
     await page.getByRole('button', { name: 'Leave the demo' }).waitFor({ state: 'detached' });
     const times: number[] = [];
     for (let i = 0; i < 6; i++) {
-      await page.getByRole('link', { name: 'Workshop', exact: true }).click();
-      await page.getByRole('heading', { name: 'Workshop', exact: true }).waitFor();
+      await page.getByRole('link', { name: 'Jobs', exact: true }).click();
+      await page.getByRole('heading', { name: 'Jobs', exact: true }).waitFor();
       await page.waitForTimeout(2500);
       const start = performance.now();
       await page.getByRole('link', { name: 'Logbook', exact: true }).click();

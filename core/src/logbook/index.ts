@@ -8,6 +8,5 @@ export * from './stepFacts';
 export * from './workedTime';
 export * from './lastTime';
 export * from './learntWords';
-export * from './logFile';
 export * from './tallies';
 export * from './took';

@@ -1,15 +1,12 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
-import Papa from 'papaparse';
 import { demoWorkshop } from '../../test/sampleJobs';
 import type { WorkEvent } from '../job';
 import { lastTimeOf, lastTimeWords } from './lastTime';
-import { writeLogList } from './logFile';
-import { logOf } from './record';
 import { filmByWeek, spoilageByCause, workTallies } from './tallies';
 import { tookByJob } from './took';
 
-const { events, jobs } = demoWorkshop({ past: true });
+const { events } = demoWorkshop({ past: true });
 const DAY = 86_400_000;
 
 describe('what the log adds up to', () => {
@@ -73,21 +70,4 @@ describe('the last time', () => {
     const again = lastTimeOf([own], { id: 'step' in own ? own.step : '', kind: 'tape' });
     expect(again.wrongs).toEqual([]);
   });
-});
-
-it('the list for a spreadsheet is read back row for row, whatever was noted', () => {
-  const odd: WorkEvent = {
-    ...events.find((event) => event.kind === 'done')!,
-    id: 'odd',
-    note: 'a "quote", a comma;\nand a new line',
-  } as WorkEvent;
-  const all = [...events, odd];
-  const text = writeLogList(all, (id) => jobs.find((job) => job.id === id)?.name ?? '');
-  const read = Papa.parse<Record<string, string>>(text, { header: true, skipEmptyLines: true });
-  expect(read.errors).toEqual([]);
-  expect(read.data).toHaveLength(logOf(all).length);
-  expect(read.data.some((row) => row['note'] === 'a "quote", a comma;\nand a new line')).toBe(true);
-  expect(read.data.map((row) => Date.parse(row['when']!))).toEqual(
-    read.data.map((row) => Date.parse(row['when']!)).toSorted((a, b) => a - b),
-  );
 });

@@ -1,1 +1,2 @@
 export * from './stockList';
+export * from './logList';

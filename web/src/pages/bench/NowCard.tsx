@@ -10,13 +10,14 @@ import type { Id, Job, Shop } from '@kolleta/core/job';
 import { visitDemo } from '../../storage/workshop';
 import { useTell } from '../../ui/toasts';
 import { doneBy } from '../../frame/doneBy';
-import { LastTime } from '../../frame/LastTime';
 import { StepButtons } from '../../frame/StepButtons';
 import { Meanwhile } from './Meanwhile';
 import { StillTacky } from './StillTacky';
 import { WorkingNow } from './WorkingNow';
 import { askToNotify, mayNotify, ring } from './ring';
 
+// what the log remembers is not needed to begin
+const LastTime = lazy(async () => ({ default: (await import('../../frame/LastTime')).LastTime }));
 const CameBetween = lazy(() => import('./CameBetween'));
 
 /** The wait that a step stands at, if nothing but a short one holds it up. */
@@ -121,7 +122,9 @@ export function NowCard({
       </p>
       <h1 className="mt-1 text-[2.1rem] leading-10 font-extrabold text-balance">{stepTitle(placed.step)}</h1>
       <p className="mt-2 text-[1.12rem] leading-7">{stepText(stepIn(placed), shop.lengths, shop.temperatures)}</p>
-      <LastTime step={placed.step} large />
+      <Suspense>
+        <LastTime step={placed.step} large />
+      </Suspense>
       {placed.step.cautions.length > 0 && (
         <p className="mt-2 border-l-4 border-[#e9b35a] pl-3 text-[0.98rem] leading-snug">
           {placed.step.cautions.map((c) => CAUTIONS[c]).join(' ')}

@@ -45,7 +45,7 @@ export function LogbookPage() {
     return wanted.split(/\s+/).every((word) => all.includes(word));
   });
   const asList = async () => {
-    const { writeLogList } = await import('@kolleta/core/logbook');
+    const { writeLogList } = await import('@kolleta/core/stockList');
     download(
       `${fileName(shop.name)}-log.csv`,
       writeLogList(events, (id) => jobName(id) ?? ''),

@@ -1,6 +1,6 @@
 import Papa from 'papaparse';
 import { standing, type WorkEvent } from '../job';
-import { logOf } from './record';
+import { logOf } from '../logbook';
 
 const COLUMNS = [
   'when',
