@@ -1,4 +1,4 @@
-import { useEffect, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { DRILLS, HANDFUL, standingOf, type Answered, type Drill, type DrillId, type Judged, type Round } from '@kolleta/core/practice';
 import type { Shop } from '@kolleta/core/job';
@@ -173,10 +173,16 @@ export function PracticePage() {
   const tell = useTell();
   const [record, setRecord] = useState<readonly Answered[]>([]);
   const [turn, setTurn] = useState(0);
+  const drills = useRef<HTMLElement>(null);
   useEffect(() => {
     void readPractice().then(setRecord);
   }, []);
   const id = isDrill(asked) ? asked : IDS[0]!;
+  // where the drills lie beside each other, the one that is shown is in sight
+  useEffect(() => {
+    const [strip, here] = [drills.current, drills.current?.querySelector<HTMLElement>('[aria-current="page"]')];
+    if (strip && here) strip.scrollLeft = here.offsetLeft - strip.offsetLeft - (strip.clientWidth - here.clientWidth) / 2;
+  }, [id]);
   const put = (answer: Answered) => {
     setRecord((all) => [...all, answer]);
     recordAnswer(answer).catch((error: unknown) => tell(plainly(error), { tone: 'error' }));
@@ -193,7 +199,7 @@ export function PracticePage() {
         <p>Drawn pieces that cost nothing, judged as your jobs are. {counted(HANDFUL, 'round')} at a time, each with why.</p>
       </div>
       <div className="grid items-start gap-3 lg:grid-cols-[18rem_minmax(0,1fr)]">
-        <nav aria-label="Drills" className="liner flex gap-1.5 overflow-x-auto p-1.5 lg:flex-col">
+        <nav ref={drills} aria-label="Drills" className="liner flex gap-1.5 overflow-x-auto p-1.5 lg:flex-col">
           {IDS.map((one) => {
             const { answers, guessed } = standingOf(record, one);
             return (
