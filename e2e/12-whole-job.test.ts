@@ -1,6 +1,7 @@
-import { beginOwn, expect, openBench, planned, test } from './workshop';
+import { beginOwn, expect, openBench, planned, secondsPass, test } from './workshop';
 
-test('a whole job from a blank to a packed and logged piece', async ({ page }) => {
+test('a whole job from a blank to a packed and logged piece, on the Bench alone and by the clock', async ({ page }) => {
+  await page.clock.install({ time: new Date('2026-12-01T09:40:00Z') });
   await beginOwn(page, ['Millimetres, °C', 'any day', /^Wide table cutter/, /^Navy gloss/, 'Medium clear tape']);
   await page.goto('/#/jobs');
   await page.getByRole('button', { name: 'Ceramic', exact: true }).click();
@@ -20,16 +21,22 @@ test('a whole job from a blank to a packed and logged piece', async ({ page }) =
     if ((await heading.count()) === 0) break;
     const title = await heading.innerText();
     titles.push(title);
-    await now.getByRole('button', { name: 'Done' }).click();
+    const start = now.getByRole('button', { name: 'Start' });
     if (title.startsWith('Place')) {
-      // the alcohol has only just been wiped on
+      // the alcohol has only just been wiped on: it is asked about, and then waited for
+      await now.getByRole('button', { name: 'Done' }).click();
       const ask = page.getByRole('dialog', { name: /^Is it time/ });
       await expect(ask).toContainText('to go');
       await ask.getByRole('button', { name: 'Wait' }).click();
       await expect(now.getByRole('heading', { name: title, exact: true })).toBeVisible();
-      await now.getByRole('button', { name: 'Done' }).click();
-      await ask.getByRole('button', { name: 'It is done anyway' }).click();
+      await expect(now.getByRole('timer')).toContainText('wait:');
+      for (let waited = 0; waited < 60 && (await now.getByText('wait:').count()) > 0; waited++) await secondsPass(page, 10);
+      await expect(now.getByRole('timer')).toContainText('takes');
     }
+    await start.click();
+    await expect(now).toContainText('NOW, RUNNING');
+    await secondsPass(page, 30);
+    await now.getByRole('button', { name: 'Done' }).click();
     await expect(page.getByRole('heading', { name: title, exact: true })).toHaveCount(0);
   }
   expect(titles.map((t) => t.split(' ')[0])).toEqual(['Cut', 'Weed', 'Tape', 'Wipe', 'Place', 'Check,']);
@@ -37,6 +44,8 @@ test('a whole job from a blank to a packed and logged piece', async ({ page }) =
   await expect(page.getByRole('region', { name: 'Drying rack' })).toContainText('adhesive dwells');
   await page.getByRole('link', { name: 'Logbook' }).click();
   await expect(page.getByRole('list', { name: 'Log' }).getByRole('listitem')).toHaveCount(6);
+  // each ran by its timer
+  await expect(page.getByText('6 steps, 6 of them timed')).toBeVisible();
   await page.getByRole('link', { name: 'Stock', exact: true }).click();
   await expect(page.getByText(/left · next jobs take/)).toHaveCount(0);
 });

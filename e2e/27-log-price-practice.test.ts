@@ -1,7 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { deflateSync } from 'node:zlib';
-import { PDFDocument } from 'pdf-lib';
-import Papa from 'papaparse';
+import { readCsv, readPdf } from '../core/test/foreignReaders';
 import { expect, kept, openBench, openStation, planned, test } from './workshop';
 
 /** A small picture as a PNG file, one colour. */
@@ -62,9 +61,9 @@ test('the log: what it taught and forgets, an entry put right with a picture, fo
   await expect(entries.first().getByRole('img', { name: /^Picture of:/ })).toBeVisible();
   const saved = page.waitForEvent('download');
   await page.getByRole('button', { name: 'For a spreadsheet (CSV)' }).click();
-  const list = Papa.parse<Record<string, string>>(readFileSync(await (await saved).path(), 'utf8'), { header: true, skipEmptyLines: true });
+  const list = readCsv(readFileSync(await (await saved).path(), 'utf8'));
   expect(list.errors).toEqual([]);
-  expect(list.data.find((row) => row['note'] === 'Lift the tails first.')).toMatchObject({ 'took min': '26', timed: 'yes', kind: 'weed' });
+  expect(list.rows.find((row) => row['note'] === 'Lift the tails first.')).toMatchObject({ 'took min': '26', timed: 'yes', kind: 'weed' });
   await page.reload();
   await page.getByRole('link', { name: 'Bench', exact: true }).click();
   await now.getByText(/corrected by your log/).click();
@@ -110,8 +109,11 @@ test('the price: for twelve and for one, what would make it cheaper, tax, and a 
   expect(text).toMatch(/Tax 23 %: €[\d.]+\nIn all: €[\d.]+\n/);
   const saved = page.waitForEvent('download', { timeout: 60_000 });
   await client.getByRole('button', { name: 'Save as PDF' }).click();
-  const pdf = await PDFDocument.load(readFileSync(await (await saved).path()));
-  expect([pdf.getPageCount(), pdf.getTitle()]).toEqual([1, 'Quote from Saltmarsh Marks']);
+  expect(await readPdf(readFileSync(await (await saved).path()))).toEqual({ pages: 1, title: 'Quote from Saltmarsh Marks' });
+  // and the report of the job, drawn to scale
+  const report = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Save the report as PDF' }).click();
+  expect((await readPdf(readFileSync(await (await report).path()))).title).toBe('Door hours, report');
 });
 
 test('which technique: all are planned for the piece, the reasons stand there, and one press makes it so', async ({ page }) => {

@@ -13,3 +13,4 @@ export type { FittedLayer, RecipeInput, RecipeLayer } from './recipeInput';
 export * from './sealOver';
 export * from './tapingOf';
 export * from './workStep';
+export * from './readyWait';

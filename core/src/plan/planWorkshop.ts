@@ -2,7 +2,7 @@
 import type { Faces } from '../artwork';
 import type { FilmLayout } from '../cut';
 import { GROUNDS } from '../facts';
-import type { Recipe } from '../finish';
+import { readyWait, type Recipe } from '../finish';
 import {
   asCounted,
   cutStepId,
@@ -240,7 +240,7 @@ export function planWorkshop(
     jobs: some
       .filter(({ layers }) => layers.length > 0)
       .map(({ job, recipe: { steps, care } }) => {
-        const readyAfter = job.wantedAs === 'washed' ? Math.max(0, ...care.map(({ minutes }) => minutes)) : 0;
+        const readyAfter = readyWait(job.wantedAs, care);
         const date = wanted(job);
         const deadline = date === undefined ? undefined : date - readyAfter * MINUTE_MS;
         // what stays where it is dries there

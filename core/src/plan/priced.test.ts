@@ -79,7 +79,7 @@ describe('the price of a job of the demo', () => {
     expect(pieceOf(found.cost)).toBeLessThan(pieceOf(found.one));
     expect(found.one.count).toBe(1);
     expect(found.ways.length).toBeGreaterThan(0);
-    for (const { patch, cost, less } of found.ways) {
+    for (const { patch, cost, less } of found.ways.filter(({ kind }) => kind !== 'offcut')) {
       expect(less).toBeGreaterThan(0);
       expect(found.cost.total - cost.total).toBe(less);
       // what the button does is what was priced
@@ -93,6 +93,20 @@ describe('the price of a job of the demo', () => {
     expect(lines(bare).length).toBeGreaterThan(1);
     for (const line of lines(bare)) expect(line).toMatchObject({ amount: 0, unpriced: true });
     for (const line of lines(shop)) expect([line.unpriced, line.amount > 0]).toEqual([undefined, true]);
+  });
+  it('falls by what the film costs where all of it finds room on an offcut that lies there', () => {
+    const pieces = [{ id: 'o', kind: 'offcut' as const, width: 250, length: 200, count: 1 }];
+    const withOffcut = (some: typeof pieces) => ({
+      ...shop,
+      films: shop.films.map(({ pieces: _, ...film }) => ({ ...film, pieces: some })),
+    });
+    const door = jobs.find(({ id }) => id === 'tankards')!;
+    const offcut = (own: typeof shop) => priced(door, own, events, DEMO_START, faces)!.ways.find(({ kind }) => kind === 'offcut');
+    const saved = offcut(withOffcut(pieces))!;
+    expect(saved.patch).toEqual([]);
+    expect(saved.cost.lines.some(({ kind }) => kind === 'film')).toBe(false);
+    expect(offcut(withOffcut([{ ...pieces[0]!, width: 12, length: 12 }]))).toBeUndefined();
+    expect(offcut(withOffcut([]))).toBeUndefined();
   });
   it('is none where nothing is planned; what a blank costs counts for each', () => {
     expect(priced({ ...own, marks: [] }, shop, events, DEMO_START, faces)).toBeUndefined();

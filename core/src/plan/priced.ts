@@ -1,9 +1,10 @@
 import type { Faces } from '../artwork';
 import { costOf, shareAgain, type Cost, type CostWork } from '../cost';
+import { layOnPiece, type FilmLayout } from '../cut';
 import { TECHNIQUES } from '../facts';
 import { asMade, otherWays } from '../fit';
 import { usedUp } from '../gather';
-import { applyPatch, standing, type Job, type JobId, type Patch, type Shop, type WorkEvent } from '../job';
+import { applyPatch, standing, type Id, type Job, type JobId, type Patch, type Shop, type WorkEvent } from '../job';
 import { aOrAn } from '../units';
 import { Memo } from './memo';
 import { planWorkshop, type JobPlan } from './planWorkshop';
@@ -32,6 +33,7 @@ export interface CheaperWay {
   readonly kind: 'lift' | 'smaller' | 'technique' | 'offcut';
   /** What is done, as on a button. */
   readonly label: string;
+  /** What makes it so; nothing where it is done at the cut. */
   readonly patch: Patch;
   readonly cost: Cost;
   /** How much less it costs for all pieces, minor units. */
@@ -49,6 +51,19 @@ export interface Priced {
 const SMALLER = 0.9;
 /** A way that saves less than this share is not worth a word. */
 const WORTH = 0.01;
+/** So many pieces of film are tried, and so few rounds each: whether all of it finds room is all that is asked. */
+const MOST_PIECES = 12;
+const ROUNDS = 2;
+
+/** Films of a job of which all that is cut finds room on an offcut or a sheet that lies there already. */
+export function filmsOnOffcuts(layouts: readonly FilmLayout[], { films, machines }: Pick<Shop, 'films' | 'machines'>): Id[] {
+  return layouts.flatMap((layout) => {
+    const pieces = films.find(({ id }) => id === layout.film.id)?.pieces ?? [];
+    const fits = pieces.slice(0, MOST_PIECES).some((piece) => layOnPiece([layout], piece, machines, ROUNDS)?.rest === 0);
+    return fits && layout.sheet.from.kind === 'roll' ? [layout.film.id] : [];
+  });
+}
+
 /** What is planned only for its price has a name that no event knows. */
 const TRIAL = '@price' as JobId;
 
@@ -112,5 +127,12 @@ export function priced(
     const less = base.cost.total - made.cost.total;
     return less > WORTH * base.cost.total ? [{ ...change, cost: made.cost, less }] : [];
   });
-  return { cost: base.cost, one: (one ?? base).cost, ways: ways.toSorted((a, b) => b.less - a.less) };
+  const onOffcuts = filmsOnOffcuts(base.plan.layouts, shop);
+  const bare = { ...shop, films: shop.films.map((film) => (onOffcuts.includes(film.id) ? { ...film, price: 0 } : film)) };
+  const offcut = costOf({ ...costWork(job, base.plan, shop), job }, bare, again);
+  const less = base.cost.total - offcut.total;
+  const names = shop.films.filter(({ id }) => onOffcuts.includes(id)).map(({ name }) => name);
+  const cut: CheaperWay[] =
+    less > 0 ? [{ kind: 'offcut', label: `Cut ${names.join(', ')} from an offcut that is paid for`, patch: [], cost: offcut, less }] : [];
+  return { cost: base.cost, one: (one ?? base).cost, ways: [...ways, ...cut].toSorted((a, b) => b.less - a.less) };
 }

@@ -60,6 +60,9 @@ export function holdupWords(holdup: Holdup): string {
   }
 }
 
+const AS_WANTED = { packed: 'packed', filled: 'ready to be filled', washed: 'fit for water' } as const;
+const TITLES = { packed: 'Packed in time', filled: 'Ready to be filled in time', washed: 'Fit for water in time' } as const;
+
 /**
  * Whether a job will be what it is wanted as when it is wanted, and whether a greatest wait was missed.
  *
@@ -67,8 +70,7 @@ export function holdupWords(holdup: Holdup): string {
  */
 export function scheduleReadings(job: Job, schedule: JobSchedule, zone: string, hasHours = true): Reading[] {
   const readings: Reading[] = [];
-  const washed = job.wantedAs === 'washed';
-  const base = { id: 'date' as const, station: 'cure' as const, title: washed ? 'Fit for water in time' : 'Packed in time' };
+  const base = { id: 'date' as const, station: 'cure' as const, title: TITLES[job.wantedAs ?? 'packed'] };
   const { ready } = schedule;
   if (ready === undefined) {
     readings.push({
@@ -109,7 +111,7 @@ export function scheduleReadings(job: Job, schedule: JobSchedule, zone: string, 
       verdict: 'stop',
       value: formatPromise(ready, zone),
       limit: formatMoment(job.deadline, zone),
-      why: `${schedule.holdup?.kind === 'others' ? 'Late' : 'Impossible'}: ${washed ? 'fit for water' : 'packed'} ${formatDuration((ready - job.deadline) / MINUTE_MS)} after it is wanted. ${schedule.holdup ? holdupWords(schedule.holdup) : ''}`,
+      why: `${schedule.holdup?.kind === 'others' ? 'Late' : 'Impossible'}: ${AS_WANTED[job.wantedAs ?? 'packed']} ${formatDuration((ready - job.deadline) / MINUTE_MS)} after it is wanted. ${schedule.holdup ? holdupWords(schedule.holdup) : ''}`,
       remedies: [...first, { label: `Agree on ${formatMoment(later, zone)}`, patch: setAt(['deadline'], later) }],
       advice: schedule.holdup?.kind === 'waits' ? 'A warmer, drier room or a faster coat shortens the wait.' : undefined,
     });

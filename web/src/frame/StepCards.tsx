@@ -65,6 +65,7 @@ export function StepCards({ plan, shop, stations }: { plan: JobPlan; shop: Shop;
                     <span className="hatched border-base-300 inline-block h-3 w-8 shrink-0 rounded-sm border" aria-hidden="true" />
                     {lag.least > 0 ? `${formatDuration(lag.least)} until ${waitWords(lag)}` : `after: ${waitWords(lag)}`}
                     {lag.most !== undefined ? `, ${formatDuration(lag.most)} at most` : ''}
+                    {lag.learnt === undefined ? '' : ` (computed ${formatDuration(lag.least / lag.learnt)}, corrected by your log)`}
                   </p>
                 ))}
               {placed.step.cautions.map((c) => (

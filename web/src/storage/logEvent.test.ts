@@ -4,7 +4,8 @@ import { filmTaken, standing, type Shop } from '@kolleta/core/job';
 import { testStep } from '../../../core/test/steps';
 import { setClock, now } from './clock';
 import { db } from './db';
-import { finishStep, reverseEvents, startStep } from './logEvent';
+import { dryingLearnt, learntFrom } from '@kolleta/core/logbook';
+import { amendEvent, finishStep, logDried, logForgotten, reverseEvents, startStep } from './logEvent';
 
 const step = (more: Partial<WorkStep> = {}): WorkStep => testStep('j/weed', { kind: 'weed', hands: 12, ...more });
 const MIN = 60_000;
@@ -80,4 +81,28 @@ describe('the clock', () => {
     expect(now()).toBeLessThan(6_000);
     expect((await db.settings.get('clockOffset'))!.value).toBeLessThan(0);
   });
+});
+
+it('a coat that was dry before its time is in the log and teaches; a wait for something else is not', async () => {
+  const lag = { step: 'j/coat', least: 100, why: 'recoat' as const, coat: 'acrylic' as const, dries: 'water' as const };
+  const learnt = async () => dryingLearnt(learntFrom(await db.events.toArray()), 'acrylic', 'water');
+  const written = await logDried(step(), lag, 60, false);
+  expect(written).toMatchObject([{ kind: 'dried', coat: 'acrylic', unlearned: 100, actual: 60 }]);
+  expect(await learnt()).toBeLessThan(1);
+  // what was learnt already is taken out, so that learning never feeds on itself
+  expect(await logDried(step(), { ...lag, least: 50, learnt: 0.5 }, 60, false)).toMatchObject([{ unlearned: 100 }]);
+  const { dries: _, ...weeded } = lag;
+  expect(await logDried(step(), weeded, 60, false)).toEqual([]);
+  await logForgotten('drying acrylic');
+  expect(await learnt()).toBe(1);
+});
+
+it('an entry put right stays in the log, and its minutes are those that were typed', async () => {
+  const [done] = await finishStep(step());
+  const put = await amendEvent(done!.id, { minutes: 44, note: 'Slower film.' });
+  const all = await db.events.toArray();
+  expect(all.find(({ id }) => id === done!.id)).toMatchObject({ actual: 12 });
+  expect(standing(all).find(({ id }) => id === done!.id)).toMatchObject({ actual: 44, timed: true, note: 'Slower film.' });
+  await reverseEvents(put);
+  expect(standing(await db.events.toArray()).find(({ id }) => id === done!.id)).toMatchObject({ actual: 12 });
 });

@@ -88,8 +88,8 @@ export const job = record(
     order: maybe(name),
     /** When it is wanted. */
     deadline: maybe(instant),
-    /** What it has to be by then: packed, where nothing is said, or cured so far that water may come to it. */
-    wantedAs: maybe(word('packed', 'washed')),
+    /** What it has to be by then: packed, where nothing is said, filled without harm to the mark, or cured so far that it may be washed. */
+    wantedAs: maybe(word('packed', 'filled', 'washed')),
     /** Steps that were put at a moment: they do not begin before. */
     pins: maybe(list(record({ step: text(400, 1), at: instant }), 200)),
     /** Steps that somebody was given by hand: nobody else does them. */

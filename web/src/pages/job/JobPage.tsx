@@ -111,13 +111,16 @@ export function JobPage() {
         </div>
         <p className="ml-auto text-[0.95rem]">
           wanted{' '}
-          {job.deadline !== undefined && ((plan?.recipe.care.length ?? 0) > 0 || job.wantedAs === 'washed') && (
+          {job.deadline !== undefined && ((plan?.recipe.care.length ?? 0) > 0 || (job.wantedAs ?? 'packed') !== 'packed') && (
             <>
               <Choice
                 label="What it is wanted as"
                 value={job.wantedAs ?? 'packed'}
                 options={[
                   { value: 'packed', label: 'packed' },
+                  ...(job.piece.shape.kind !== 'flat' && isWashed(job.piece)
+                    ? [{ value: 'filled' as const, label: 'ready to be filled' }]
+                    : []),
                   { value: 'washed', label: isWashed(job.piece) ? 'ready to wash' : 'ready for water' },
                 ]}
                 onChange={(as) => edit(setAt(['wantedAs'], as), 'Say what it is wanted as')}
@@ -144,7 +147,7 @@ export function JobPage() {
                 className={`font-head text-[1.02rem] ${fresh ? '' : 'goes-pale'} ${late ? 'text-error' : 'text-success'}`}
               >
                 {formatPromise(packed, zone)}
-                {job.wantedAs === 'washed' && ready !== undefined && `, ready ${formatDay(ready, zone, whole?.at ?? packed)}`}
+                {(job.wantedAs ?? 'packed') !== 'packed' && ready !== undefined && `, ready ${formatDay(ready, zone, whole?.at ?? packed)}`}
                 {late && ', too late'}
               </strong>
             </>

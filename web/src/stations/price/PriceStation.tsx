@@ -77,10 +77,11 @@ function Parts({ lines, count, shop }: { lines: readonly CostLine[]; count: numb
 /** What would make it cheaper, each with what it saves. */
 function Cheaper({
   ways,
+  job,
   count,
   currency,
   edit,
-}: { ways: readonly CheaperWay[]; count: number; currency: string } & Pick<StationProps, 'edit'>) {
+}: { ways: readonly CheaperWay[]; job: string; count: number; currency: string } & Pick<StationProps, 'edit'>) {
   return (
     <section className="sheet px-4 py-3" aria-label="What would make it cheaper">
       <h2 className="text-[0.98rem] font-bold">What would make it cheaper</h2>
@@ -90,9 +91,15 @@ function Cheaper({
         <ul className="flex flex-col gap-1.5">
           {ways.map(({ label, less, patch }) => (
             <li key={label} className="flex flex-wrap items-center gap-2">
-              <button type="button" className="btn btn-sm btn-outline btn-primary" onClick={() => void edit(() => patch, label)}>
-                {label}
-              </button>
+              {patch.length > 0 ? (
+                <button type="button" className="btn btn-sm btn-outline btn-primary" onClick={() => void edit(() => patch, label)}>
+                  {label}
+                </button>
+              ) : (
+                <Link className="btn btn-sm btn-outline btn-primary" to={`/job/${job}/cut`}>
+                  {label}
+                </Link>
+              )}
               <span className="text-[0.92rem]">
                 saves <strong className="measure">{formatMoney(less, currency)}</strong>
                 {count > 1 ? `, ${formatMoney(Math.floor(less / count), currency)} a piece` : ''}
@@ -174,7 +181,7 @@ export function PriceStation({ job, plan, shop, edit }: StationProps) {
           .
         </Sentence>
       </div>
-      {priced && <Cheaper ways={priced.ways} count={job.count} currency={shop.currency} edit={edit} />}
+      {priced && <Cheaper ways={priced.ways} job={job.id} count={job.count} currency={shop.currency} edit={edit} />}
       {cost && <QuoteCard job={job} shop={shop} edit={edit} cost={cost} />}
       <ReportCard job={job} plan={plan} shop={shop} cost={cost} />
     </StationLayout>
