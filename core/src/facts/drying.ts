@@ -138,8 +138,5 @@ export const COATS: Record<CoatId, Coat> = {
 /** Days before the first wash of permanent film, in minutes at 20 °C. */
 export const FIRST_WASH = 72 * HOUR;
 
-/** Film holds well enough after a day that a vessel may be filled, whose outside a cold drink makes wet, min. */
-export const FIRST_FILL = 24 * HOUR;
-
 /** Drying is corrected for climate no further than this. */
 export const CLIMATE_LIMITS = { least: 0.5, most: 4, celsius: 20, humidity: 0.5 } as const;

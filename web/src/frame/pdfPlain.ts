@@ -6,6 +6,7 @@ export const plain = (text: string): string =>
   text
     .normalize('NFC')
     .replaceAll('—', '-')
+    .replaceAll('€', 'EUR ')
     .replaceAll('’', "'")
     .replaceAll(/[“”]/g, '"')
     .replace(/[^\x20-\x7e\xa0-\xff]/g, '');

@@ -1,7 +1,8 @@
-import { PDFDocument, rgb, StandardFonts, type PDFFont } from 'pdf-lib';
+import { PDFDocument, rgb, StandardFonts } from 'pdf-lib';
 import type { Quote } from '@kolleta/core/cost';
 import { SHEETS } from '@kolleta/core/fit';
 import { formatMoney } from '@kolleta/core/units';
+import { pdfLines } from '../../frame/pdfLines';
 import { plain, PT } from '../../frame/pdfPlain';
 
 const INK = rgb(0.13, 0.19, 0.18);
@@ -9,17 +10,6 @@ const LINE = rgb(0.62, 0.6, 0.55);
 /** Kept free along the edges, and the column of the amounts, mm. */
 const [MARGIN, AMOUNTS] = [22, 32];
 const SIZE = 11;
-
-/** Words broken into lines of a width, in points. */
-function broken(text: string, font: PDFFont, width: number): string[] {
-  const lines: string[] = [''];
-  for (const word of plain(text).split(' ')) {
-    const longer = lines.at(-1) === '' ? word : `${lines.at(-1)} ${word}`;
-    if (lines.at(-1) !== '' && font.widthOfTextAtSize(longer, SIZE) > width) lines.push(word);
-    else lines[lines.length - 1] = longer;
-  }
-  return lines;
-}
 
 /**
  * A quote or an invoice on A4 paper: its lines with their amounts below each other.
@@ -45,7 +35,7 @@ export async function pdfQuote([title = '', head = '', ...rest]: readonly string
     page.drawText(plain(words), { x: left, y, size, font: heavy ? bold : font, color: INK });
   };
   const amount = (minor: number, heavy = false) => {
-    const words = plain(formatMoney(minor, currency).replace('€', 'EUR '));
+    const words = plain(formatMoney(minor, currency));
     const own = heavy ? bold : font;
     page.drawText(words, { x: right - own.widthOfTextAtSize(words, SIZE), y, size: SIZE, font: own, color: INK });
   };
@@ -58,12 +48,12 @@ export async function pdfQuote([title = '', head = '', ...rest]: readonly string
   down(SIZE);
   rule();
   for (const { text, pieces, each, amount: sum } of quote.lines) {
-    const words = broken(text, font, right - left - AMOUNTS * PT);
+    const words = pdfLines(text, font, SIZE, right - left - AMOUNTS * PT);
     words.forEach((line, i) => {
       write(line);
       if (i === 0) amount(sum);
     });
-    if (pieces > 1) write(`${pieces} at ${formatMoney(each, currency).replace('€', 'EUR ')} each`);
+    if (pieces > 1) write(`${pieces} at ${formatMoney(each, currency)} each`);
     rule();
   }
   if (quote.taxPercent > 0) {

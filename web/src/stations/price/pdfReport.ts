@@ -5,6 +5,7 @@ import { SHEETS } from '@kolleta/core/fit';
 import type { Job, Shop } from '@kolleta/core/job';
 import { formatLength } from '@kolleta/core/units';
 import { layerColour } from '../../drawing/MarkShapes';
+import { pdfLines } from '../../frame/pdfLines';
 import { plain, PT } from '../../frame/pdfPlain';
 
 const INK = rgb(0.13, 0.19, 0.18);
@@ -21,17 +22,6 @@ const colour = (hex: string): RGB => {
   const [r = 0, g = 0, b = 0] = [1, 3, 5].map((at) => Number.parseInt(hex.slice(at, at + 2), 16) / 255);
   return rgb(r, g, b);
 };
-
-/** Words broken into lines of a width, in points. */
-function broken(text: string, font: PDFFont, width: number): string[] {
-  const lines: string[] = [''];
-  for (const word of plain(text).split(' ')) {
-    const longer = lines.at(-1) === '' ? word : `${lines.at(-1)} ${word}`;
-    if (lines.at(-1) !== '' && font.widthOfTextAtSize(longer, SIZE) > width) lines.push(word);
-    else lines[lines.length - 1] = longer;
-  }
-  return lines;
-}
 
 /** One mark on a ground of the piece's colour, to a scale that is said; how high it is, mm. */
 function drawMark(page: PDFPage, plan: MarkPlan, job: Job, shop: Shop, top: number, font: PDFFont): number {
@@ -95,7 +85,7 @@ export async function pdfReport(job: Job, plan: JobPlan, shop: Shop, parts: read
     room(14);
     y -= 3;
     write(heading, true, SIZE + 1.5);
-    for (const line of lines) for (const one of broken(line, font, (sheet.width - 2 * MARGIN) * PT)) write(one);
+    for (const line of lines) for (const one of pdfLines(line, font, SIZE, (sheet.width - 2 * MARGIN) * PT)) write(one);
   }
   return pdf.save();
 }

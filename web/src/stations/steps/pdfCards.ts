@@ -1,6 +1,7 @@
 import { PDFDocument, rgb, StandardFonts, type PDFFont, type PDFPage } from 'pdf-lib';
 import { SHEETS, type Sheet } from '@kolleta/core/fit';
 import type { CareCard } from '@kolleta/core/words';
+import { pdfLines } from '../../frame/pdfLines';
 import { plain, PT } from '../../frame/pdfPlain';
 
 /** Cards on a sheet: two beside each other, three above each other. */
@@ -11,20 +12,6 @@ const [MARGIN, INNER] = [8, 6];
 const SIZES = [3.4, 3.1, 2.8, 2.5, 2.2, 1.9];
 const INK = rgb(0.13, 0.19, 0.18);
 const LINE = rgb(0.62, 0.6, 0.55);
-
-/** Words broken into lines of a width, mm. */
-function linesOf(text: string, font: PDFFont, size: number, width: number): string[] {
-  const lines: string[] = [];
-  let line = '';
-  for (const word of plain(text).split(' ')) {
-    const longer = line === '' ? word : `${line} ${word}`;
-    if (line !== '' && font.widthOfTextAtSize(longer, size * PT) > width * PT) {
-      lines.push(line);
-      line = word;
-    } else line = longer;
-  }
-  return [...lines, line];
-}
 
 interface Written {
   readonly text: string;
@@ -49,7 +36,11 @@ function drawCard(
 ): void {
   const [w, h] = [width! - 2 * INNER, height! - 2 * INNER];
   const broken = (size: number) =>
-    wordsOf(card).map(({ text, bold, above }) => ({ lines: linesOf(text, bold ? fonts.bold : fonts.plain, size, w), bold, above }));
+    wordsOf(card).map(({ text, bold, above }) => ({
+      lines: pdfLines(text, bold ? fonts.bold : fonts.plain, size * PT, w * PT),
+      bold,
+      above,
+    }));
   const tall = (size: number) => broken(size).reduce((sum, { lines, above }) => sum + (lines.length + above) * size * 1.3, 0);
   const size = SIZES.find((one) => tall(one) <= h) ?? SIZES.at(-1)!;
   let y = top! - INNER;
