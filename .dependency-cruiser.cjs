@@ -17,6 +17,7 @@ const rooms = [
   'calendars',
   'cost',
   'logbook',
+  'learning',
   'plan',
   'jobFile',
   'stockList',

@@ -1,7 +1,8 @@
 import { DEMO_START, demoWorkshop } from '../core/test/sampleJobs';
 import { writeWorkshopFile } from '../core/src/jobFile';
 import type { WorkEvent } from '../core/src/job';
-import { learntFrom, logOf } from '../core/src/logbook';
+import { logOf } from '../core/src/logbook';
+import { learntFrom } from '../core/src/learning';
 import { atMost, median, timed, type Figure } from './figure';
 import { inBrowser } from './inBrowser';
 

@@ -1,5 +1,5 @@
 import type { Recipe, WorkStep } from '../finish';
-import { dryingLearnt, factorFor, type Learnt } from '../logbook';
+import { dryingLearnt, factorFor, type Learnt } from '../learning';
 import type { Job, StepOf } from '../job';
 import type { LayerPlan } from './steps';
 

@@ -16,7 +16,8 @@ import {
   type StepId,
   type WorkEvent,
 } from '../job';
-import { learntFrom, lostOf, stepFacts, withBehind, type Learnt } from '../logbook';
+import { lostOf, stepFacts, withBehind } from '../logbook';
+import { learntFrom, type Learnt } from '../learning';
 import {
   HORIZON_DAYS,
   joinedWindows,

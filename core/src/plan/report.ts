@@ -2,7 +2,7 @@ import type { Cost, CostLine } from '../cost';
 import { pieceOf } from '../cost';
 import { TECHNIQUES } from '../facts';
 import { unitWord } from '../gather';
-import { tookByJob } from '../logbook';
+import { tookByJob } from '../learning';
 import { isTimed, standing, type Job, type Shop, type WorkEvent } from '../job';
 import { formatDate } from '../schedule';
 import { careCards } from '../words';

@@ -17,7 +17,7 @@ import {
   type TapePieces,
   type TapeUses,
 } from '../tape';
-import { gripFactor, type Learnt } from '../logbook';
+import { gripFactor, type Learnt } from '../learning';
 import { guarded, isTaped, type Film, type Id, type Job, type Mark, type Reading, type Shop } from '../job';
 import { pressOf, tapingOf, type FittedLayer, type Recipe, type RecipeLayer, type SnipsAbout, type TapeAbout } from '../finish';
 import { recipeFor } from '../techniques';

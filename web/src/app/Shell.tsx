@@ -135,7 +135,16 @@ function Room({ state }: { state: WorkshopState }) {
 function useKeys(state: WorkshopState, open: (what: 'help' | 'find') => void): void {
   const navigate = useNavigate();
   const id = useMatch('/job/:id/*')?.params.id;
-  const places: Record<string, string> = { b: '/', j: '/jobs', d: '/week', q: '/quick', s: '/stock', l: '/logbook', p: '/practice', w: '/workshop' };
+  const places: Record<string, string> = {
+    b: '/',
+    j: '/jobs',
+    d: '/week',
+    q: '/quick',
+    s: '/stock',
+    l: '/logbook',
+    p: '/practice',
+    w: '/workshop',
+  };
   useSingleKeys((key) => {
     const job = state.jobs.find((j) => j.id === id);
     const station = job && /^[1-9]$/.test(key) ? stationsOf(job)[Number(key) - 1] : undefined;

@@ -1,4 +1,4 @@
-import { factorFor, lastTimeOf, lastTimeWords, learntBecause } from '@kolleta/core/logbook';
+import { factorFor, lastTimeOf, lastTimeWords, learntBecause } from '@kolleta/core/learning';
 import type { WorkStep } from '@kolleta/core/finish';
 import { formatDuration } from '@kolleta/core/units';
 import { useWorkshop } from '../storage/useWorkshop';

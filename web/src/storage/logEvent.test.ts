@@ -4,7 +4,7 @@ import { filmTaken, standing, type Shop } from '@kolleta/core/job';
 import { testStep } from '../../../core/test/steps';
 import { setClock, now } from './clock';
 import { db } from './db';
-import { dryingLearnt, learntFrom } from '@kolleta/core/logbook';
+import { dryingLearnt, learntFrom } from '@kolleta/core/learning';
 import { amendEvent, finishStep, logDried, logForgotten, reverseEvents, startStep } from './logEvent';
 
 const step = (more: Partial<WorkStep> = {}): WorkStep => testStep('j/weed', { kind: 'weed', hands: 12, ...more });

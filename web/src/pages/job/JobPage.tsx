@@ -118,9 +118,7 @@ export function JobPage() {
                 value={job.wantedAs ?? 'packed'}
                 options={[
                   { value: 'packed', label: 'packed' },
-                  ...(job.piece.shape.kind !== 'flat' && isWashed(job.piece)
-                    ? [{ value: 'filled' as const, label: 'ready to be filled' }]
-                    : []),
+                  ...(job.piece.use.drink ? [{ value: 'filled' as const, label: 'ready to be filled' }] : []),
                   { value: 'washed', label: isWashed(job.piece) ? 'ready to wash' : 'ready for water' },
                 ]}
                 onChange={(as) => edit(setAt(['wantedAs'], as), 'Say what it is wanted as')}

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { copyJob, nameOfCopy, type Job } from '@kolleta/core/job';
-import { tookByJob, type Took } from '@kolleta/core/logbook';
+import { tookByJob, type Took } from '@kolleta/core/learning';
 import { formatDate } from '@kolleta/core/schedule';
 import { counted, formatDuration, plural } from '@kolleta/core/units';
 import { FrontView } from '../../drawing/FrontView';

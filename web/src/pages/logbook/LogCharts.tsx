@@ -2,7 +2,7 @@ import { scaleLinear } from 'd3-scale';
 import type { ReactNode } from 'react';
 import { STEP_KINDS } from '@kolleta/core/facts';
 import type { Shop } from '@kolleta/core/job';
-import type { FilmWeek, WorkTally } from '@kolleta/core/logbook';
+import type { FilmWeek, WorkTally } from '@kolleta/core/learning';
 import { formatDate } from '@kolleta/core/schedule';
 import { capital, counted, formatDuration } from '@kolleta/core/units';
 import { useSize } from '../../ui/useSize';

@@ -1,6 +1,7 @@
 import { useMemo, useState } from 'react';
 import { dayOf } from '@kolleta/core/schedule';
-import { filmByWeek, learntFrom, logOf, logTotals, spoilageByCause, workTallies, type LogRecord } from '@kolleta/core/logbook';
+import { logOf, logTotals, type LogRecord } from '@kolleta/core/logbook';
+import { filmByWeek, learntFrom, spoilageByCause, workTallies } from '@kolleta/core/learning';
 import { counted, formatDuration } from '@kolleta/core/units';
 import { LogList } from '../../frame/LogList';
 import { download, fileName } from '../../storage/download';

@@ -1,6 +1,6 @@
 import { scaleLog } from 'd3-scale';
 import { LEARNING } from '@kolleta/core/facts';
-import { factorText, factorWords, type Factor, type Learnt } from '@kolleta/core/logbook';
+import { factorText, factorWords, type Factor, type Learnt } from '@kolleta/core/learning';
 import type { Shop } from '@kolleta/core/job';
 import { logForgotten, reverseEvents } from '../../storage/logEvent';
 import { plainly } from '../../storage/plainly';

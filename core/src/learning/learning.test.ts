@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { LEARNING } from '../facts';
 import { PAINT_CAME_OFF, STAYED_ON_LINER, type StepOf, type WorkEvent } from '../job';
 import { dryingLearnt, factorFor, gripFactor, learntFrom } from './learning';
-import { workedMinutes } from './workedTime';
+import { workedMinutes } from '../logbook';
 
 type Ended = Extract<WorkEvent, { kind: 'done' }>;
 let count = 0;
