@@ -10,7 +10,9 @@ const SCREENS = [
   '/begin',
   '/logbook',
   '/practice',
-  ...['measure', 'draw', 'fit', 'cut', 'weed', 'tape', 'prepare', 'place', 'paint', 'cure', 'log', 'price'].map((s) => `/job/honour-board/${s}`),
+  ...['measure', 'draw', 'fit', 'cut', 'weed', 'tape', 'prepare', 'place', 'paint', 'cure', 'log', 'price'].map(
+    (s) => `/job/honour-board/${s}`,
+  ),
   '/job/regatta-prizes/fit',
 ];
 

@@ -2,7 +2,9 @@ import { expect, openStation, reading, test } from './workshop';
 
 test('the ribbon tells packed time, latest start and slack', async ({ page }) => {
   await openStation(page, 'regatta-prizes', 'fit');
-  await expect(page.getByRole('img', { name: /^Time of Regatta prizes: .* packed Tue 1 Dec 1[45]:\d\d, wanted Fri 4 Dec 17:00/ })).toBeVisible();
+  await expect(
+    page.getByRole('img', { name: /^Time of Regatta prizes: .* packed Tue 1 Dec 1[45]:\d\d, wanted Fri 4 Dec 17:00/ }),
+  ).toBeVisible();
   // header, ribbon and stations leave the rest of the screen to the drawing and its answer
   await page.setViewportSize({ width: 1280, height: 800 });
   expect((await page.getByRole('region', { name: 'Fit, drawing' }).boundingBox())!.y).toBeLessThanOrEqual(190);
