@@ -41,6 +41,11 @@ describe('the log', () => {
     expect(logOf([...events, count], 'a')).toHaveLength(1);
     expect(logOf([...events, count, { id: 'x', at: 9, kind: 'reversed', event: 'c' }])).toHaveLength(2);
   });
+  it('says which film a step took, and how much of it', () => {
+    const cut: WorkEvent = { id: 'two-film', at: 5, kind: 'cut', job: 'b', step: 'b/two', film: 'white', length: 62 };
+    expect(logOf([...events, cut])[0]).toMatchObject({ title: 'two', used: { film: 'white', length: 62 } });
+    expect(logOf([...events, cut])[1]!.used).toBeUndefined();
+  });
   it('adds up planned and actual', () => expect(logTotals(logOf(events))).toEqual({ planned: 13, actual: 24, timed: 2, wrong: 1 }));
   it('leaves out of it what was not timed, and of older entries what is just as planned', () => {
     const untimed = { ...done('four', 7, 30, 30), timed: false } as WorkEvent;

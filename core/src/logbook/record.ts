@@ -29,6 +29,8 @@ export interface LogRecord {
   readonly count?: { readonly stock: StockKindId; readonly was: number; readonly is: number };
   /** What went wrong. */
   readonly what?: string;
+  /** Film that it took: which, and mm of it. */
+  readonly used?: { readonly film: Id; readonly length: number };
   readonly note?: string;
   /** A small picture, as it stands in a page. */
   readonly photo?: string;
@@ -46,6 +48,8 @@ function notedTitle(event: WorkEvent): string | undefined {
   return undefined;
 }
 
+const usedOf = ({ film, length }: Extract<WorkEvent, { kind: 'cut' }>): NonNullable<LogRecord['used']> => ({ film, length });
+
 const aboutWords = ({ film, ground, technique, tape }: StepOf): string =>
   [film && FILM_KINDS[film].name, ground && GROUNDS[ground].name, technique && TECHNIQUES[technique].name, tape && TAPE_KINDS[tape].name]
     .filter((word) => word !== undefined)
@@ -54,7 +58,10 @@ const aboutWords = ({ film, ground, technique, tape }: StepOf): string =>
 /** The log of the workshop or of one job, newest first. Reversed entries are left out. */
 export function logOf(events: readonly WorkEvent[], job?: JobId): LogRecord[] {
   const photos = photosOf(events);
-  return standing(events)
+  const all = standing(events);
+  // the film that a step took is in the log beside it
+  const cuts = new Map(all.flatMap((event) => (event.kind === 'cut' ? [[`${event.step} ${event.at}`, event] as const] : [])));
+  return all
     .flatMap((event): LogRecord[] => {
       if (event.kind === 'counted' && job === undefined) {
         const { id, at, name, reason, stock, was, is } = event;
@@ -94,6 +101,7 @@ export function logOf(events: readonly WorkEvent[], job?: JobId): LogRecord[] {
           timed: isTimed(event),
           outcome: event.kind,
           note,
+          ...(cuts.has(`${event.step} ${at}`) ? { used: usedOf(cuts.get(`${event.step} ${at}`)!) } : {}),
           ...(photos.has(id) ? { photo: photos.get(id)! } : {}),
           ...(event.of ? { about: aboutWords(event.of) } : {}),
           ...(event.kind === 'wrong'

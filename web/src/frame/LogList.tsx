@@ -100,6 +100,12 @@ export function LogList({
               Went wrong: {record.what.toLowerCase()}.{record.note ? ` ${record.note}` : ''}
             </p>
           )}
+          {record.used && (
+            <p className="text-[0.9rem]">
+              Used {formatLength(record.used.length, shop.lengths, { digits: 0 })} of{' '}
+              {shop.films.find(({ id }) => id === record.used?.film)?.name ?? 'film that is gone'}.
+            </p>
+          )}
           {record.outcome === 'done' && record.note && <p className="text-[0.9rem]">Noted: {record.note}</p>}
           {record.photo && <img src={record.photo} alt={`Picture of: ${record.title}`} className="mt-1 max-h-44 rounded" />}
           {putting === record.event && <PutRight record={record} onClose={() => setPutting(undefined)} />}
