@@ -70,7 +70,7 @@ test('the log: what it taught and forgets, an entry put right with a picture, fo
   await expect(now).toContainText('you noted: Lift the tails first.');
 });
 
-test('the price: for twelve and for one, what would make it cheaper, tax, and a quote of the whole order as PDF', async ({
+test('the price: for three, for one and for a run of 24, what would make it cheaper, tax, and a quote of the whole order as PDF', async ({
   page,
   context,
 }) => {
@@ -79,6 +79,16 @@ test('the price: for twelve and for one, what would make it cheaper, tax, and a 
   const price = page.getByRole('region', { name: 'Price', exact: true });
   await expect(price).toContainText(/€\d+\.\d\d.*each, €\d+\.\d\d for all 3/, { timeout: 60_000 });
   await expect(price).toContainText(/Made alone, one would be €\d+\.\d\d/);
+  // a run of 24, and one of its length typed badly
+  await expect(price).toContainText(/A run of .*would be €\d+\.\d\d each/s, { timeout: 60_000 });
+  const run = price.getByRole('textbox', { name: 'Pieces of another run' });
+  await expect(run).toHaveValue('24');
+  await run.fill('a dozen');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('alert')).toBeVisible();
+  await run.fill('12');
+  await page.keyboard.press('Enter');
+  await expect(price).toContainText(/would be €\d+\.\d\d each, €\d+\.\d\d in all/, { timeout: 60_000 });
   const total = async () => Number(/each, €([\d.]+) for all/.exec((await price.textContent())!)![1]);
   const before = await total();
   await price.getByRole('textbox', { name: /^Blank piece/ }).fill('4.50');

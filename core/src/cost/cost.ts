@@ -1,6 +1,6 @@
 import { PRICING, type SupplyUnit } from '../facts';
 import type { UsedUp } from '../gather';
-import type { Id, Job, Shop, Tape } from '../job';
+import type { Id, Job, Shop, StepId, Tape } from '../job';
 import type { WorkStep } from '../finish';
 import type { Money } from '../units';
 
@@ -46,8 +46,10 @@ export interface TapeUsed {
 
 /** What a job takes. */
 export interface CostWork {
-  readonly job: Pick<Job, 'count' | 'blank' | 'given'>;
+  readonly job: Pick<Job, 'count' | 'blank'>;
   readonly steps: readonly WorkStep[];
+  /** Who does each step, as it is planned; nobody by name where there is one pair of hands. */
+  readonly by: ReadonlyMap<StepId, readonly Id[]>;
   readonly tapes: readonly TapeUsed[];
   readonly used: readonly UsedUp[];
   /** How far the knife goes, mm. */
@@ -83,13 +85,16 @@ const tapeLines = (tapes: readonly TapeUsed[]): CostLine[] =>
     amount: Math.round(((length * tape.width * tape.price) / 1e6) * Math.min(1, uses > 0 ? lifts / uses : 1)),
   }));
 
-/** Hands by who does it: those who were given a step by hand at their own rate, the rest at that of the workshop. */
+/** Hands by who does it: those with a rate of their own at that, all others at that of the workshop. Where two are needed, both are paid. */
 function handLines(work: CostWork, { rate, people = [] }: CostShop): CostLine[] {
   const minutes = new Map<Id | undefined, number>();
   for (const step of work.steps) {
-    const given = work.job.given?.find((one) => one.step === step.id)?.who;
-    const who = people.find(({ id, rate: own }) => id === given && own !== undefined)?.id;
-    minutes.set(who, (minutes.get(who) ?? 0) + step.hands);
+    // machines are planned beside the hands
+    const by = (work.by.get(step.id) ?? []).filter((id) => people.some((person) => person.id === id));
+    for (const doer of by.length > 0 ? by : [undefined]) {
+      const who = people.find(({ id, rate: own }) => id === doer && own !== undefined)?.id;
+      minutes.set(who, (minutes.get(who) ?? 0) + step.hands);
+    }
   }
   return [...minutes].map(([who, taken]) => {
     const person = people.find(({ id }) => id === who);

@@ -1,3 +1,4 @@
+import { PRICING } from '../facts';
 import type { Money } from '../units';
 import { counted, formatMoney, plural } from '../units';
 import type { Cost } from './cost';
@@ -67,6 +68,6 @@ export function quoteText(
     ...(taxPercent > 0 ? [`Without tax: ${money(net)}`, `Tax ${taxPercent} %: ${money(tax)}`] : []),
     `${kind === 'quote' ? 'In all' : 'To pay'}: ${money(total)}`,
     ...(ready === undefined ? [] : [kind === 'quote' ? `Can be packed by ${ready}.` : `Packed ${ready}.`]),
-    ...(kind === 'quote' ? ['Holds for 30 days.'] : []),
+    ...(kind === 'quote' ? [`Holds for ${PRICING.holds} days.`] : []),
   ];
 }

@@ -1,5 +1,6 @@
 export * from './blanks';
 export * from './cautions';
+export * from './drilling';
 export * from './drying';
 export * from './faces';
 export * from './fact';

@@ -13,4 +13,11 @@ export const PRICING = {
   /** Until the log knows better, so many steps in a hundred are done again, weighed like so many runs. */
   again: 0.03,
   againRuns: 20,
+  /** A mark is tried so much smaller; what saves less than this share of the price is not worth a word. */
+  smaller: 0.1,
+  worth: 0.01,
+  /** Pieces of a run that a price is compared with, until another number is asked for. */
+  run: 24,
+  /** Days for which a quote holds. */
+  holds: 30,
 } as const;

@@ -42,6 +42,10 @@ export function standing(events: readonly WorkEvent[]): WorkEvent[] {
     .toSorted((a, b) => a.at - b.at || Number(b.kind === 'started') - Number(a.kind === 'started'));
 }
 
+/** Events without their pictures: nobody plans by those. */
+export const withoutPhotos = (events: readonly WorkEvent[]): WorkEvent[] =>
+  events.map((event) => (event.kind === 'amended' && event.photo ? { ...event, photo: undefined } : event));
+
 /** The newest picture of each entry that has one. */
 export function photosOf(events: readonly WorkEvent[]): ReadonlyMap<Id, string> {
   return new Map(

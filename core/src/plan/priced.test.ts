@@ -6,7 +6,7 @@ import { costOf, pieceOf, shareAgain, type CostWork } from '../cost';
 import { PRICING } from '../facts';
 import type { WorkStep } from '../finish';
 import { applyPatch } from '../job';
-import { priced } from './priced';
+import { cheaperWays, priced } from './priced';
 
 const { shop, jobs, events } = demoWorkshop();
 const step = (hands: number, area: number, film = 'white-gloss'): WorkStep => ({
@@ -17,6 +17,7 @@ const step = (hands: number, area: number, film = 'white-gloss'): WorkStep => ({
 const workOf = (hands: number, area: number, knife: number, more: Partial<CostWork> = {}): CostWork => ({
   job: { count: 3 },
   steps: [step(hands, area)],
+  by: new Map(),
   tapes: [],
   used: [],
   knife,
@@ -60,9 +61,18 @@ describe('a price', () => {
     const lines = costOf(workOf(30, 100_000, 0), shop, 0).lines;
     expect(lines.find(({ kind }) => kind === 'film')?.amount).toBe(145);
     expect(lines.find(({ kind }) => kind === 'hands')?.amount).toBe(1200);
-    const people = [{ id: 'ann', name: 'Ann', rate: 3000 }];
-    const given = costOf(workOf(30, 0, 0, { job: { count: 1, given: [{ step: 'j/cut', who: 'ann' }] } }), { ...shop, people }, 0).lines;
-    expect(given.find(({ kind }) => kind === 'hands')).toMatchObject({ name: 'Ann', amount: 1500 });
+    const people = [
+      { id: 'ann', name: 'Ann', rate: 3000 },
+      { id: 'bo', name: 'Bo' },
+    ];
+    const byAnn = costOf(workOf(30, 0, 0, { by: new Map([['j/cut', ['ann', 'roll-cutter']]]) }), { ...shop, people }, 0).lines;
+    expect(byAnn.find(({ kind }) => kind === 'hands')).toMatchObject({ name: 'Ann', amount: 1500 });
+    // a step that needs two is paid twice
+    const byTwo = costOf(workOf(30, 0, 0, { by: new Map([['j/cut', ['ann', 'bo']]]) }), { ...shop, people }, 0).lines;
+    expect(byTwo.flatMap(({ kind, name, amount }) => (kind === 'hands' ? [[name, amount]] : []))).toEqual([
+      ['Ann', 1500],
+      ['Work', 1200],
+    ]);
   });
   it('the rate of what goes wrong nears what the log says, and is what is usual without one', () => {
     expect(shareAgain(0, 0)).toBeCloseTo(PRICING.again, 12);
@@ -75,16 +85,38 @@ describe('the price of a job of the demo', () => {
   const faces = shippedFaces();
   const own = jobs.find(({ id }) => id === 'bailer-buckets')!;
   const found = priced(own, shop, events, DEMO_START, faces)!;
+  const ways = cheaperWays(own, shop, events, DEMO_START, faces);
   it('falls a piece with the run, and each way said to be cheaper is, by just so much', () => {
     expect(pieceOf(found.cost)).toBeLessThan(pieceOf(found.one));
     expect(found.one.count).toBe(1);
-    expect(found.ways.length).toBeGreaterThan(0);
-    for (const { patch, cost, less } of found.ways.filter(({ kind }) => kind !== 'offcut')) {
+    expect(ways.length).toBeGreaterThan(0);
+    for (const { patch, cost, less } of ways.filter(({ kind }) => kind !== 'offcut')) {
       expect(less).toBeGreaterThan(0);
       expect(found.cost.total - cost.total).toBe(less);
       // what the button does is what was priced
       expect(priced(applyPatch(own, patch).document, shop, events, DEMO_START, faces)!.cost.total).toBe(cost.total);
     }
+  });
+  it('is dearer in dearer hands, as the steps are planned and given', () => {
+    const people = [
+      { id: 'ann', name: 'Ann', rate: 3000 },
+      { id: 'bo', name: 'Bo', rate: 3000 },
+    ];
+    const hands = (from: typeof shop, job = own) =>
+      priced(job, from, events, DEMO_START, faces)!.cost.lines.filter(({ kind }) => kind === 'hands');
+    const planned = hands({ ...shop, people });
+    expect(planned.every(({ name }) => name === 'Ann' || name === 'Bo')).toBe(true);
+    const sum = (lines: typeof planned) => lines.reduce((all, { amount }) => all + amount, 0);
+    expect(sum(planned)).toBeGreaterThan(sum(hands(shop)));
+    const given = [{ step: `${own.id}/pack`, who: 'bo' }];
+    const packed =
+      found.cost.lines.length > 0 && hands({ ...shop, people: [people[0]!, { ...people[1]!, rate: 60_000 }] }, { ...own, given });
+    expect(packed && packed.find(({ name }) => name === 'Bo')!.amount).toBeGreaterThan(0);
+  });
+  it('is compared with another run, which costs what a job of so many pieces does', () => {
+    const { run, cost } = priced(own, shop, events, DEMO_START, faces, 24)!;
+    expect(run).toEqual(priced({ ...own, count: 24 }, shop, events, DEMO_START, faces)!.cost);
+    expect(pieceOf(run!)).toBeLessThan(pieceOf(cost));
   });
   it('names what has no price in stock, and does not pass over it', () => {
     const bare = { ...shop, paints: shop.paints.map(({ price: _, ...paint }) => paint) };
@@ -101,7 +133,7 @@ describe('the price of a job of the demo', () => {
       films: shop.films.map(({ pieces: _, ...film }) => ({ ...film, pieces: some })),
     });
     const door = jobs.find(({ id }) => id === 'tankards')!;
-    const offcut = (own: typeof shop) => priced(door, own, events, DEMO_START, faces)!.ways.find(({ kind }) => kind === 'offcut');
+    const offcut = (own: typeof shop) => cheaperWays(door, own, events, DEMO_START, faces).find(({ kind }) => kind === 'offcut');
     const saved = offcut(withOffcut(pieces))!;
     expect(saved.patch).toEqual([]);
     expect(saved.cost.lines.some(({ kind }) => kind === 'film')).toBe(false);
@@ -110,6 +142,7 @@ describe('the price of a job of the demo', () => {
   });
   it('is none where nothing is planned; what a blank costs counts for each', () => {
     expect(priced({ ...own, marks: [] }, shop, events, DEMO_START, faces)).toBeUndefined();
+    expect(cheaperWays({ ...own, marks: [] }, shop, events, DEMO_START, faces)).toEqual([]);
     const sign = plateJob(textMark('Skerry'), { count: 5 });
     const bare = priced(sign, shop, [], DEMO_START, faces)!.cost;
     const blanks = priced({ ...sign, blank: 350 }, shop, [], DEMO_START, faces)!.cost;

@@ -1,7 +1,7 @@
 import type { Faces } from '../artwork';
 import { costOf, shareAgain, type Cost, type CostWork } from '../cost';
 import { layOnPiece, type FilmLayout } from '../cut';
-import { TECHNIQUES } from '../facts';
+import { PRICING, TECHNIQUES } from '../facts';
 import { asMade, otherWays } from '../fit';
 import { usedUp } from '../gather';
 import { applyPatch, standing, type Id, type Job, type JobId, type Patch, type Shop, type WorkEvent } from '../job';
@@ -10,10 +10,11 @@ import { Memo } from './memo';
 import { planWorkshop, type JobPlan } from './planWorkshop';
 
 /** What a planned job takes, for its price. */
-export function costWork(job: Job, plan: Pick<JobPlan, 'recipe' | 'layers' | 'layouts'>, shop: Shop): CostWork {
+export function costWork(job: Job, plan: Pick<JobPlan, 'recipe' | 'layers' | 'layouts' | 'schedule'>, shop: Shop): CostWork {
   return {
     job,
     steps: plan.recipe.steps,
+    by: new Map(plan.schedule.steps.map(({ step, by = [] }) => [step.id, by])),
     tapes: plan.layers.flatMap(({ choice, pieces, lifts }) =>
       choice && pieces ? [{ tape: choice.tape, length: pieces.length, lifts, uses: pieces.pieces * pieces.usesEach }] : [],
     ),
@@ -40,17 +41,14 @@ export interface CheaperWay {
   readonly less: number;
 }
 
-/** The price of a job, for its pieces and for one, and what would make it cheaper. */
+/** The price of a job, for its pieces, for one and for another run. */
 export interface Priced {
   readonly cost: Cost;
   readonly one: Cost;
-  readonly ways: readonly CheaperWay[];
+  /** Of so many as were asked for beside. */
+  readonly run?: Cost;
 }
 
-/** So much smaller a mark is tried. */
-const SMALLER = 0.9;
-/** A way that saves less than this share is not worth a word. */
-const WORTH = 0.01;
 /** So many pieces of film are tried, and so few rounds each: whether all of it finds room is all that is asked. */
 const MOST_PIECES = 12;
 const ROUNDS = 2;
@@ -82,7 +80,7 @@ function changesOf(job: Job, plan: JobPlan, shop: Shop): { kind: CheaperWay['kin
             patch: fixed.map(({ mark, fitted }) => ({
               op: 'set' as const,
               path: ['marks', mark.id, 'size'],
-              value: { mode: 'width', width: Math.round(fitted.width * SMALLER * 10) / 10 },
+              value: { mode: 'width', width: Math.round(fitted.width * (1 - PRICING.smaller) * 10) / 10 },
             })) as Patch,
           },
         ]
@@ -95,44 +93,63 @@ function changesOf(job: Job, plan: JobPlan, shop: Shop): { kind: CheaperWay['kin
   return [...lifts, ...smaller, ...ways];
 }
 
-/**
- * The price of a job as if nothing of it were done yet, for its pieces and for one alone, and what would make it cheaper, the most first. Ways that
- * bring a
- * stop which it does not have now are left out.
- *
- * @param events the log: its minutes and its rate of what goes wrong count
- */
-export function priced(
-  job: Job,
-  shop: Shop,
-  events: readonly WorkEvent[],
-  now: number,
-  faces: Faces,
-  memo = new Memo(),
-): Priced | undefined {
+/** A job planned for its price, as if nothing of it were done yet; nothing where there is nothing to cut. */
+type Trial = (job: Job) => { readonly cost: Cost; readonly plan: JobPlan } | undefined;
+
+function trialIn(shop: Shop, events: readonly WorkEvent[], now: number, faces: Faces): Trial {
+  const memo = new Memo();
   const again = againRate(events);
-  const whole = (one: Job): { cost: Cost; plan: JobPlan } | undefined => {
-    const trial = { ...one, id: TRIAL, closed: false, given: undefined, pins: undefined };
+  return (job) => {
+    const given = job.given?.map(({ step, who }) => ({ step: `${TRIAL}${step.slice(job.id.length)}`, who }));
+    const trial = { ...job, id: TRIAL, closed: false, given, pins: undefined };
     const plan = planWorkshop([trial], shop, events, now, faces, memo, { effort: 'whole' }).jobs.get(TRIAL);
     if (!plan || plan.aside || plan.layers.length === 0) return undefined;
-    return { plan, cost: costOf({ ...costWork(trial, plan, shop), job: { ...job, count: one.count } }, shop, again) };
+    return { plan, cost: costOf({ ...costWork(trial, plan, shop), job }, shop, again) };
   };
+}
+
+/**
+ * The price of a job as if nothing of it were done yet, for its pieces, for one alone and for another run.
+ *
+ * @param events the log: its minutes and its rate of what goes wrong count
+ * @param run how many more pieces are asked for, to compare
+ */
+export function priced(job: Job, shop: Shop, events: readonly WorkEvent[], now: number, faces: Faces, run?: number): Priced | undefined {
+  const trial = trialIn(shop, events, now, faces);
+  const cost = trial(job)?.cost;
+  if (!cost) return undefined;
+  const one = job.count === 1 ? cost : (trial({ ...job, count: 1 })?.cost ?? cost);
+  const other = run === undefined ? undefined : trial({ ...job, count: run })?.cost;
+  return { cost, one, ...(other ? { run: other } : {}) };
+}
+
+/** What is saved where films come from an offcut that is paid for. */
+function onOffcuts(job: Job, { cost, plan }: NonNullable<ReturnType<Trial>>, shop: Shop, again: number): CheaperWay[] {
+  const films = filmsOnOffcuts(plan.layouts, shop);
+  const paid = { ...shop, films: shop.films.map((film) => (films.includes(film.id) ? { ...film, price: 0 } : film)) };
+  const then = costOf({ ...costWork(job, plan, shop), job }, paid, again);
+  const less = cost.total - then.total;
+  const names = shop.films.filter(({ id }) => films.includes(id)).map(({ name }) => name);
+  return less > 0
+    ? [{ kind: 'offcut', label: `Cut ${names.join(', ')} from an offcut that is paid for`, patch: [], cost: then, less }]
+    : [];
+}
+
+/**
+ * What would make a job cheaper, the most first: each change is planned and priced. Ways that bring a stop which it does not have now are left out.
+ *
+ * @param events as for `priced`
+ */
+export function cheaperWays(job: Job, shop: Shop, events: readonly WorkEvent[], now: number, faces: Faces): CheaperWay[] {
+  const trial = trialIn(shop, events, now, faces);
   const stops = ({ readings }: JobPlan) => readings.filter(({ verdict, id }) => verdict === 'stop' && id !== 'date').length;
-  const base = whole(job);
-  if (!base) return undefined;
-  const one = job.count === 1 ? base : whole({ ...job, count: 1 });
+  const base = trial(job);
+  if (!base) return [];
   const ways = changesOf(job, base.plan, shop).flatMap((change): CheaperWay[] => {
-    const made = whole(applyPatch(job, change.patch).document);
+    const made = trial(applyPatch(job, change.patch).document);
     if (!made || stops(made.plan) > stops(base.plan)) return [];
     const less = base.cost.total - made.cost.total;
-    return less > WORTH * base.cost.total ? [{ ...change, cost: made.cost, less }] : [];
+    return less > PRICING.worth * base.cost.total ? [{ ...change, cost: made.cost, less }] : [];
   });
-  const onOffcuts = filmsOnOffcuts(base.plan.layouts, shop);
-  const bare = { ...shop, films: shop.films.map((film) => (onOffcuts.includes(film.id) ? { ...film, price: 0 } : film)) };
-  const offcut = costOf({ ...costWork(job, base.plan, shop), job }, bare, again);
-  const less = base.cost.total - offcut.total;
-  const names = shop.films.filter(({ id }) => onOffcuts.includes(id)).map(({ name }) => name);
-  const cut: CheaperWay[] =
-    less > 0 ? [{ kind: 'offcut', label: `Cut ${names.join(', ')} from an offcut that is paid for`, patch: [], cost: offcut, less }] : [];
-  return { cost: base.cost, one: (one ?? base).cost, ways: [...ways, ...cut].toSorted((a, b) => b.less - a.less) };
+  return [...ways, ...onOffcuts(job, base, shop, againRate(events))].toSorted((a, b) => b.less - a.less);
 }

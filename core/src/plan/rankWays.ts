@@ -49,11 +49,12 @@ interface Around {
   readonly events: readonly WorkEvent[];
   readonly now: number;
   readonly faces: Faces;
-  readonly memo: Memo;
+  /** What was worked out for each technique: a fact of its use changes little of it. */
+  readonly memos: Map<TechniqueId, Memo>;
 }
 
 /** How a job would go by each technique that the shop has what it takes for. */
-function measured(job: Job, { shop, events, now, faces, memo }: Around): Measured[] {
+function measured(job: Job, { shop, events, now, faces, memos }: Around): Measured[] {
   const again = againRate(events);
   const all = new Set(job.marks.map(({ technique }) => technique));
   const own = [...all].flatMap((technique) => (all.size === 1 ? [{ technique, job }] : []));
@@ -61,6 +62,8 @@ function measured(job: Job, { shop, events, now, faces, memo }: Around): Measure
   const ways = [...own, ...otherWays(job, shop).filter(({ technique }) => !isNow(technique))];
   return ways.flatMap(({ technique, job: made }): Measured[] => {
     const trial: Job = { ...made, id: TRIAL, closed: false, deadline: undefined, pins: undefined, given: undefined, overrides: [] };
+    const memo = memos.get(technique) ?? new Memo();
+    memos.set(technique, memo);
     const plan = planWorkshop([trial], shop, events, now, faces, memo).jobs.get(TRIAL);
     if (!plan || plan.aside) return [];
     const stops = plan.readings.filter(({ verdict }) => verdict === 'stop');
@@ -162,7 +165,7 @@ function otherFacts(job: Job): { fact: string; job: Job }[] {
  */
 export function rankWays(job: Job, shop: Shop, events: readonly WorkEvent[], now: number, faces: Faces): WayRanking {
   if (job.marks.length === 0) return { ways: [] };
-  const around = { shop, events, now, faces, memo: new Memo() };
+  const around = { shop, events, now, faces, memos: new Map<TechniqueId, Memo>() };
   const ranked = (one: Job) => scored(measured(one, around), one, shop.currency);
   const ways = ranked(job);
   const first = ways.find(({ score }) => score > 0)?.technique;

@@ -1,11 +1,12 @@
 import { nextTrial } from '../cut';
-import { CUT_OUTCOMES, type CutOutcome } from '../facts';
+import { CUT_OUTCOMES, DRILL_TONES, DRILLING, type CutOutcome } from '../facts';
 import { oneOf, type Drill } from './round';
 
 /** How a cut with a force comes out where so much is right: drawn from its ratio to it. */
 const outcomeOf = (force: number, right: number): CutOutcome => {
   const ratio = force / right;
-  return ratio < 0.92 ? 'notThrough' : ratio <= 1.08 ? 'clean' : ratio <= 1.35 ? 'scored' : 'linerCut';
+  const { through, scores, cuts } = DRILLING.blade;
+  return ratio < through ? 'notThrough' : ratio <= scores ? 'clean' : ratio <= cuts ? 'scored' : 'linerCut';
 };
 
 /** Reading test cuts: what the last one says, and what is tried next. */
@@ -13,12 +14,16 @@ export const blade: Drill = {
   name: 'Set the blade',
   about: 'Read a test cut, and say what to try next.',
   round: (random) => {
-    const right = 7 + Math.floor(random() * 14);
-    const colour = oneOf(['#efe3c8', '#b4bcbd', '#d98e16'], random);
+    const { least, most, begins } = DRILLING.blade;
+    const right = least + Math.floor(random() * (most - least + 1));
+    const { colour } = oneOf(
+      DRILL_TONES.filter(({ light }) => light),
+      random,
+    );
     const tests: { force: number; outcome: CutOutcome }[] = [];
     // the ladder as far as it has come, and never to its end
     const steps = 1 + Math.floor(random() * 3);
-    let force = Math.max(2, Math.round(right * oneOf([0.5, 0.7, 1.3, 1.6], random)));
+    let force = Math.max(2, Math.round(right * oneOf(begins, random)));
     for (let i = 0; i < steps; i++) {
       const outcome = i === steps - 1 && random() < 0.25 ? oneOf(['torn', 'oneSide'] as const, random) : outcomeOf(force, right);
       tests.push({ force, outcome });

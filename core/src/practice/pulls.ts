@@ -1,38 +1,29 @@
-import { COATS, type CoatId } from '../facts';
+import { COATS, DRILL_PAINTS, DRILL_ROOMS } from '../facts';
 import { dryingTimes, pullWindow } from '../finish';
 import type { PullAt } from '../job';
+import { PULL_WORDS } from '../words';
 import { formatDuration, formatTemperature } from '../units';
 import { oneOf, type Drill } from './round';
 
-const PAINTS: readonly CoatId[] = ['acrylic', 'chalkPaint', 'sprayEnamel'];
-const SCHOOLS: readonly { at: PullAt; said: string }[] = [
-  { at: 'halfDry', said: 'half dry' },
-  { at: 'nearlyDry', said: 'nearly dry' },
-  { at: 'dry', said: 'dry' },
-];
-const ROOMS = [
-  { celsius: 18, humidity: 0.61 },
-  { celsius: 24, humidity: 0.4 },
-  { celsius: 13, humidity: 0.75 },
-  { celsius: 21, humidity: 0.5 },
-] as const;
+const SCHOOLS: readonly PullAt[] = ['halfDry', 'nearlyDry', 'dry'];
 
 /** When to pull a stencil, by the paint, the room and the school. */
 export const pulls: Drill = {
   name: 'When to pull',
   about: 'How long after the last coat the stencil comes off.',
   round: (random, { temperatures }) => {
-    const coat = oneOf(PAINTS, random);
-    const room = oneOf(ROOMS, random);
+    const coat = oneOf(DRILL_PAINTS, random);
+    const room = oneOf(DRILL_ROOMS, random);
     const school = oneOf(SCHOOLS, random);
+    const said = PULL_WORDS[school];
     const times = dryingTimes(coat, room);
-    const { least, most = Infinity } = pullWindow(school.at, times);
+    const { least, most = Infinity } = pullWindow(school, times);
     const end = Math.min(most, least * 2);
     const best = Math.round((least + Math.min(most, least * 1.5)) / 2);
     const until = most === Infinity ? '' : ` and not after ${formatDuration(Math.round(most))}`;
     return {
-      topic: `${COATS[coat].name}, ${school.said}`,
-      question: `Two coats of ${COATS[coat].name} at ${formatTemperature(room.celsius, temperatures)} and ${Math.round(room.humidity * 100)} %. You pull when it is ${school.said}: how long after the last coat?`,
+      topic: `${COATS[coat].name}, ${said}`,
+      question: `Two coats of ${COATS[coat].name} at ${formatTemperature(room.celsius, temperatures)} and ${Math.round(room.humidity * 100)} %. You pull when it is ${said}: how long after the last coat?`,
       scene: { kind: 'clock', ...room, touchDry: times.touchDry, recoat: times.recoat },
       ask: { kind: 'slide', least: 0, most: Math.max(60, Math.ceil((end * 1.6) / 30) * 30), start: 0, step: 1, unit: 'min' },
       judge: (answer) => {
@@ -47,7 +38,7 @@ export const pulls: Drill = {
         return {
           right,
           best,
-          why: `${why} In this room it is ${school.said} from ${formatDuration(Math.round(least))}${until}: touch dry after ${formatDuration(Math.round(times.touchDry))}.`,
+          why: `${why} In this room it is ${said} from ${formatDuration(Math.round(least))}${until}: touch dry after ${formatDuration(Math.round(times.touchDry))}.`,
         };
       },
     };

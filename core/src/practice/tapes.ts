@@ -1,28 +1,10 @@
-import { FILM_KINDS, GROUNDS, TAPE_KINDS, type FilmFinish, type FilmKindId, type GroundId, type TapeKindId } from '../facts';
+import { DRILL_FILMS, DRILL_GROUNDS, DRILL_TAPES, FILM_KINDS, GROUNDS, TAPE_KINDS, type GroundId, type TapeKindId } from '../facts';
 import { surfaceOf } from '../blanks';
 import type { Piece } from '../job';
 import { gripWindow, tapeUses } from '../tape';
+import { capital } from '../units';
 import { oneOf, type Drill } from './round';
 
-const FILMS: readonly { kind: FilmKindId; finish: FilmFinish; colour: string }[] = [
-  { kind: 'permanent', finish: 'gloss', colour: '#fbfbf8' },
-  { kind: 'permanent', finish: 'matt', colour: '#22302f' },
-  { kind: 'removable', finish: 'matt', colour: '#d98e16' },
-  { kind: 'glitter', finish: 'glitter', colour: '#ad3f27' },
-];
-const ON: readonly { ground: GroundId; colour: string }[] = [
-  { ground: 'glass', colour: '#cfdcdc' },
-  { ground: 'glazedCeramic', colour: '#f3efe6' },
-  { ground: 'powderCoat', colour: '#22302f' },
-  { ground: 'chalkboard', colour: '#2c3331' },
-  { ground: 'stainedWood', colour: '#8a5f36' },
-];
-const TAPES: readonly { tape: TapeKindId; use: number }[] = [
-  { tape: 'paperLow', use: 1 },
-  { tape: 'clearMedium', use: 1 },
-  { tape: 'clearMedium', use: 5 },
-  { tape: 'clearStrong', use: 1 },
-];
 const NONE = 'none';
 const idOf = ({ tape, use }: { tape: TapeKindId; use: number }) => `${tape}:${use}`;
 
@@ -37,35 +19,35 @@ export const tapes: Drill = {
   name: 'Which tape',
   about: 'What lifts the film off its liner and still lets go on the piece.',
   round: (random) => {
-    const film = oneOf(FILMS, random);
-    const on = oneOf(ON, random);
+    const film = oneOf(DRILL_FILMS, random);
+    const on = oneOf(DRILL_GROUNDS, random);
     const surface = surfaceOf(pieceOf(on), [], 'fresh');
     const window = gripWindow({ kind: film.kind, finish: film.finish, surface, sheet: false, daysCut: 0 });
     const works = new Map(
-      TAPES.map((one) => {
+      DRILL_TAPES.map((one) => {
         const { from, to = 0 } = tapeUses(one.tape, window, film.finish);
         return [idOf(one), from !== undefined && one.use >= from && one.use <= to] as const;
       }),
     );
     const right = [...works].filter(([, fits]) => fits).map(([id]) => id);
-    const grip = (one: (typeof TAPES)[number]) => tapeUses(one.tape, window, film.finish).grips[one.use - 1] ?? 0;
+    const grip = (one: (typeof DRILL_TAPES)[number]) => tapeUses(one.tape, window, film.finish).grips[one.use - 1] ?? 0;
     const name = GROUNDS[on.ground].name;
     return {
       topic: `${FILM_KINDS[film.kind].name} on ${name}`,
-      question: `${FILM_KINDS[film.kind].name.replace(/^./, (c) => c.toUpperCase())}, ${film.finish}, on ${name}. Which tape do you take?`,
+      question: `${capital(FILM_KINDS[film.kind].name)}, ${film.finish}, on ${name}. Which tape do you take?`,
       scene: { kind: 'layers', film: `${film.finish} ${FILM_KINDS[film.kind].name}`, colour: film.colour, on: name, ground: on.colour },
       ask: {
         kind: 'choose',
         answers: [
-          ...TAPES.map((one) => ({
+          ...DRILL_TAPES.map((one) => ({
             id: idOf(one),
-            label: `${TAPE_KINDS[one.tape].name.replace(/^./, (c) => c.toUpperCase())}, ${one.use === 1 ? 'fresh' : `lifted ${one.use - 1} times before`}`,
+            label: `${capital(TAPE_KINDS[one.tape].name)}, ${one.use === 1 ? 'fresh' : `lifted ${one.use - 1} times before`}`,
           })),
           { id: NONE, label: 'None of these' },
         ],
       },
       judge: (answer) => {
-        const chosen = TAPES.find((one) => idOf(one) === answer);
+        const chosen = DRILL_TAPES.find((one) => idOf(one) === answer);
         const best = right[0] ?? NONE;
         const fits = right.length === 0 ? answer === NONE : works.get(String(answer)) === true;
         const why = !chosen

@@ -21,7 +21,18 @@ import { ringsOf } from '@kolleta/core/geometry';
 import type { TechniqueId } from '@kolleta/core/facts';
 import { inspectPlaces, otherWays, overlapsOn, type InspectionMap } from '@kolleta/core/fit';
 import type { Film, FilmPiece, Job, JobId, KeptLayout, Machine, Shape, Shop, Tape, WorkEvent } from '@kolleta/core/job';
-import { Memo, planWorkshop, priced, rankWays, type MarkPlan, type Plan, type Priced, type WayRanking } from '@kolleta/core/plan';
+import {
+  Memo,
+  cheaperWays,
+  planWorkshop,
+  priced,
+  rankWays,
+  type MarkPlan,
+  type Plan,
+  type CheaperWay,
+  type Priced,
+  type WayRanking,
+} from '@kolleta/core/plan';
 import type { Stands } from '@kolleta/core/schedule';
 import { tapePlan, type Lift, type TapeBudget, type TapePlan } from '@kolleta/core/tape';
 import { faces, needFace, needWholeFaces, wholeFaces } from './faceStore';
@@ -76,10 +87,15 @@ const planner = {
     const rings = (plan?.marks ?? []).flatMap(({ flat }) => flat.flatMap((layer) => ringsOf(layer.region)));
     return { aside: plan?.aside !== undefined, points: rings.reduce((sum, ring) => sum + ring.length, 0), rings: rings.length };
   },
-  /** What a job costs and is to be sold for, and what would make it cheaper. */
-  async priced(job: Job, shop: Shop, events: WorkEvent[], now: number): Promise<Priced | undefined> {
+  /** What would make a job cheaper. */
+  async cheaperWays(job: Job, shop: Shop, events: WorkEvent[], now: number): Promise<CheaperWay[]> {
     await Promise.allSettled([...new Set(facesIn([{ ...job, closed: false }]))].map((id) => needFace(id, shop.faces)));
-    return priced(job, shop, events, now, faces);
+    return cheaperWays(job, shop, events, now, faces);
+  },
+  /** What a job costs and is to be sold for. */
+  async priced(job: Job, shop: Shop, events: WorkEvent[], now: number, run?: number): Promise<Priced | undefined> {
+    await Promise.allSettled([...new Set(facesIn([{ ...job, closed: false }]))].map((id) => needFace(id, shop.faces)));
+    return priced(job, shop, events, now, faces, run);
   },
   /** Which technique is the best for a job's piece and use. */
   async rankWays(job: Job, shop: Shop, events: WorkEvent[], now: number): Promise<WayRanking> {

@@ -1,5 +1,5 @@
 import { proxy } from 'comlink';
-import type { Job, JobId, Shop, WorkEvent } from '@kolleta/core/job';
+import { withoutPhotos, type Job, type JobId, type Shop, type WorkEvent } from '@kolleta/core/job';
 import type { Plan } from '@kolleta/core/plan';
 import type { Stands } from '@kolleta/core/schedule';
 import type { Planner } from './planner.worker';
@@ -57,7 +57,7 @@ class NewestWins {
     for (;;) {
       const { jobs, shop, now, whole, stands } = request;
       // nobody plans by pictures
-      const events = request.events.map((event) => (event.kind === 'amended' && event.photo ? { ...event, photo: undefined } : event));
+      const events = withoutPhotos(request.events);
       let current: Job | undefined;
       try {
         const plan = await plannerWorker.call((planner, alive) => {

@@ -6,21 +6,11 @@ import { benchOfState, keepBench } from '../storage/benchCache';
 import { now } from '../storage/clock';
 import { keepStanding, standsFor } from '../storage/standing';
 import { useWorkshop, type WorkshopState } from '../storage/useWorkshop';
+import { numberOf } from './numberOf';
 import { requestPlan } from './plannerClient';
 
 /** Timers longer than this are set again when they ring: browsers take no more. */
 const LONGEST_TIMER_MS = 6 * 3_600_000;
-
-const revisions = new WeakMap<object, number>();
-let lastRevision = 0;
-/** A number for a state of the workshop: the same object, the same number. */
-function revisionOf(state: object): number {
-  const known = revisions.get(state);
-  if (known !== undefined) return known;
-  lastRevision += 1;
-  revisions.set(state, lastRevision);
-  return lastRevision;
-}
 
 /** The next moment at which the plan says something else: a wait is over, a step is due. */
 function nextTurn(plan: Plan, at: number): number | undefined {
@@ -35,7 +25,7 @@ const benchShown = (state: WorkshopState): boolean => /^(#\/?)?$/.test(location.
 
 /** The query for the plan of a state of the workshop; `turn` counts the waits that ended since. */
 export const planQuery = (state: WorkshopState, turn: number) => ({
-  queryKey: ['plan', revisionOf(state), turn],
+  queryKey: ['plan', numberOf(state), turn],
   queryFn: () =>
     requestPlan('workshop', {
       ...{ jobs: state.jobs, shop: state.shop, events: state.events, now: now() },

@@ -2,7 +2,7 @@ import { removeAt, setAt, type Shop } from '@kolleta/core/job';
 import { formatSpans, parseSpans } from '@kolleta/core/schedule';
 import { editShop } from '../../storage/editShop';
 import { newId } from '../../storage/newId';
-import { Choice, Sentence, TextWord, Typed } from '../../ui/tokens';
+import { Choice, MoneyWord, Sentence, TextWord, Typed } from '../../ui/tokens';
 
 type Person = NonNullable<Shop['people']>[number];
 
@@ -87,6 +87,13 @@ export function PeopleCard({ shop }: { shop: Shop }) {
                   'Change somebody’s hours',
                 )
               }
+            />
+            ; an hour of theirs counts{' '}
+            <MoneyWord
+              label={`An hour of ${person.name}`}
+              value={person.rate ?? shop.rate}
+              currency={shop.currency}
+              onChange={(rate) => editShop(setAt(['people', person.id, 'rate'], rate), 'Change what somebody’s hour counts')}
             />
             .{' '}
             {people.length > 1 && (

@@ -4,16 +4,19 @@ import { PRICING } from '@kolleta/core/facts';
 import { removeAt, setAt, type Shop } from '@kolleta/core/job';
 import { materialWords, type CheaperWay } from '@kolleta/core/plan';
 import { counted, formatDuration, formatMoney } from '@kolleta/core/units';
+import { useState } from 'react';
 import { Link } from 'react-router';
 import { editShop } from '../../storage/editShop';
 import { plainly } from '../../storage/plainly';
-import { AmountWord, MoneyWord, Sentence } from '../../ui/tokens';
-import { usePriced } from '../../workers/pricing';
+import { AmountWord, CountWord, MoneyWord, Sentence } from '../../ui/tokens';
+import { useCheaper, usePriced } from '../../workers/pricing';
 import { DrawingHead, StationLayout, type StationProps } from '../../frame/station';
 import { PriceStrip } from './PriceStrip';
 import { QuoteCard } from './QuoteCard';
 import { ReportCard } from './ReportCard';
 
+/** No job has more pieces. */
+const MOST_RUN = 500;
 type Pricing = NonNullable<Shop['pricing']>;
 const usual: Pricing = { overhead: PRICING.overhead, margin: PRICING.margin, tax: PRICING.tax, knifeMetre: PRICING.knifeMetre };
 
@@ -77,15 +80,21 @@ function Parts({ lines, count, shop }: { lines: readonly CostLine[]; count: numb
 /** What would make it cheaper, each with what it saves. */
 function Cheaper({
   ways,
+  failed,
   job,
   count,
   currency,
   edit,
-}: { ways: readonly CheaperWay[]; job: string; count: number; currency: string } & Pick<StationProps, 'edit'>) {
+}: { ways: readonly CheaperWay[] | undefined; failed: Error | null; job: string; count: number; currency: string } & Pick<
+  StationProps,
+  'edit'
+>) {
   return (
     <section className="sheet px-4 py-3" aria-label="What would make it cheaper">
       <h2 className="text-[0.98rem] font-bold">What would make it cheaper</h2>
-      {ways.length === 0 ? (
+      {!ways ? (
+        <p className="text-[0.92rem]">{failed ? plainly(failed) : 'Trying it otherwise…'}</p>
+      ) : ways.length === 0 ? (
         <p className="text-[0.92rem]">Nothing that was tried: lifting it otherwise, a tenth smaller, another technique.</p>
       ) : (
         <ul className="flex flex-col gap-1.5">
@@ -114,7 +123,11 @@ function Cheaper({
 
 /** What a job costs and is to be sold for, where it goes, and what would make it cheaper. */
 export function PriceStation({ job, plan, shop, edit }: StationProps) {
-  const { priced, busy, error } = usePriced(job);
+  const [asked, setAsked] = useState<number>(PRICING.run);
+  // beyond its list pieces have no words: they would cost too little
+  const run = job.list ? undefined : asked;
+  const { priced, busy, error } = usePriced(job, run);
+  const cheaper = useCheaper(job);
   const money = (amount: number) => formatMoney(amount, shop.currency);
   const pricing = shop.pricing ?? usual;
   const price = (part: Partial<Pricing>) =>
@@ -125,7 +138,7 @@ export function PriceStation({ job, plan, shop, edit }: StationProps) {
     <>
       <DrawingHead title="Where the price goes" text={`for a piece, to one scale; as if nothing of it were done yet`} />
       <div className={busy ? 'opacity-60' : ''} aria-busy={busy}>
-        <PriceStrip cost={cost} one={priced.one} currency={shop.currency} />
+        <PriceStrip cost={cost} one={priced.one} run={priced.run} currency={shop.currency} />
         <Parts lines={cost.lines} count={cost.count} shop={shop} />
       </div>
     </>
@@ -141,9 +154,29 @@ export function PriceStation({ job, plan, shop, edit }: StationProps) {
         <p>
           {cost
             ? `${cost.count === 1 ? 'for the piece' : `each, ${money(pieceOf(cost) * cost.count)} for all ${cost.count}`}${cost.tax > 0 ? `, ${money(cost.tax)} of it tax` : ''}.`
-            : 'No price yet.'}
+            : busy
+              ? 'Working it out…'
+              : 'No price yet.'}
           {cost && priced.one && cost.count > 1 ? ` Made alone, one would be ${money(pieceOf(priced.one))}.` : ''}
         </p>
+        {cost && run !== undefined && (
+          <Sentence>
+            A run of{' '}
+            <CountWord
+              label="Pieces of another run"
+              value={asked}
+              least={1}
+              most={MOST_RUN}
+              onChange={(count) => {
+                setAsked(count);
+                return Promise.resolve(0);
+              }}
+            />{' '}
+            {priced.run?.count === asked
+              ? `would be ${money(pieceOf(priced.run))} each, ${money(pieceOf(priced.run) * asked)} in all.`
+              : 'is being worked out…'}
+          </Sentence>
+        )}
         {unpriced.length > 0 && (
           <p className="border-accent mt-1.5 border-l-4 pl-2 text-[0.9rem]">
             Not counted, for want of a price in your{' '}
@@ -181,7 +214,7 @@ export function PriceStation({ job, plan, shop, edit }: StationProps) {
           .
         </Sentence>
       </div>
-      {priced && <Cheaper ways={priced.ways} job={job.id} count={job.count} currency={shop.currency} edit={edit} />}
+      {cost && <Cheaper ways={cheaper.ways} failed={cheaper.error} job={job.id} count={job.count} currency={shop.currency} edit={edit} />}
       {cost && <QuoteCard job={job} shop={shop} edit={edit} cost={cost} />}
       <ReportCard job={job} plan={plan} shop={shop} cost={cost} />
     </StationLayout>

@@ -16,10 +16,10 @@ const GROUPS: readonly { name: string; kinds: readonly CostKind[]; fill: string 
 
 const ROW = 66;
 
-/** Where the price of a piece goes, of the run and of one alone, to one scale of money. */
-export function PriceStrip({ cost, one, currency }: { cost: Cost; one: Cost; currency: string }) {
+/** Where the price of a piece goes, of its job, of one alone and of another run, to one scale of money. */
+export function PriceStrip({ cost, one, run, currency }: { cost: Cost; one: Cost; run: Cost | undefined; currency: string }) {
   const [ref, size] = useSize<HTMLDivElement>();
-  const rows = cost.count > 1 ? [cost, one] : [cost];
+  const rows = [cost, ...(cost.count > 1 ? [one] : []), ...(run && run.count !== cost.count && run.count > 1 ? [run] : [])];
   const width = size?.width ?? 0;
   const x = scaleLinear()
     .domain([0, Math.max(...rows.map(({ total, count }) => total / count))])
@@ -37,7 +37,7 @@ export function PriceStrip({ cost, one, currency }: { cost: Cost; one: Cost; cur
             return (
               <g key={i} transform={`translate(0 ${i * ROW})`} fill="var(--color-base-content)" fontSize={14}>
                 <text x={2} y={16}>
-                  {row.count > 1 ? `each of ${row.count}` : cost.count > 1 ? 'one alone' : 'one piece'}:{' '}
+                  {row.count > 1 ? `each of ${row.count}` : rows.length > 1 ? 'one alone' : 'one piece'}:{' '}
                   {formatMoney(Math.ceil(row.total / row.count), currency)}
                 </text>
                 {groups.map(({ name, kinds, fill }) => {

@@ -10,6 +10,7 @@ import { MmRect } from '../../drawing/MmRect';
 import { DrawingHead, MarkTabs, Readings, StationLayout, type StationProps } from '../../frame/station';
 import { Choice, Sentence } from '../../ui/tokens';
 import { StepCards } from '../../frame/StepCards';
+import { TapeTaught } from './TapeTaught';
 import { DayTape, useDayTape } from './DayTape';
 import { GripChart } from './GripChart';
 import { OtherTapes } from './OtherTapes';
@@ -98,6 +99,7 @@ export function TapeStation({ job, plan, shop, edit, fix, mark, chooseMark }: St
               {formatLength(pieces.length, system, { digits: 0 })} off the roll.
               {choice.dull > 0 ? ` Press it on clean cloth or glass ${times(choice.dull)} first.` : ''}
             </p>
+            <TapeTaught film={film} tape={choice.tape.kind} job={job} />
             {mark && (
               <>
                 <Sentence className="text-[0.97rem]!">
