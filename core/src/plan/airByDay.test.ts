@@ -29,6 +29,15 @@ describe('a day with other air', () => {
     expect(damp.packed!).toBeGreaterThanOrEqual(usual.packed!);
     expect(dry.packed!).toBeLessThanOrEqual(usual.packed!);
   });
+  it('that is colder puts off what the finished piece has to cure for, and a warmer one brings it forward', () => {
+    const cold = (celsius: number) =>
+      ['2026-12-03', '2026-12-04', '2026-12-05'].map((one, i) => ({ id: `c${i}`, day: one, celsius, humidity: 0.5 }));
+    const last = (plan: ReturnType<typeof planned>) => Math.max(...plan.care.map(({ until }) => until));
+    expect(last(usual)).toBeGreaterThan(Date.parse('2026-12-05T00:00:00Z'));
+    expect(last(planned(cold(6)))).toBeGreaterThan(last(usual));
+    expect(last(planned(cold(28)))).toBeLessThan(last(usual));
+    expect(last(planned(cold(shop.climate.celsius)))).toBe(last(usual));
+  });
   it('makes slower whatever the room makes slower, and nothing else', () => {
     const at = (more: Partial<Shop>) =>
       [...planWorkshop(jobs, { ...shop, ...more }, events, DEMO_START, faces, memo).jobs.values()].flatMap(({ recipe }) => recipe.steps);

@@ -21,6 +21,10 @@ function pacesOf({ airOn = [], climate, hours }: Pick<Shop, 'airOn' | 'climate' 
   return paces;
 }
 
+/** On which days to come coats and adhesive cure slower or faster than in the usual room: cures go by the temperature alone. */
+export const curesOn = (shop: Pick<Shop, 'airOn' | 'climate' | 'hours'>, now: number): readonly Pace[] =>
+  pacesOf(shop, now).get('adhesive') ?? [];
+
 /** Tells the waits of steps how the air of the days to come makes them longer or shorter. */
 export function withAir(shop: Pick<Shop, 'airOn' | 'climate' | 'hours'>, now: number): (steps: readonly WorkStep[]) => readonly WorkStep[] {
   if (!shop.airOn?.length) return (steps) => steps;

@@ -276,7 +276,7 @@ describe('the demo workshop', () => {
 describe('a date', () => {
   it('that is of the first wash counts the days that adhesive or sealer need before', () => {
     const { shop, jobs, events } = demoWorkshop();
-    const planned = (wantedAs: 'packed' | 'washed', deadline: string) => {
+    const planned = (wantedAs: 'packed' | 'filled' | 'washed', deadline: string) => {
       const changed = jobs.map((job) => (job.id === 'regatta-prizes' ? { ...job, wantedAs, deadline: Date.parse(deadline) } : job));
       return planWorkshop(changed, shop, events, DEMO_START, faces).jobs.get('regatta-prizes')!.schedule;
     };
@@ -289,6 +289,9 @@ describe('a date', () => {
     expect([hours >= 72, hours < 90]).toEqual([true, true]);
     expect(washed.ready).toBeGreaterThanOrEqual(Math.max(...washed.care.map(({ until }) => until)));
     expect(planned('washed', '2026-12-05T17:00:00Z').late).toBe(false);
+    // film on the outside minds no drink inside: it is filled before it is washed
+    const filled = planned('filled', '2026-12-03T17:00:00Z');
+    expect([filled.late, filled.ready]).toEqual([false, packed.packed]);
   });
 });
 

@@ -31,7 +31,7 @@ import {
   type Stands,
 } from '../schedule';
 import { formatLength, MINUTE_MS } from '../units';
-import { withAir } from './airByDay';
+import { curesOn, withAir } from './airByDay';
 import { benchOf, type Bench } from './bench';
 import { cutAgainOf } from './cutAgain';
 import { filmOf, sharedLayouts, type FilmPart, type FilmSoFar } from './film';
@@ -258,6 +258,7 @@ export function planWorkshop(
     ),
     pinned: new Map(some.flatMap(({ job }) => (job.pins ?? []).map(({ step, at }): [StepId, number] => [step, at]))),
     room: roomOn(shop.rack),
+    cures: curesOn(shop, now),
     given: new Map(some.flatMap(({ job }) => (job.given ?? []).map(({ step, who }): [StepId, Id] => [step, who]))),
     order: shop.order,
     stands,

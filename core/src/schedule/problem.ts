@@ -1,5 +1,5 @@
 import { MINUTE_MS } from '../units';
-import type { CareWait, Lag, WorkStep } from '../finish';
+import type { CareWait, Lag, Pace, WorkStep } from '../finish';
 import { WORKDAY, type Need } from '../facts';
 import type { Id, JobId, StepId } from '../job';
 import { joinedWindows, type Window } from './calendar';
@@ -52,6 +52,8 @@ export interface Problem {
   readonly pinned?: ReadonlyMap<StepId, number>;
   /** So many pieces dry at a time; as many as there are where it is not said. */
   readonly room?: number | undefined;
+  /** Days on which the room cures coats slower or faster than it usually does. */
+  readonly cures?: readonly Pace[];
   /** Who was given a step by hand: nobody else does it. */
   readonly given?: ReadonlyMap<StepId, Id>;
   /** Where steps stood in the plan before: what need not move stays there. */

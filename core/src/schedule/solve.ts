@@ -6,7 +6,7 @@ import { endOf } from './cost';
 import { bestSchedule } from './bestSchedule';
 import { placeSteps } from './placeSteps';
 import { GRAIN_MS, handsOf, type JobToPlace, type PlacedStep, type Placement, type Problem, type Solution, type Solver } from './problem';
-import { waitOver } from './waitOver';
+import { minutesAfter, waitOver } from './waitOver';
 
 /** A job in time. */
 export interface JobSchedule {
@@ -103,7 +103,7 @@ function holdupOf(alone: Placement, now: number): Holdup {
 }
 
 /** A placed job, described: when it is packed, how much of its time is spare, what holds it up, and what goes on afterwards. */
-function describe(job: JobToPlace, placement: Placement, windows: readonly Window[], { fixed, now }: Problem): JobSchedule {
+function describe(job: JobToPlace, placement: Placement, windows: readonly Window[], { fixed, now, cures }: Problem): JobSchedule {
   const packed = endOf(placement)!;
   const found = placeSteps(job.steps, windows, now, fixed, now);
   const alone = 'unplaced' in found ? placement : found;
@@ -115,14 +115,14 @@ function describe(job: JobToPlace, placement: Placement, windows: readonly Windo
     const from = at.get(wait.after)?.end;
     return from === undefined
       ? []
-      : [{ coat: wait.coat, then: wait.then, packed: wait.packed, from, until: from + wait.minutes * MINUTE_MS }];
+      : [{ coat: wait.coat, then: wait.then, packed: wait.packed, from, until: minutesAfter(from, wait.minutes, cures) }];
   });
   const late = job.deadline !== undefined && packed > job.deadline;
   return {
     job: job.job,
     steps: placement.steps,
     packed,
-    ready: packed + (job.readyAfter ?? 0) * MINUTE_MS,
+    ready: minutesAfter(packed, job.readyAfter ?? 0, cures),
     late,
     latestStart: latest,
     slack: latest !== undefined && Number.isFinite(next) ? (latest - next) / MINUTE_MS : undefined,
