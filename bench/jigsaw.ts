@@ -1,4 +1,4 @@
-import { freeEnd, nestedLength, Separation, skyline, startByOutlines, type NestPart } from '../core/src/cut';
+import { checkNesting, freeEnd, nestedLength, NestingSearch, skyline, startByOutlines, type NestPart } from '../core/src/cut';
 import { applyToRegion, boxRegion, intersection, numbersFrom, regionArea, rotation, type Region } from '../core/src/geometry';
 import { demoShop } from '../core/test/sampleJobs';
 import { type Figure } from './figure';
@@ -50,10 +50,13 @@ export function jigsawFigures(): Figure[] {
       const start = startByOutlines(parts, sheet, OPTIONS, { rounds: 24, seed }, laid);
       // as two workers look at once: each has the whole time of a core
       const lengths = [laid, start].map((from, i) => {
-        const search = new Separation(parts, sheet, OPTIONS, from, seed + i * 100);
+        const search = new NestingSearch(parts, sheet, OPTIONS, from, seed + i * 100, i === 0 ? 'asItIs' : 'corners');
         const until = performance.now() + seconds * 1000;
         while (performance.now() < until) search.round();
-        return search.length < Infinity ? nestedLength({ nested: search.nested() }, parts) : nestedLength(start, parts);
+        const found = { nested: search.nested(), tooLarge: [] };
+        const faults = checkNesting(found, parts, [sheet], OPTIONS);
+        if (faults.length > 0) throw new Error(faults.join('; '));
+        return nestedLength(found, parts);
       });
       return (100 * HEIGHT) / Math.min(...lengths);
     });

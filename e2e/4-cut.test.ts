@@ -225,6 +225,31 @@ test('an offcut that holds only some is cut from first; the others stay, for the
   await expect(from).toContainText('From the roll,');
   await from.getByRole('button', { name: /holds 2 of 12/ }).click();
   await expect(from).toContainText('2 of 12 marks find room');
+  // they move aside, and one more finds room
+  const card = page.getByRole('region', { name: 'Lay it out tighter' });
+  await expect(card).toContainText('It holds 2 of 12');
+  await card.getByRole('button', { name: 'Look for room for more' }).click();
+  await expect(card.getByRole('status')).toContainText(/It holds [3-9] of 12/, { timeout: 30_000 });
+  await card.getByRole('button', { name: 'Stop and keep the best' }).click();
+  await expect(page.getByText(/^Kept: the offcut holds \d of 12 now/)).toBeVisible();
+  await expect(card).toContainText(/It holds [3-9] of 12/);
+  await card.getByRole('button', { name: 'As at first' }).click();
+  await expect(card).toContainText('It holds 2 of 12');
+  // laid by hand it stays so, and over the edge it does not go
+  const part = page.getByRole('button', { name: /Arrow keys move it/ }).first();
+  const placeOf = async () => (await part.getAttribute('transform'))!;
+  const before = await placeOf();
+  await part.focus();
+  await page.keyboard.press('ArrowRight');
+  await expect(part).toHaveAccessibleName(/stays where it lies/);
+  await expect(part).toHaveAttribute('aria-busy', 'false');
+  await planned(page);
+  expect(await placeOf()).not.toBe(before);
+  const byHand = await placeOf();
+  await kept(page);
+  await page.reload();
+  await from.getByRole('button', { name: /holds 2 of 12/ }).click();
+  await expect.poll(placeOf).toBe(byHand);
   const download = page.waitForEvent('download');
   await page.getByRole('button', { name: /Save the cut file/ }).click();
   expect((await textOf(await download)).match(/<g>/g)).toHaveLength(2);

@@ -18,14 +18,20 @@ import {
   type Point,
   type Region,
 } from '../geometry';
-import type { Film, FilmPiece, Machine } from '../job';
+import type { Film, FilmPiece, KeptLayout, Machine } from '../job';
 import {
+  asLaid,
   checkNesting,
+  copyKey,
+  fillFrugally,
+  FillSearch,
   fillSheet,
   largestBoxIn,
   layOnPiece,
   layoutFilm,
   leftOf,
+  lyingOf,
+  partsKeyOn,
   pieceSheet,
   withRelief,
   type CutPart,
@@ -94,11 +100,63 @@ describe('parts on a sheet of any outline', () => {
           const round = fillSheet(parts, sheet, OPTIONS, { rounds: 1, seed }, held);
           for (const one of held) expect(round.nested).toContainEqual(one);
           expect(faults(parts, sheet, round.nested)).toEqual([]);
+          // looked for on, it never holds less, and what is held stays
+          const locked = new Set(held.map(copyKey));
+          const looked = () => {
+            const search = new FillSearch(parts, sheet, OPTIONS, found.nested, seed, undefined, locked);
+            for (let k = 0; k < 3; k++) search.round();
+            return search;
+          };
+          const search = looked();
+          expect([search.faults(), faults(parts, sheet, search.nested())]).toEqual([[], []]);
+          expect(search.area).toBeGreaterThan(found.area - 1e-6);
+          expect(looked().nested()).toEqual(search.nested());
+          for (const one of held) {
+            const now = search.nested().find((other) => copyKey(other) === copyKey(one))!;
+            one.place.forEach((n, i) => expect(now.place[i]).toBeCloseTo(n, 6));
+          }
+          expect(faults(parts, sheet, fillFrugally(parts, sheet, OPTIONS, seed))).toEqual([]);
         },
       ),
       { numRuns: 25 },
     );
   }, 120_000);
+  it('find room for one more where others move aside, and a larger one takes the place of a smaller', () => {
+    // two bars that lie in the way of a third
+    const bars = [{ region: box(60, 18), copies: 3 }];
+    const sheet = sheetOf(box(68, 74));
+    const at = (y: number, copy: number) => ({ part: 0, copy, sheet: 0, place: [1, 0, 0, 1, 4, y] as const });
+    const begun = [at(14, 0), at(42, 1)];
+    expect(fillSheet(bars, sheet, OPTIONS, { rounds: 1, seed: 1 }, begun).nested).toHaveLength(2);
+    const search = new FillSearch(bars, sheet, OPTIONS, begun, 1);
+    for (let k = 0; k < 60 && search.nested().length < 3; k++) search.round();
+    expect([search.nested().length, search.faults(), search.round()]).toEqual([3, [], false]);
+    const discs = [
+      { region: disc(15), copies: 1 },
+      { region: disc(17), copies: 1 },
+    ];
+    const round = sheetOf(box(42, 42));
+    const small = new FillSearch(discs, round, OPTIONS, [{ part: 0, copy: 0, sheet: 0, place: [1, 0, 0, 1, 20, 20] }], 1);
+    for (let k = 0; k < 60 && small.nested()[0]!.part === 0; k++) small.round();
+    expect(small.nested().map(({ part }) => part)).toEqual([1]);
+  });
+  it('that take more film of what they need are laid first where not all find room', () => {
+    const star: Region = [
+      {
+        outer: Array.from({ length: 10 }, (_, i): Point => [
+          (i % 2 ? 8 : 20) * Math.cos((i * Math.PI) / 5),
+          (i % 2 ? 8 : 20) * Math.sin((i * Math.PI) / 5),
+        ]),
+        holes: [],
+      },
+    ];
+    const parts = [
+      { region: star, copies: 9 },
+      { region: disc(16), copies: 9 },
+    ];
+    const nested = fillFrugally(parts, sheetOf(box(124, 124)), OPTIONS, 1);
+    expect(nested.filter(({ part }) => part === 1)).toHaveLength(9);
+  });
   it('fill what they can: equal boxes in a box, and a disc within a ring', () => {
     // a piece is measured by cells of half a mm: a mm is left for each box
     const boxes = [{ region: box(30, 20), copies: 20 }];
@@ -126,6 +184,31 @@ describe('a sheet or an offcut in the machine', () => {
     expect(pieceSheet(film, piece(carrier.width + 1, carrier.length + 1), machine)).toBeUndefined();
     const long = { ...machine, carriers: [{ ...carrier, width: 200, length: 400 }] };
     expect(boxOf(pieceSheet(film, piece(390, 150), long)!.outline)).toEqual({ minX: 0, minY: 0, maxX: 150, maxY: 390 });
+  });
+  it('lies as it was kept, for just these marks on just this piece; else, and where it would not lie there without a fault, as at first', () => {
+    const parts: CutPart[] = [{ job: 'j', mark: 'm', name: 'Mark', copies: 5, region: box(60, 60) }];
+    const roll = layoutFilm(film, parts, [machine]);
+    const own = pieceSheet(film, piece(140, 140), machine)!;
+    const key = (sheet: Sheet, of = parts) => partsKeyOn(asLaid(film, of), sheet);
+    const lying = [
+      { part: 0, copy: 3, turn: 0, x: 34, y: 34 },
+      { part: 0, copy: 1, turn: 1, x: 105, y: 103 },
+    ];
+    const keep = (places: KeptLayout['places'], as = key(own)): KeptLayout[] => [{ id: 'k', film: film.id, parts: as, places }];
+    const laid = (kept: readonly KeptLayout[], on = piece(140, 140)) => layOnPiece([roll], on, [machine], undefined, kept)!;
+    const { layout, rest } = laid(keep(lying));
+    expect([rest, layout.unfinished]).toEqual([3, ['j']]);
+    expect(layout.parts.map(({ outline, copy, place }) => ({ part: outline, copy, ...lyingOf(place, parts[0]!.region) }))).toEqual(lying);
+    // other marks, another piece, over the edge, too near, a copy that is not wanted
+    const others = [
+      keep(lying, key(own, [{ ...parts[0]!, copies: 4 }])),
+      keep(lying, key(pieceSheet(film, piece(150, 140), machine)!)),
+      keep([{ ...lying[0]!, x: 30 }]),
+      keep([lying[0]!, { ...lying[1]!, x: 80, y: 60 }]),
+      keep([{ ...lying[0]!, copy: 5 }]),
+    ];
+    for (const kept of others) expect(laid(kept)).toEqual(laid([]));
+    expect(laid(keep(lying), piece(150, 140))).toEqual(laid([], piece(150, 140)));
   });
   it('holds as many marks as find room, and says how many do not', () => {
     const parts: CutPart[] = [{ job: 'j', mark: 'm', name: 'Mark', copies: 5, region: box(60, 60) }];

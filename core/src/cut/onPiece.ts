@@ -12,10 +12,11 @@ import {
   type Region,
 } from '../geometry';
 import { LAYOUT } from '../facts';
-import type { Film, FilmPiece, Machine } from '../job';
+import type { Film, FilmPiece, KeptLayout, Machine } from '../job';
 import { SAME_MM } from '../units';
 import { cellsOf, FreeCells } from './nest/cells';
 import { fillSheet } from './nest/fillSheet';
+import { asKeptOn, keptFor, partsKeyOn } from './nest/keptLayout';
 import { asLaid, gapOf, layoutOf, machineFor, type CutPart, type FilmLayout } from './layout';
 import { partsOf } from './layTogether';
 import type { Sheet } from './nest/sheet';
@@ -62,6 +63,7 @@ const ROUNDS = 6;
  * What was to be cut from the roll, laid on a sheet or an offcut instead: as much of it as finds room, by its true outlines.
  *
  * @param layouts of one film, as they would lie on the roll
+ * @param kept layouts that were looked for or laid by hand before: one for just these parts on just this piece is taken
  * @returns nothing where the piece does not go into the machine
  */
 export function layOnPiece(
@@ -69,6 +71,7 @@ export function layOnPiece(
   piece: FilmPiece,
   machines: readonly Machine[],
   rounds = ROUNDS,
+  kept: readonly KeptLayout[] = [],
 ): OnPiece | undefined {
   const [first] = layouts;
   if (!first) return undefined;
@@ -78,14 +81,17 @@ export function layOnPiece(
   const sheet = pieceSheet(first.film, piece, machine);
   if (!sheet) return undefined;
   const parts: CutPart[] = layouts.flatMap(partsOf);
-  const { nested } = fillSheet(asLaid(first.film, parts), sheet, { gap: gapOf(first), holdDown: LAYOUT.onCarrier }, { rounds, seed: 1 });
+  const laidOut = asLaid(first.film, parts);
+  const options = { gap: gapOf(first), holdDown: LAYOUT.onCarrier };
+  const own = kept.length > 0 ? keptFor(kept, first.film.id, partsKeyOn(laidOut, sheet), options.gap) : undefined;
+  const nested = (own && asKeptOn(own, laidOut, sheet, options)) ?? fillSheet(laidOut, sheet, options, { rounds, seed: 1 }).nested;
   const box = boxOf(sheet.outline);
   const layout = layoutOf(first.film, sheet, machine, parts, nested, { width: boxWidth(box), taken: boxHeight(box) });
   const laid = parts.map((_, p) => nested.filter(({ part }) => part === p).length);
   const unfinished = [...new Set(parts.flatMap(({ job, copies }, p) => (laid[p]! < copies ? [job] : [])))];
   const rest = parts.reduce((sum, { copies }, p) => sum + copies - laid[p]!, 0);
-  const kept = first.gap === undefined ? layout : { ...layout, gap: first.gap };
-  return { layout: unfinished.length > 0 ? { ...kept, unfinished } : kept, rest };
+  const gapped = first.gap === undefined ? layout : { ...layout, gap: first.gap };
+  return { layout: unfinished.length > 0 ? { ...gapped, unfinished } : gapped, rest };
 }
 
 /** Cells in which the largest box of what is left is looked for, mm. */

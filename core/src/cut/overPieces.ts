@@ -1,4 +1,4 @@
-import type { FilmPiece, Machine } from '../job';
+import type { FilmPiece, KeptLayout, Machine } from '../job';
 import { gapOf, layoutFilm, type CutPart, type FilmLayout } from './layout';
 import { partsOf } from './layTogether';
 import { skyline } from './nest/skyline';
@@ -27,12 +27,14 @@ const withoutLaid = (parts: readonly CutPart[], { parts: laid }: FilmLayout): Cu
  *
  * @param layouts of one film, as they would lie on the roll; at least one
  * @param pieces in the order in which they are used up
+ * @param kept layouts on pieces that were looked for before
  */
 export function overPieces(
   layouts: readonly FilmLayout[],
   pieces: readonly FilmPiece[],
   machines: readonly Machine[],
   rounds?: number,
+  kept: readonly KeptLayout[] = [],
 ): Spread {
   const [first] = layouts;
   if (!first) throw new Error('overPieces: nothing is to be cut');
@@ -43,7 +45,7 @@ export function overPieces(
     const rest = layoutFilm(first.film, parts, machines, skyline, gapOf(first));
     // what is too wide for the roll has no place there, and none here
     if (rest.parts.length === 0) break;
-    const found = layOnPiece([rest], piece, machines, rounds);
+    const found = layOnPiece([rest], piece, machines, rounds, kept);
     if (!found || found.layout.parts.length === 0) continue;
     sheets.push({ piece, layout: found.layout });
     parts = withoutLaid(partsOf(rest), found.layout);

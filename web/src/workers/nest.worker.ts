@@ -2,10 +2,12 @@ import { expose } from 'comlink';
 import {
   checkNesting,
   copyKey,
+  fillFrugally,
+  FillSearch,
   layByHand,
   nestedLength,
+  NestingSearch,
   placesOf,
-  Separation,
   skyline,
   startByOutlines,
   TURNS,
@@ -17,13 +19,17 @@ import {
   type Sheet,
   type Turning,
 } from '@kolleta/core/cut';
+import { regionArea } from '@kolleta/core/geometry';
 import type { KeptLayout } from '@kolleta/core/job';
 
-/** The best layout so far: how far along the film it reaches, mm, against that of the boxes. */
+/** The best layout so far: how far along the film it reaches, mm, against that of the boxes; on a piece, what it holds. */
 export interface NestReport {
   readonly length: number;
   readonly boxes: number;
   readonly rounds: number;
+  /** Copies that it holds, and mm² of them. */
+  readonly holds: number;
+  readonly area: number;
 }
 
 /** What is looked for a shorter layout of. */
@@ -38,45 +44,83 @@ export interface NestSearch {
   readonly turning: Turning;
 }
 
+/** What a search begins with: the layout as it is, or another by the outlines. */
+type Start = 'asItIs' | 'outlines';
+
 /** So many orders are tried for a start by outlines. */
 const STARTS = 24;
 
-let search: (NestSearch & { separation: Separation; boxes: number; before: number; rounds: number }) | undefined;
+/** A search of either kind: for less of a roll, or for more on a piece. */
+interface Looks {
+  round(): void;
+  /** The best layouts so far, the one that is wanted first. */
+  best(): readonly (readonly Nested[])[];
+}
+
+let search: (NestSearch & { looks: Looks; boxes: number; before: NestReport; rounds: number }) | undefined;
+
+const ofPiece = ({ sheet }: Pick<NestSearch, 'sheet'>): boolean => sheet.from.kind !== 'roll';
+
+/** More on a sheet or an offcut: from what lies on it, or, where nothing is to stay, from those parts that make most of it. */
+function onPiece({ parts, sheet, options, now, turning }: NestSearch, locked: ReadonlySet<string>, seed: number, from: Start): Looks {
+  const frugal = from === 'outlines' && locked.size === 0 ? fillFrugally(parts, sheet, options, seed) : now;
+  const looks = new FillSearch(parts, sheet, options, frugal, seed, TURNS[turning], locked);
+  return { round: () => looks.round(), best: () => [looks.nested()] };
+}
+
+/** Less of a roll: from the layout as it is, or from the outlines each laid at the lowest place and corner into corner. */
+function onRoll({ parts, sheet, options, now, turning }: NestSearch, locked: ReadonlySet<string>, seed: number, from: Start): Looks {
+  const asItIs = { nested: now, tooLarge: [] };
+  const stay = now.filter((one) => locked.has(copyKey(one)));
+  const start = from === 'asItIs' ? asItIs : startByOutlines(parts, sheet, options, { rounds: STARTS, seed }, asItIs, stay);
+  const corners = from === 'outlines' ? 'corners' : 'asItIs';
+  const looks = new NestingSearch(parts, sheet, options, start, seed, corners, TURNS[turning], locked);
+  return { round: () => looks.round(), best: () => [looks.gathered(), looks.nested()] };
+}
+
+const reportOf = (nested: readonly Nested[], parts: readonly NestPart[], boxes: number, rounds: number): NestReport => ({
+  ...{ boxes, rounds, length: nestedLength({ nested }, parts), holds: nested.length },
+  area: nested.reduce((sum, { part }) => sum + regionArea(parts[part]!.region), 0),
+});
+
+/** Whether one layout is better than another: on a piece it holds more, on a roll it is shorter. */
+const better = (asked: NestSearch, one: NestReport, other: NestReport): boolean =>
+  ofPiece(asked) ? one.area > other.area + 1 : one.length < other.length - 0.5;
 
 const nester = {
-  /** Begins with the layout as it is, or with the outlines each laid at the lowest place: from there other layouts are found. */
-  begin(asked: NestSearch, seed: number, from: 'asItIs' | 'outlines'): NestReport {
-    const { parts, sheet, options, now, turning } = asked;
-    const locked = new Set(asked.locked);
-    const asItIs = { nested: now, tooLarge: [] };
-    const stay = now.filter((one) => locked.has(copyKey(one)));
-    const start = from === 'asItIs' ? asItIs : startByOutlines(parts, sheet, options, { rounds: STARTS, seed }, asItIs, stay);
-    const boxes = nestedLength(skyline(parts, [sheet], options, { rounds: 1, seed }), parts);
-    const before = nestedLength(asItIs, parts);
-    search = { ...asked, separation: new Separation(parts, sheet, options, start, seed, TURNS[turning], locked), boxes, before, rounds: 0 };
-    return { length: nestedLength(start, parts), boxes, rounds: 0 };
+  /** Begins with the layout as it is, or with the outlines: from there other layouts are found. */
+  begin(asked: NestSearch, seed: number, from: Start): NestReport {
+    const { parts, sheet, options, now } = asked;
+    const looks = (ofPiece(asked) ? onPiece : onRoll)(asked, new Set(asked.locked), seed, from);
+    const boxes = ofPiece(asked) ? 0 : nestedLength(skyline(parts, [sheet], options, { rounds: 1, seed }), parts);
+    const before = reportOf(now, parts, boxes, 0);
+    search = { ...asked, looks, boxes, before, rounds: 0 };
+    return before;
   },
   /** Looks on for so long, ms. */
   run(ms: number): NestReport {
     if (!search) throw new Error('the nester was told to go on before it had begun');
     const until = performance.now() + ms;
     do {
-      search.separation.round();
+      search.looks.round();
       search.rounds += 1;
     } while (performance.now() < until);
-    const { separation, parts, boxes, before, rounds } = search;
-    const length = separation.length < Infinity ? nestedLength({ nested: separation.nested() }, parts) : before;
-    return { length: Math.min(length, before), boxes, rounds };
+    const { looks, parts, boxes, before, rounds } = search;
+    const now = reportOf(looks.best().at(-1)!, parts, boxes, rounds);
+    return better(search, now, before) ? now : { ...before, rounds };
   },
   /** The places of the best layout, checked on the true outlines; nothing where it is no better than the one before. */
   best(): KeptLayout['places'] | undefined {
-    if (!search || search.separation.length === Infinity) return undefined;
-    const { separation, parts, sheet, options, before, locked } = search;
-    const found = [separation.gathered(), separation.nested()].map((nested) => ({ nested, tooLarge: [] }));
-    const sound = found.find(
-      (nesting) => nestedLength(nesting, parts) < before - 0.5 && checkNesting(nesting, parts, [sheet], options).length === 0,
-    );
-    return sound && placesOf(sound, parts, new Set(locked));
+    if (!search) return undefined;
+    const { looks, parts, sheet, options, before, boxes, locked } = search;
+    const sound = looks.best().find((nested) => {
+      const some = ofPiece(search!) ? parts.map((_, p) => p) : [];
+      return (
+        better(search!, reportOf(nested, parts, boxes, 0), before) &&
+        checkNesting({ nested, tooLarge: some }, parts, [sheet], options).length === 0
+      );
+    });
+    return sound && placesOf({ nested: sound }, parts, new Set(locked));
   },
   /** A part moved or turned by hand. */
   byHand({ parts, sheet, options, now, locked }: Omit<NestSearch, 'turning'>, move: HandMove): { found: HandLaid } {

@@ -115,12 +115,12 @@ const planner = {
     return layTogether(layouts, machines, kept);
   },
   /** What each of some sheets and offcuts would hold of layouts of one film. */
-  onPieces(layouts: FilmLayout[], pieces: FilmPiece[], machines: Machine[]): (OnPiece | undefined)[] {
-    return pieces.map((piece) => layOnPiece(layouts, piece, machines));
+  onPieces(layouts: FilmLayout[], pieces: FilmPiece[], machines: Machine[], kept: readonly KeptLayout[]): (OnPiece | undefined)[] {
+    return pieces.map((piece) => layOnPiece(layouts, piece, machines, undefined, kept));
   },
   /** Layouts of one film spread over sheets and offcuts, one after the other, the rest off the roll. */
-  overPieces(layouts: FilmLayout[], pieces: FilmPiece[], machines: Machine[]): Spread {
-    return overPieces(layouts, pieces, machines, SPREAD_ROUNDS);
+  overPieces(layouts: FilmLayout[], pieces: FilmPiece[], machines: Machine[], kept: readonly KeptLayout[]): Spread {
+    return overPieces(layouts, pieces, machines, SPREAD_ROUNDS, kept);
   },
   /**
    * A layout in the order in which the knife travels least, with spares of small bits of some marks, as `job/mark`, and with relief cuts where they are

@@ -1,14 +1,15 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
-import { applyToRegion, boxOf, boxRegion, type Region } from '../../geometry';
+import { applyToRegion, boxOf, boxRegion, difference, type Region } from '../../geometry';
 import { demoShop } from '../../../test/sampleJobs';
 import { layByHand } from './byHand';
 import { checkNesting } from './checkNesting';
 import { asKept, copyKey, lyingOf, placesOf } from './keptLayout';
-import type { NestPart } from './nester';
+import { fillSheet } from './fillSheet';
+import type { NestPart, Nesting } from './nester';
 import { nestedLength } from './nestedLength';
 import { Separation } from './separate';
-import { freeEnd } from './sheet';
+import { freeEnd, type Sheet } from './sheet';
 import { skyline } from './skyline';
 import { quartersOf, TURNS, turnBy } from './turns';
 
@@ -90,6 +91,48 @@ describe('a layout by hand', () => {
     const near = layByHand(parts, sheet, OPTIONS, start, { part: 0, copy: 1, turn: 0, x: other.x, y: other.y + 22 }, new Set(['0/0']));
     expect(near.ok && near.pushed).toBe(0);
     expect(near.ok && checkNesting(near.nesting, parts, [sheet], OPTIONS)).toEqual([]);
+  });
+  it('on an offcut lies within its outline and off its holes; what finds no room any more is said', () => {
+    const hole = boxRegion({ minX: 60, minY: 60, maxX: 100, maxY: 100 });
+    const offcut: Sheet = { ...sheet, outline: difference(box(160, 160), hole), from: { kind: 'offcut', id: 'o' } };
+    const options = { gap: 3, holdDown: 3 };
+    const move = fc.record({
+      which: fc.nat(1000),
+      turn: fc.constantFrom(...TURNS.freely),
+      x: fc.double({ min: -30, max: 190, noNaN: true }),
+      y: fc.double({ min: -30, max: 190, noNaN: true }),
+    });
+    const faults = (nesting: Nesting, parts: readonly NestPart[]) =>
+      checkNesting({ ...nesting, tooLarge: parts.map((_, p) => p) }, parts, [offcut], options);
+    const refused = new Set<string>();
+    fc.assert(
+      fc.property(fc.array(part, { minLength: 1, maxLength: 5 }), fc.array(move, { minLength: 1, maxLength: 4 }), (parts, moves) => {
+        let nesting: Nesting = { nested: fillSheet(parts, offcut, options, { rounds: 1, seed: 1 }).nested, tooLarge: [] };
+        for (const { which, turn, x, y } of moves) {
+          if (nesting.nested.length === 0) return;
+          const one = nesting.nested[which % nesting.nested.length]!;
+          const found = layByHand(parts, offcut, options, nesting, { part: one.part, copy: one.copy, turn, x, y });
+          if (!found.ok) {
+            refused.add(found.why);
+            continue;
+          }
+          expect(faults(found.nesting, parts)).toEqual([]);
+          const now = new Set(found.nesting.nested.map(copyKey));
+          expect(nesting.nested.filter((own) => !now.has(copyKey(own)))).toHaveLength(found.off);
+          nesting = found.nesting;
+        }
+      }),
+      { numRuns: 40 },
+    );
+    expect([...refused].toSorted()).toEqual(['offFilm']);
+    const bars = [{ region: box(150, 50), copies: 2 }];
+    const full = { nested: fillSheet(bars, offcut, options, { rounds: 1, seed: 1 }).nested, tooLarge: [] };
+    expect(full.nested).toHaveLength(2);
+    const [first] = full.nested;
+    const turned = layByHand(bars, offcut, options, full, { part: 0, copy: first!.copy, turn: 1, x: 30, y: 80 });
+    expect(turned).toMatchObject({ ok: true, pushed: 1, off: 0 });
+    const middle = layByHand([{ region: box(30, 150), copies: 2 }], offcut, options, full, { part: 0, copy: 0, turn: 0, x: 80, y: 80 });
+    expect(middle).toMatchObject({ ok: false, why: 'offFilm' });
   });
   it('refuses what does not go on the film, and to turn film that has a direction', () => {
     const parts: NestPart[] = [

@@ -4,6 +4,7 @@ import {
   boxOf,
   boxRegion,
   boxWidth,
+  difference,
   growBox,
   intersection,
   offset,
@@ -26,9 +27,18 @@ export interface HandMove extends Lying {
 /** What came of it. */
 export type HandLaid =
   /** How many others made way. */
-  | { readonly ok: true; readonly nesting: Nesting; readonly pushed: number }
-  /** A locked part is in the way, or it does not go on the film so turned; `others`, which locked ones. */
-  | { readonly ok: false; readonly why: 'locked' | 'tooWide' | 'fixed'; readonly others: readonly Pick<Nested, 'part' | 'copy'>[] };
+  | {
+      readonly ok: true;
+      readonly nesting: Nesting;
+      readonly pushed: number;
+      /** Of those, without room on the piece. */ readonly off: number;
+    }
+  /** A locked part is in the way, it does not go on the film so turned, or lies over its edge; `others`, which locked ones. */
+  | {
+      readonly ok: false;
+      readonly why: 'locked' | 'tooWide' | 'fixed' | 'offFilm';
+      readonly others: readonly Pick<Nested, 'part' | 'copy'>[];
+    };
 
 /** Parts may be nearer than wanted by so much, mm: outlines are rounded to a thousandth. */
 const SLACK = 0.02;
@@ -55,9 +65,10 @@ function onFilm(lying: Lying, region: Region, sheet: Sheet, holdDown: number): L
 
 /**
  * A part of a layout moved or turned by hand. Off the edge of the film it is moved onto it; where it comes to lie a little too near others it is
- * put beside them; others in its way are laid anew in the lowest place that is free. Locked parts stay.
+ * put beside them; others in its way are laid anew in the lowest place that is free. On a sheet or an offcut those without room stay for the roll.
+ * Locked parts stay.
  *
- * @param start a layout of every copy, without overlaps
+ * @param start a layout of every copy, on a piece of some, without overlaps
  * @param locked copies that stay, as `copyKey` calls them; the moved one may be among them
  */
 export function layByHand(
@@ -70,6 +81,7 @@ export function layByHand(
 ): HandLaid {
   const { region, fixed } = parts[part]!;
   if (fixed && turn !== 0) return { ok: false, why: 'fixed', others: [] };
+  const isPiece = sheet.from.kind !== 'roll';
   const wanted = onFilm({ turn, x, y }, region, sheet, holdDown);
   if (!wanted) return { ok: false, why: 'tooWide', others: [] };
   const others = start.nested.filter((one) => one.part !== part || one.copy !== copy);
@@ -83,22 +95,32 @@ export function layByHand(
     const box = boxOf(here);
     return laid.filter((other) => meet(box, other.box) && regionArea(intersection(here, other.region)) > NOTHING).map(({ one }) => one);
   };
+  // a piece may have any outline, and holes
+  const usable = isPiece ? offset(sheet.outline, SLACK - holdDown) : undefined;
+  const lies = (lying: Lying) => !usable || regionArea(difference(applyToRegion(placeOf(lying, region), region), usable)) <= NOTHING;
   let at = wanted;
   let met = inTheWay(at);
-  search: for (const far of met.length > 0 ? ASIDE : [])
+  const wantedLies = lies(wanted);
+  search: for (const far of met.length > 0 || !wantedLies ? ASIDE : [])
     for (let way = 0; way < WAYS; way++) {
       const angle = (2 * Math.PI * way) / WAYS;
       const aside = onFilm({ turn, x: wanted.x + far * Math.cos(angle), y: wanted.y + far * Math.sin(angle) }, region, sheet, holdDown)!;
-      if (inTheWay(aside).length > 0) continue;
+      if (!lies(aside) || inTheWay(aside).length > 0) continue;
       [at, met] = [aside, []];
       break search;
     }
+  if (!lies(at)) return { ok: false, why: 'offFilm', others: [] };
   const stay = met.filter((one) => locked.has(copyKey(one)));
   if (stay.length > 0) return { ok: false, why: 'locked', others: stay };
   const moved: Nested = { part, copy, sheet: 0, place: placeOf(at, region) };
   const gone = new Set(met.map(copyKey));
   const kept = [moved, ...others.filter((one) => !gone.has(copyKey(one)))];
-  if (met.length === 0) return { ok: true, nesting: { ...start, nested: kept }, pushed: 0 };
+  if (met.length === 0) return { ok: true, nesting: { ...start, nested: kept }, pushed: 0, off: 0 };
+  if (isPiece) {
+    const { nested } = fillSheet(parts, sheet, { gap, holdDown }, { rounds: 1, seed: 1 }, kept);
+    const found = new Set(nested.map(copyKey));
+    return { ok: true, nesting: { ...start, nested }, pushed: met.length, off: met.filter((one) => !found.has(copyKey(one))).length };
+  }
   // room for all that has to make way, above everything else at worst
   const above = met.reduce((sum, one) => {
     const box = boxOf(parts[one.part]!.region);
@@ -108,5 +130,5 @@ export function layByHand(
   const length = Math.min(bounds.maxY, nestedLength({ nested: kept }, parts) + above + 2 * holdDown);
   const strip = { ...sheet, outline: boxRegion({ ...bounds, maxY: length }) };
   const { nested } = fillSheet(parts, strip, { gap, holdDown }, { rounds: 1, seed: 1 }, kept);
-  return { ok: true, nesting: { ...start, nested }, pushed: met.length };
+  return { ok: true, nesting: { ...start, nested }, pushed: met.length, off: 0 };
 }

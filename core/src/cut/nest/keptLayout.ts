@@ -15,7 +15,9 @@ import {
 } from '../../geometry';
 import { LAYOUT } from '../../facts';
 import type { KeptLayout } from '../../job';
-import type { Nested, Nester, NestPart, Nesting } from './nester';
+import type { Nested, Nester, NestOptions, NestPart, Nesting } from './nester';
+import { checkNesting } from './checkNesting';
+import type { Sheet } from './sheet';
 import { quartersOf, turnBy } from './turns';
 
 /** So much nearer to the edge than wanted is rounding, mm. */
@@ -41,6 +43,13 @@ export const partsKey = (parts: readonly NamedPart[]): string =>
       return `${job}/${mark} ${copies} ${boxWidth(box).toFixed(2)} ${boxHeight(box).toFixed(2)} ${regionArea(region).toFixed(1)}`;
     })
     .join('; ');
+
+/** The same on a sheet or an offcut: for just this piece as it is now. */
+export function partsKeyOn(parts: readonly NamedPart[], { from, outline }: Sheet): string {
+  const box = boxOf(outline);
+  const piece = from.kind === 'roll' ? '' : from.id;
+  return `${partsKey(parts)} on ${piece} ${boxWidth(box).toFixed(2)} ${boxHeight(box).toFixed(2)} ${regionArea(outline).toFixed(1)}`;
+}
 
 /** Where a copy of a part lies: by how many quarters it is turned, and where the middle of the box of its outline lies, mm. */
 export interface Lying {
@@ -109,3 +118,20 @@ export const asKept =
     if (wanted.size > 0 || sheets.length === 0) return otherwise(parts, sheets, options, budget);
     return { nested, tooLarge: [] };
   };
+
+/**
+ * What a kept layout has on a sheet or an offcut: some copies or all.
+ *
+ * @returns nothing where they do not lie there without a fault
+ */
+export function asKeptOn(
+  { places }: Pick<KeptLayout, 'places'>,
+  parts: readonly NestPart[],
+  sheet: Sheet,
+  options: NestOptions,
+): readonly Nested[] | undefined {
+  if (places.some(({ part, copy, turn }) => copy >= (parts[part]?.copies ?? 0) || (parts[part]!.fixed && turn !== 0))) return undefined;
+  const nested = places.map(({ part, copy, ...lying }): Nested => ({ part, copy, sheet: 0, place: placeOf(lying, parts[part]!.region) }));
+  const faults = checkNesting({ nested, tooLarge: parts.map((_, p) => p) }, parts, [sheet], options);
+  return faults.length === 0 ? nested : undefined;
+}

@@ -21,14 +21,14 @@ import { CutCard } from './CutCard';
 import { CutterPanel } from './CutterPanel';
 import { layoutToCut } from './layoutToCut';
 import { filmIn, KnifeCard } from './KnifeCard';
-import { gainsByOutlines, NestCard } from './NestCard';
+import { mayBeTighter, NestCard } from './NestCard';
 import { FromCard } from './FromCard';
 import { comers, marksOnSheet } from './onSheet';
 import { ReliefWords } from './ReliefWords';
 import { SheetDrawing } from './SheetDrawing';
 import { LayByHand, type FreshLayout } from './LayByHand';
-import { layFrom, pieceFrom, PIECES_FIRST, useAsCut, useLoads, usePieces, useSpread } from './usePieces';
-import { layTogether, useTogether } from './useTogether';
+import { laidFrom, layFrom, pieceFrom, PIECES_FIRST, useAsCut, useLoads, usePieces, useSpread } from './usePieces';
+import { useTogether } from './useTogether';
 import { useCutter } from './useCutter';
 
 /** The film that is taken, and the file for the cutter. */
@@ -104,12 +104,14 @@ export function CutStation({ job, plan, shop, edit, fix, mark }: StationProps) {
       setBusy(false);
     }
   };
-  /** The layout on the roll once everything that was changed is in it. */
+  /** The layout once everything that was changed is in it. */
   const freshLayout = async (): Promise<FreshLayout | undefined> => {
     const { plan: now, state } = await settled();
     const planned = now.jobs.get(job.id);
     const next = planned && layoutToCut(now, planned, film ?? shown, along);
-    return next?.own && { layout: await layTogether(next.chosen, state.shop), kept: state.shop.layouts ?? [] };
+    if (!next?.own) return undefined;
+    const layout = await laidFrom(next.chosen, state.shop, from[next.own.film.id]);
+    return { layout, kept: state.shop.layouts ?? [], asked: next.chosen };
   };
   const partName = (of: JobId, mark: string) => {
     const owner = of === job.id ? job : jobs.find(({ id }) => id === of);
@@ -154,11 +156,12 @@ export function CutStation({ job, plan, shop, edit, fix, mark }: StationProps) {
       shared={chosen.length > 1}
       system={system}
     >
-      {!piece && !done && !loads && layout.tooWide.length === 0 ? (
+      {!done && !loads && layout.tooWide.length === 0 ? (
         <LayByHand
           layout={ordered ?? layout}
           job={job.id}
           kept={shop.layouts ?? []}
+          asked={chosen}
           system={system}
           nameOf={({ job: of, mark }) => partName(of, mark)}
           fresh={freshLayout}
@@ -264,8 +267,8 @@ export function CutStation({ job, plan, shop, edit, fix, mark }: StationProps) {
           onChange={(id) => setFrom((known) => ({ ...known, [filmId]: id }))}
         />
       )}
-      {layout && !piece && !done && !run && layout.parts.length > 1 && layout.tooWide.length === 0 && gainsByOutlines(layout) && (
-        <NestCard layout={layout} kept={shop.layouts ?? []} currency={shop.currency} system={system} />
+      {layout && !done && !run && (piece ? layout.parts.length < (onRoll?.parts.length ?? 0) : mayBeTighter(layout)) && (
+        <NestCard layout={layout} kept={shop.layouts ?? []} asked={chosen} currency={shop.currency} system={system} />
       )}
       {own && !done && ready.length > 0 && (
         <CutAlong

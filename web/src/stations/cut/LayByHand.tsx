@@ -14,12 +14,15 @@ import { nestWorkers } from './nestWorkers';
 export interface FreshLayout {
   readonly layout: FilmLayout;
   readonly kept: readonly KeptLayout[];
+  /** What was to be cut. */
+  readonly asked: readonly FilmLayout[];
 }
 
 interface Props {
   layout: FilmLayout;
   job: string;
   kept: readonly KeptLayout[];
+  asked: readonly FilmLayout[];
   system: LengthSystem;
   nameOf: (part: LaidPart) => string;
   /** The layout once everything that was changed is in it. */
@@ -30,17 +33,18 @@ const REFUSED = {
   locked: 'There is a part in the way that is to stay. Let it go first, or lay this one elsewhere.',
   tooWide: 'So turned it is wider than the film.',
   fixed: 'This film has a direction: its parts are not turned.',
+  offFilm: 'There it would lie over the edge of the film, or over a hole in it.',
 } as const;
 
-/** A layout on a roll whose parts can be laid by hand: what is dragged stays, and others make way. */
-export function LayByHand({ layout, job, kept, system, nameOf: partName, fresh }: Props) {
+/** A layout whose parts can be laid by hand: what is dragged stays, and others make way. */
+export function LayByHand({ layout, job, kept, asked, system, nameOf: partName, fresh }: Props) {
   const tell = useTell();
   const nameOf = (part: LaidPart) => {
     const alike = layout.parts.filter(({ outline }) => outline === part.outline).length;
     return `${partName(part)}${alike > 1 ? `, ${part.copy + 1} of ${alike}` : ''}`;
   };
   const [chosen, setChosen] = useState<string>();
-  const locked = useMemo(() => layable(layout, kept).locked, [layout, kept]);
+  const locked = useMemo(() => layable(layout, kept, asked).locked, [layout, kept, asked]);
   const turns = !FILM_KINDS[layout.film.kind].directed;
   const part = layout.parts.find((one) => partKey(one) === chosen);
   const stays = chosen !== undefined && locked.includes(chosen);
@@ -52,13 +56,19 @@ export function LayByHand({ layout, job, kept, system, nameOf: partName, fresh }
       const own = now?.layout.parts.find((one) => partKey(one) === key);
       if (!now || !own) return false;
       const move: HandMove = { part: own.outline, copy: own.copy, ...by(lyingOf(own.place, now.layout.outlines[own.outline]!)) };
-      const laid = layable(now.layout, now.kept);
+      const laid = layable(now.layout, now.kept, now.asked);
       const { parts, sheet, options, now: places, locked: stay } = laid;
       const { found } = await nestWorkers[0]!.call((nester) => nester.byHand({ parts, sheet, options, now: places, locked: stay }, move));
       if (!found.ok) {
         tell(REFUSED[found.why], { tone: 'error' });
         return false;
       }
+      if (found.off > 0)
+        tell(
+          found.off === 1
+            ? 'One part finds no room any more. It stays for the roll.'
+            : `${found.off} parts find no room any more. They stay for the roll.`,
+        );
       const kept = placesOf(found.nesting, parts, new Set([...stay, partKey({ outline: move.part, copy: move.copy })]));
       return (await keepLayout(laid, kept, 'Lay a part by hand')) !== undefined;
     } catch (error) {
@@ -76,7 +86,7 @@ export function LayByHand({ layout, job, kept, system, nameOf: partName, fresh }
   const lock = (key: string) =>
     inTurn(async () => {
       const now = await fresh();
-      if (now) await lockPart(layable(now.layout, now.kept), key);
+      if (now) await lockPart(layable(now.layout, now.kept, now.asked), key);
     });
   const turn = (by: number) => {
     if (part) void inTurn(() => layNow(partKey(part), (now) => ({ ...now, turn: (now.turn + by) % 4 })));

@@ -9,7 +9,7 @@ import { Choice } from '../../ui/tokens';
 import { useTell } from '../../ui/toasts';
 import type { NestReport } from '../../workers/nest.worker';
 import { WorkerStopped } from '../../workers/watchedWorker';
-import { byBoxes, keepLayout, layable, lockPart } from './keepLayout';
+import { asAtFirst, keepLayout, layable, lockPart } from './keepLayout';
 import { NEST_STARTS, nestWorkers } from './nestWorkers';
 
 const SLICE_MS = 250;
@@ -20,11 +20,15 @@ const ENOUGH_MS = 20_000;
 const LEAST_OPEN = 0.05;
 
 /** Whether the parts of a layout are more than boxes: labels on plates all alike lie as tightly as can be. */
-export const gainsByOutlines = ({ outlines }: FilmLayout): boolean =>
+const gainsByOutlines = ({ outlines }: FilmLayout): boolean =>
   outlines.some((region) => {
     const box = boxOf(region);
     return regionArea(region) < (1 - LEAST_OPEN) * boxWidth(box) * boxHeight(box);
   });
+
+/** Whether a layout on a roll may become shorter. */
+export const mayBeTighter = (layout: FilmLayout): boolean =>
+  layout.parts.length > 1 && layout.tooWide.length === 0 && gainsByOutlines(layout);
 
 const TURNING: readonly { readonly value: Turning; readonly label: string }[] = [
   { value: 'quarters', label: 'turned by quarters' },
@@ -35,11 +39,13 @@ const TURNING: readonly { readonly value: Turning; readonly label: string }[] = 
 export function NestCard({
   layout,
   kept,
+  asked,
   currency,
   system,
 }: {
   layout: FilmLayout;
   kept: readonly KeptLayout[];
+  asked: readonly FilmLayout[];
   currency: string;
   system: LengthSystem;
 }) {
@@ -49,7 +55,7 @@ export function NestCard({
   const stop = useRef(false);
   /** Another search of the same layout has other chances. */
   const seed = useRef(0);
-  const laid = layable(layout, kept);
+  const laid = layable(layout, kept, asked);
   const { parts, now, locked, key, own, sheet, options } = laid;
   const { directed } = FILM_KINDS[layout.film.kind];
   // another layout is another search
@@ -60,13 +66,19 @@ export function NestCard({
     [key, own?.id],
   );
   const long = nestedLength({ nested: now }, parts);
+  const isPiece = sheet.from.kind !== 'roll';
+  const all = parts.reduce((sum, { copies }) => sum + copies, 0);
+  const held = now.reduce((sum, { part }) => sum + regionArea(parts[part]!.region), 0);
+  const film = regionArea(sheet.outline);
+  const share = (area: number) => `${Math.round((100 * area) / film)} %`;
+  const better = (one: NestReport, other: NestReport) => (isPiece ? one.area > other.area : one.length < other.length);
   const look = async () => {
     stop.current = false;
     try {
       const until = performance.now() + ENOUGH_MS;
       let best: NestReport | undefined;
       const hear = (heard: NestReport) => {
-        if (!best || heard.length < best.length) best = heard;
+        if (!best || better(heard, best)) best = heard;
         setReport(best);
       };
       const found = await Promise.all(
@@ -77,26 +89,26 @@ export function NestCard({
           const number = seed.current;
           let last = await worker.call((nester) => nester.begin(asked, number, from));
           hear(last);
-          while (!stop.current && performance.now() < until) {
+          while (!stop.current && performance.now() < until && !(isPiece && last.holds === all)) {
             last = await worker.call((nester) => nester.run(SLICE_MS));
             hear(last);
           }
-          return { length: last.length, places: await worker.call((nester) => nester.best()) };
+          return { last, places: await worker.call((nester) => nester.best()) };
         }),
       );
-      const [shortest] = found.filter(({ places }) => places).toSorted((one, other) => one.length - other.length);
-      if (shortest?.places && shortest.length < long - 0.5) {
-        const id = await keepLayout(laid, shortest.places, 'Keep the tighter layout');
+      const [first] = found.filter(({ places }) => places).toSorted((one, other) => (better(one.last, other.last) ? -1 : 1));
+      if (first?.places) {
+        const id = await keepLayout(laid, first.places, 'Keep the tighter layout');
         if (id === undefined) return tell('You laid parts otherwise meanwhile. That stays; look again from there.');
-        const less = long - shortest.length;
+        const less = long - first.last.length;
         const price = filmPrice(layout.film, less);
         tell(
-          `Kept: ${formatLength(less, system, { digits: 0 })} less film than before${price > 0 ? `, ${formatMoney(price, currency)}` : ''}.`,
-          {
-            action: { label: 'Undo', run: () => void byBoxes(id) },
-          },
+          isPiece
+            ? `Kept: the ${layout.sheet.from.kind} holds ${first.last.holds} of ${all} now, ${share(first.last.area)} of it is used.`
+            : `Kept: ${formatLength(less, system, { digits: 0 })} less film than before${price > 0 ? `, ${formatMoney(price, currency)}` : ''}.`,
+          { action: { label: 'Undo', run: () => void asAtFirst(id) } },
         );
-      } else tell('No shorter layout was found in that time.');
+      } else tell(isPiece ? 'Nothing more found room in that time.' : 'No shorter layout was found in that time.');
     } catch (error) {
       if (!(error instanceof WorkerStopped) || !stop.current) tell(plainly(error), { tone: 'error' });
     } finally {
@@ -108,10 +120,26 @@ export function NestCard({
       {report ? (
         <>
           <p role="status" className="text-[0.97rem]">
-            By their outlines: <strong className="measure">{formatLength(report.length, system, { digits: 0 })}</strong> of film, by their
-            boxes {formatLength(report.boxes, system, { digits: 0 })}.
+            {isPiece ? (
+              <>
+                It holds{' '}
+                <strong className="measure">
+                  {report.holds} of {all}
+                </strong>
+                , {share(report.area)} of the film used.
+              </>
+            ) : (
+              <>
+                By their outlines: <strong className="measure">{formatLength(report.length, system, { digits: 0 })}</strong> of film, by
+                their boxes {formatLength(report.boxes, system, { digits: 0 })}.
+              </>
+            )}
           </p>
-          <progress className="progress progress-primary my-1.5 w-full" value={Math.max(0, long - report.length)} max={long * 0.35} />
+          <progress
+            className="progress progress-primary my-1.5 w-full"
+            value={isPiece ? report.area - held : Math.max(0, long - report.length)}
+            max={isPiece ? film - held : long * 0.35}
+          />
           <button type="button" className="btn btn-sm btn-outline" onClick={() => (stop.current = true)}>
             Stop and keep the best
           </button>
@@ -120,11 +148,11 @@ export function NestCard({
         <>
           <div className="flex flex-wrap gap-2">
             <button type="button" className="btn btn-sm btn-outline" onClick={() => void look()}>
-              Lay it out tighter
+              {isPiece ? 'Look for room for more' : 'Lay it out tighter'}
             </button>
             {own && (
-              <button type="button" className="btn btn-sm btn-ghost border-base-300" onClick={() => void byBoxes(own.id)}>
-                Back to boxes
+              <button type="button" className="btn btn-sm btn-ghost border-base-300" onClick={() => void asAtFirst(own.id)}>
+                {isPiece ? 'As at first' : 'Back to boxes'}
               </button>
             )}
             {locked.length > 0 && (
@@ -134,7 +162,12 @@ export function NestCard({
             )}
           </div>
           <p className="quiet mt-1 text-sm">
-            {own ? 'It goes on from the layout as it lies' : 'By the true outlines instead of boxes'},{' '}
+            {isPiece
+              ? `It holds ${now.length} of ${all}, ${share(held)} of it is used. Larger parts may come in place of smaller ones`
+              : own
+                ? 'It goes on from the layout as it lies'
+                : 'By the true outlines instead of boxes'}
+            ,{' '}
             {directed ? (
               'none turned, for the film has a direction'
             ) : (

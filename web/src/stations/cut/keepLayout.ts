@@ -1,4 +1,16 @@
-import { asLaid, copyKey, gapOf, keptFor, partsKey, placesOf, type FilmLayout, type Nested, type NamedPart } from '@kolleta/core/cut';
+import {
+  asLaid,
+  copyKey,
+  gapOf,
+  keptFor,
+  partsKey,
+  partsKeyOn,
+  partsOf,
+  placesOf,
+  type FilmLayout,
+  type Nested,
+  type NamedPart,
+} from '@kolleta/core/cut';
 import { LAYOUT } from '@kolleta/core/facts';
 import { removeAt, setAt, type KeptLayout } from '@kolleta/core/job';
 import { editShop } from '../../storage/editShop';
@@ -25,15 +37,28 @@ export interface Layable extends Omit<NestSearch, 'turning'> {
   readonly own: KeptLayout | undefined;
 }
 
-/** @param kept layouts of the workshop */
-export function layable(layout: FilmLayout, kept: readonly KeptLayout[]): Layable {
-  const parts = partsIn(layout);
-  const key = partsKey(parts);
+/**
+ * @param kept layouts of the workshop
+ * @param asked what was to be cut: a sheet or an offcut may hold only some of it
+ */
+export function layable(layout: FilmLayout, kept: readonly KeptLayout[], asked: readonly FilmLayout[]): Layable {
+  const isPiece = layout.sheet.from.kind !== 'roll';
+  const parts = isPiece ? asLaid(layout.film, asked.flatMap(partsOf)) : partsIn(layout);
+  const key = isPiece ? partsKeyOn(parts, layout.sheet) : partsKey(parts);
   const gap = gapOf(layout);
   const own = keptFor(kept, layout.film.id, key, gap);
   const now = layout.parts.map(({ outline, copy, place }): Nested => ({ part: outline, copy, sheet: 0, place }));
   const locked = (own?.places ?? []).filter((place) => place.locked).map(copyKey);
-  return { film: layout.film.id, parts, sheet: layout.sheet, options: { gap, holdDown: LAYOUT.holdDown }, now, locked, key, own };
+  return {
+    film: layout.film.id,
+    parts,
+    sheet: layout.sheet,
+    options: { gap, holdDown: isPiece ? LAYOUT.onCarrier : LAYOUT.holdDown },
+    now,
+    locked,
+    key,
+    own,
+  };
 }
 
 /**
@@ -79,5 +104,5 @@ export async function lockPart(laid: Layable, key?: string): Promise<void> {
   }, label);
 }
 
-/** Lays parts out by their boxes again. */
-export const byBoxes = (id: string): Promise<unknown> => editShop(() => removeAt(['layouts', id]), 'Lay it out by boxes');
+/** Lays parts out as they were laid at first again. */
+export const asAtFirst = (id: string): Promise<unknown> => editShop(() => removeAt(['layouts', id]), 'Lay it out as at first');

@@ -26,10 +26,17 @@ interface PieceOffers {
   readonly tooLarge: readonly FilmPiece[];
 }
 
+/** What pieces are laid with: the machines, and layouts that were kept. */
+type Laying = Pick<Shop, 'machines' | 'layouts'>;
+
+/** What was kept since counts too. */
+const keptIn = ({ layouts = [] }: Laying): readonly string[] => layouts.map(({ id }) => id);
+
 const NO_OFFERS: PieceOffers = { offers: [], tooLarge: [] };
 
-const offersOf = async (layouts: readonly FilmLayout[], pieces: readonly FilmPiece[], machines: Shop['machines']): Promise<PieceOffers> => {
-  const found = await plannerWorker.call((planner) => planner.onPieces([...layouts], [...pieces], [...machines]));
+const offersOf = async (layouts: readonly FilmLayout[], pieces: readonly FilmPiece[], shop: Laying): Promise<PieceOffers> => {
+  const { machines, layouts: kept = [] } = shop;
+  const found = await plannerWorker.call((planner) => planner.onPieces([...layouts], [...pieces], [...machines], [...kept]));
   return {
     offers: pieces.flatMap((piece, i) => (found[i] ? [{ ...found[i], piece }] : [])),
     tooLarge: pieces.filter((_, i) => !found[i]),
@@ -37,12 +44,14 @@ const offersOf = async (layouts: readonly FilmLayout[], pieces: readonly FilmPie
 };
 
 /** What sheets and offcuts beside the roll would hold of some layouts; nothing while it is worked out. */
-export function usePieces(layouts: readonly FilmLayout[], { machines }: Pick<Shop, 'machines'>, on: boolean): PieceOffers {
+export function usePieces(layouts: readonly FilmLayout[], shop: Laying, on: boolean): PieceOffers {
   const number = useNumberOf(layouts);
   const pieces = piecesBeside(layouts);
   const { data } = useQuery({
-    queryKey: ['pieces', number],
-    queryFn: () => offersOf(layouts, pieces, machines),
+    queryKey: ['pieces', number, keptIn(shop)],
+    queryFn: () => offersOf(layouts, pieces, shop),
+    // a layout that was kept is laid with it: until then as it was
+    placeholderData: (before, query) => (query?.queryKey[1] === number ? before : undefined),
     enabled: on && pieces.length > 0,
     staleTime: Infinity,
     gcTime: 5_000,
@@ -96,15 +105,16 @@ export const pieceFrom = (offers: readonly PieceOffer[], from: string | undefine
 /** What is said of where a film is cut from: all of its sheets and offcuts first, one after the other. */
 export const PIECES_FIRST = 'pieces';
 
-const spreadOf = (layouts: readonly FilmLayout[], machines: Shop['machines']): Promise<Spread> =>
-  plannerWorker.call((planner) => planner.overPieces([...layouts], piecesBeside(layouts), [...machines]));
+const spreadOf = (layouts: readonly FilmLayout[], { machines, layouts: kept = [] }: Laying): Promise<Spread> =>
+  plannerWorker.call((planner) => planner.overPieces([...layouts], piecesBeside(layouts), [...machines], [...kept]));
 
 /** Layouts spread over the sheets and offcuts beside the roll; nothing while it is worked out, and where none holds anything. */
-export function useSpread(layouts: readonly FilmLayout[], { machines }: Pick<Shop, 'machines'>, on: boolean): Spread | undefined {
+export function useSpread(layouts: readonly FilmLayout[], shop: Laying, on: boolean): Spread | undefined {
   const number = useNumberOf(layouts);
   const { data } = useQuery({
-    queryKey: ['spread', number],
-    queryFn: () => spreadOf(layouts, machines),
+    queryKey: ['spread', number, keptIn(shop)],
+    queryFn: () => spreadOf(layouts, shop),
+    placeholderData: (before, query) => (query?.queryKey[1] === number ? before : undefined),
     enabled: on && piecesBeside(layouts).length > 0,
     staleTime: Infinity,
     gcTime: 5_000,
@@ -113,8 +123,20 @@ export function useSpread(layouts: readonly FilmLayout[], { machines }: Pick<Sho
   return on && data && data.sheets.length > 0 ? data : undefined;
 }
 
+/** How parts lie as the workshop is saved now: on the piece that is cut from, else on the roll. */
+export async function laidFrom(layouts: readonly FilmLayout[], shop: Shop, from: string | undefined): Promise<FilmLayout> {
+  const pieces = from === 'roll' ? [] : piecesBeside(layouts);
+  const layout =
+    from === PIECES_FIRST && pieces.length > 0
+      ? (await spreadOf(layouts, shop)).sheets[0]?.layout
+      : pieces.length > 0
+        ? pieceFrom((await offersOf(layouts, pieces, shop)).offers, from)?.layout
+        : undefined;
+  return layout ?? layTogether(layouts, shop);
+}
+
 /**
- * What is cut as the workshop is saved now, in the order of the cut: from the piece that is cut from, else from the roll.
+ * What is cut as the workshop is saved now, in the order of the cut.
  *
  * @param spares marks of which small bits are cut once more, as `job/mark`
  */
@@ -124,13 +146,6 @@ export async function layFrom(
   from: string | undefined,
   spares: readonly string[],
 ): Promise<FilmLayout> {
-  const pieces = from === 'roll' ? [] : piecesBeside(layouts);
-  const layout =
-    from === PIECES_FIRST && pieces.length > 0
-      ? (await spreadOf(layouts, shop.machines)).sheets[0]?.layout
-      : pieces.length > 0
-        ? pieceFrom((await offersOf(layouts, pieces, shop.machines)).offers, from)?.layout
-        : undefined;
-  const laid = layout ?? (await layTogether(layouts, shop));
+  const laid = await laidFrom(layouts, shop, from);
   return plannerWorker.call((planner) => planner.asCut(laid, shop.relief, spares));
 }
