@@ -3,6 +3,7 @@ import { FILM_KINDS, LAYOUT } from '../facts';
 import { formatLength, type LengthSystem } from '../units';
 import { filmInstead, setAt, type Remedy, type Film, type Job, type Reading, type Shop } from '../job';
 import { inLoads } from './loads';
+import { oneLoad } from './oneLoad';
 import { layOnPiece } from './onPiece';
 import type { FilmLayout } from './layout';
 
@@ -73,16 +74,17 @@ export function cutReadings(
       ],
     });
   }
-  if (own.machine && own.taken > own.machine.most) {
+  const most = own.machine && oneLoad(own.machine).length;
+  if (own.machine && most !== undefined && own.taken > most) {
     const loads = inLoads(own);
-    const takes = `${own.machine.name} takes ${say(own.machine.most)} in one go`;
+    const takes = `${own.machine.name} takes ${say(most)} in one go`;
     readings.push({
       ...base,
       id: `load:${film.id}` as const,
       title: 'Longest load',
       verdict: 'watch',
       value: say(own.taken),
-      limit: say(own.machine.most),
+      limit: say(most),
       why: loads
         ? `${takes}: it is cut in ${loads.length} loads, parted where no letter is.`
         : `${takes}, and no place is free across the film at which it could be parted.`,

@@ -24,6 +24,7 @@ export * from './nest/separate';
 export * from './nest/separateNester';
 export * from './nest/skyline';
 export * from './nest/turns';
+export * from './oneLoad';
 export * from './onPiece';
 export * from './overPieces';
 export * from './relief/reliefCuts';

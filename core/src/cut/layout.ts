@@ -19,6 +19,7 @@ import type { Film, Id, JobId, Machine, Mark } from '../job';
 import type { Entry } from './tour';
 import { writtenLength, type PenLine } from './toolpath/penLines';
 import type { Nested, Nester, NestPart } from './nest/nester';
+import { oneLoad } from './oneLoad';
 import { freeEnd, type Sheet } from './nest/sheet';
 import { skyline } from './nest/skyline';
 
@@ -112,7 +113,7 @@ export function cutOutline(region: Region, mark: CutMark): Region {
 /** The machine for a film: the narrowest that takes its whole width from the roll, else the widest. */
 export const machineFor = (film: Film, machines: readonly Machine[]): Machine | undefined =>
   machines.filter((m) => m.rollFed && m.width >= film.width).toSorted((a, b) => a.width - b.width)[0] ??
-  machines.toSorted((a, b) => b.width - a.width)[0];
+  machines.toSorted((a, b) => oneLoad(b).width - oneLoad(a).width)[0];
 
 function travelBetween(parts: readonly LaidPart[], outlines: readonly Region[]): number {
   let [x, y] = [0, 0];
@@ -163,7 +164,7 @@ export function layoutFilm(
   gap: number = LAYOUT.gap,
 ): FilmLayout {
   const machine = machineFor(film, machines);
-  const width = Math.min(film.width, machine?.width ?? film.width);
+  const width = Math.min(film.width, machine ? oneLoad(machine).width : film.width);
   const sheet = freeEnd(film, width);
   const outlines = parts.map((part) => part.region);
   const { nested, tooLarge } = nester(asLaid(film, parts), [sheet], { gap, holdDown: LAYOUT.holdDown }, BUDGET);
@@ -206,15 +207,21 @@ export function layoutOf(
   };
 }
 
-/** What is done to the film before it goes into the machine: it is trimmed where it is wider, and a cover sheet comes off. */
+/**
+ * What is done to the film before it goes into the machine: it is trimmed where it is wider, cut off where the machine takes none from a roll, and a
+ * cover sheet comes off.
+ */
 export function beforeCutOf({ film, machine }: Pick<FilmLayout, 'film' | 'machine'>): {
-  before?: { trim?: { to: number; machine: string }; covered?: true };
+  before?: { trim?: { to: number; machine: string }; cutOff?: { most: number; carrier: boolean }; covered?: true };
 } {
-  const trim = machine !== undefined && film.width > machine.width + SAME_MM;
-  if (!trim && !film.covered) return {};
+  const load = machine && oneLoad(machine);
+  const trim = load && film.width > load.width + SAME_MM;
+  const cutOff = machine && load && !machine.rollFed && { most: load.length, carrier: (machine.carriers?.length ?? 0) > 0 };
+  if (!trim && !cutOff && !film.covered) return {};
   return {
     before: {
-      ...(trim ? { trim: { to: machine.width, machine: machine.name } } : {}),
+      ...(trim ? { trim: { to: load.width, machine: machine.name } } : {}),
+      ...(cutOff ? { cutOff } : {}),
       ...(film.covered ? { covered: true as const } : {}),
     },
   };

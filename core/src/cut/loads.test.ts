@@ -6,7 +6,8 @@ import { drawMark, readHpgl } from '../artwork';
 import { LAYOUT } from '../facts';
 import { applyToRegion, boxOf, regionArea, scaling, type Region } from '../geometry';
 import type { Machine } from '../job';
-import { hpglCutFile, inLoads, layoutFilm, svgCutFile, type CutPart, type FilmLayout } from './index';
+import { beforeCutWords } from '../words';
+import { beforeCutOf, hpglCutFile, inLoads, oneLoad, layoutFilm, svgCutFile, type CutPart, type FilmLayout } from './index';
 
 const { films, machines } = demoShop();
 const film = films.find(({ kind }) => kind === 'permanent')!;
@@ -50,6 +51,30 @@ describe('a layout in loads', () => {
         }
       }),
       { numRuns: 25 },
+    );
+  });
+  it('is as large as a carrier sheet holds where the machine takes none from a roll', () => {
+    const carrier = (width: number, length: number) => ({ id: `${width}`, grade: 'standard' as const, width, length, uses: 0 });
+    const bed: Machine = { ...roll, rollFed: false, width: 300, most: 600 };
+    const carried = { ...bed, carriers: [carrier(200, 300), carrier(280, 400), carrier(900, 100)] };
+    expect([roll, bed, carried].map(oneLoad)).toEqual([
+      { width: roll.width, length: roll.most },
+      { width: 300, length: 600 },
+      { width: 280, length: 400 },
+    ]);
+    const layout = layoutFilm(film, [part(1)], [carried]);
+    expect(layout.width).toBe(Math.min(film.width, 280));
+    const loads = inLoads(layout)!;
+    expect(Math.max(...loads.map(({ taken }) => taken))).toBeLessThanOrEqual(400);
+    expect(loads.length).toBeGreaterThan(inLoads(layoutFilm(film, [part(1)], [bed]))!.length);
+    // where there is another that takes it from the roll that one cuts it
+    expect(layoutFilm(film, [part(1)], [carried, { ...roll, width: 2000 }]).machine!.rollFed).toBe(true);
+    const say = (mm: number) => `${mm} mm`;
+    expect(beforeCutWords(beforeCutOf({ film, machine: carried }).before, say)).toContain(
+      '400 mm at a time at most, and press it flat on a carrier',
+    );
+    expect(beforeCutWords(beforeCutOf({ film: { ...film, width: 280 }, machine: bed }).before, say)).toBe(
+      'Cut it off the roll, 600 mm at a time at most: this cutter takes none straight from a roll. ',
     );
   });
   it('is itself where one load is enough, and cannot be where a letter is longer than a load', () => {

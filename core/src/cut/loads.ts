@@ -2,6 +2,7 @@ import { LAYOUT } from '../facts';
 import { applyToRegion, boxOf, translation, then, type Region } from '../geometry';
 import { layoutOf, type CutPart, type FilmLayout } from './layout';
 import type { Nested } from './nest/nester';
+import { oneLoad } from './oneLoad';
 import type { PenLine } from './toolpath/penLines';
 
 /** Film is parted where at least this much is free along it, mm. */
@@ -38,7 +39,8 @@ function gapsBetween(shapes: readonly Laid[], low: number, high: number): number
  */
 export function inLoads(layout: FilmLayout): FilmLayout[] | undefined {
   const { machine, sheet, parts, outlines, width } = layout;
-  if (!machine || !(layout.taken > machine.most) || sheet.from.kind !== 'roll') return [layout];
+  const most = machine ? oneLoad(machine).length : Infinity;
+  if (!machine || layout.taken <= most || sheet.from.kind !== 'roll') return [layout];
   const shapes = parts.flatMap(({ outline, place }, part): Laid[] =>
     outlines[outline]!.map((shape) => {
       const box = boxOf(applyToRegion(place, [shape]));
@@ -47,7 +49,7 @@ export function inLoads(layout: FilmLayout): FilmLayout[] | undefined {
   );
   // a stencil's frame holds its letters: they cannot be parted from it
   const end = Math.max(...shapes.map(({ to }) => to));
-  const room = machine.most - 2 * LAYOUT.holdDown;
+  const room = most - 2 * LAYOUT.holdDown;
   const joins: number[] = [];
   let low: number = LAYOUT.holdDown;
   while (end - low > room) {

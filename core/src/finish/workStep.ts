@@ -139,6 +139,8 @@ export interface TapeAbout {
 export interface BeforeCut {
   /** The machine takes film of this width at most, mm, and the film is wider: it is trimmed. */
   readonly trim?: { readonly to: number; readonly machine: string };
+  /** The machine takes none from a roll: pieces of this length at most, mm, on a carrier sheet where there is one. */
+  readonly cutOff?: { readonly most: number; readonly carrier: boolean };
   /** A clear sheet comes off its face. */
   readonly covered?: true;
 }

@@ -12,16 +12,19 @@ function inside({ ax, ay, bx, by, minX, maxX, minY, maxY }: NestShape, x: number
   return within;
 }
 
+/** Sums of lengths are exact to far less than this, mm. */
+const ROUNDING = 1e-6;
+
 /** Edges of the second shape that lie in the common box; kept between calls, for a new list each time costs more than the test. */
 const near = new Int32Array(20_000);
 
 /** Whether the outlines of two shapes cross, the second where it lies against the first, mm. */
 export function edgesCross(a: NestShape, b: NestShape, dx: number, dy: number): boolean {
-  // the common box, in the place of the first
-  const minX = Math.max(a.minX, b.minX + dx);
-  const maxX = Math.min(a.maxX, b.maxX + dx);
-  const minY = Math.max(a.minY, b.minY + dy);
-  const maxY = Math.min(a.maxY, b.maxY + dy);
+  // the common box, in the place of the first; wider by more than rounding, or a side that is the box's own may fall out of it
+  const minX = Math.max(a.minX, b.minX + dx) - ROUNDING;
+  const maxX = Math.min(a.maxX, b.maxX + dx) + ROUNDING;
+  const minY = Math.max(a.minY, b.minY + dy) - ROUNDING;
+  const maxY = Math.min(a.maxY, b.maxY + dy) + ROUNDING;
   const bounds = b.bounds;
   let count = 0;
   for (let j = 0, k = 0; k < bounds.length && count < near.length; j++, k += 4) {

@@ -72,6 +72,38 @@ describe('collisions of shapes', () => {
       { numRuns: 400 },
     );
   });
+  it('are found where only a tip reaches over a side, wherever on its box that side lies', () => {
+    const plate = boxRegion({ minX: 0, minY: 0, maxX: 31.7, maxY: 60.189 });
+    const tip: Region = [
+      {
+        outer: [
+          [0, 0],
+          [53.84, -0.3],
+          [65.696, 34.191],
+          [0, 24.417],
+        ],
+        holes: [],
+      },
+    ];
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...QUARTERS),
+        fc.double({ min: 0.02, max: 8, noNaN: true }),
+        fc.double({ min: -10, max: 20, noNaN: true }),
+        (turn, deep, along) => {
+          const [a] = nestBody({ region: tip }, 0, [turn]).shapes;
+          const [b] = nestBody({ region: plate }, 0, [turn]).shapes;
+          // the tip points along the turned x axis: so deep in the plate's side
+          const angle = (turn * Math.PI) / 2;
+          const far = 65.696 / 2 + 31.7 / 2 - deep;
+          const [dx, dy] = [far * Math.cos(angle) - along * Math.sin(angle), far * Math.sin(angle) + along * Math.cos(angle)];
+          // for the last hundredth of it shapes are a little smaller than what they stand for
+          expect([overlap(a!, b!, dx, dy), overlap(b!, a!, -dx, -dy)]).toEqual([true, true]);
+        },
+      ),
+      { numRuns: 3000 },
+    );
+  });
   it('show a near way out, which is one', () => {
     let out = 0;
     fc.assert(

@@ -68,9 +68,6 @@ export function NestCard({
   const long = nestedLength({ nested: now }, parts);
   const isPiece = sheet.from.kind !== 'roll';
   const all = parts.reduce((sum, { copies }) => sum + copies, 0);
-  const held = now.reduce((sum, { part }) => sum + regionArea(parts[part]!.region), 0);
-  const film = regionArea(sheet.outline);
-  const share = (area: number) => `${Math.round((100 * area) / film)} %`;
   const better = (one: NestReport, other: NestReport) => (isPiece ? one.area > other.area : one.length < other.length);
   const look = async () => {
     stop.current = false;
@@ -104,7 +101,9 @@ export function NestCard({
         const price = filmPrice(layout.film, less);
         tell(
           isPiece
-            ? `Kept: the ${layout.sheet.from.kind} holds ${first.last.holds} of ${all} now, ${share(first.last.area)} of it is used.`
+            ? first.last.holds > now.length
+              ? `Kept: the ${layout.sheet.from.kind} holds ${first.last.holds} of ${all} now.`
+              : `Kept: the ${layout.sheet.from.kind} holds larger marks now in place of smaller ones.`
             : `Kept: ${formatLength(less, system, { digits: 0 })} less film than before${price > 0 ? `, ${formatMoney(price, currency)}` : ''}.`,
           { action: { label: 'Undo', run: () => void asAtFirst(id) } },
         );
@@ -126,7 +125,7 @@ export function NestCard({
                 <strong className="measure">
                   {report.holds} of {all}
                 </strong>
-                , {share(report.area)} of the film used.
+                .
               </>
             ) : (
               <>
@@ -137,8 +136,8 @@ export function NestCard({
           </p>
           <progress
             className="progress progress-primary my-1.5 w-full"
-            value={isPiece ? report.area - held : Math.max(0, long - report.length)}
-            max={isPiece ? film - held : long * 0.35}
+            value={Math.max(0, isPiece ? report.holds - now.length : long - report.length)}
+            max={isPiece ? all - now.length : long * 0.35}
           />
           <button type="button" className="btn btn-sm btn-outline" onClick={() => (stop.current = true)}>
             Stop and keep the best
@@ -163,7 +162,7 @@ export function NestCard({
           </div>
           <p className="quiet mt-1 text-sm">
             {isPiece
-              ? `It holds ${now.length} of ${all}, ${share(held)} of it is used. Larger parts may come in place of smaller ones`
+              ? `It holds ${now.length} of ${all}. Others move aside for one more, and a larger one may come in place of a smaller`
               : own
                 ? 'It goes on from the layout as it lies'
                 : 'By the true outlines instead of boxes'}

@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import type { FilmLayout, OnPiece, Spread } from '@kolleta/core/cut';
+import { oneLoad, type FilmLayout, type OnPiece, type Spread } from '@kolleta/core/cut';
 import type { FilmPiece, Shop } from '@kolleta/core/job';
 import { plannerWorker } from '../../workers/plannerClient';
 import { layTogether, useNumberOf } from './useTogether';
@@ -88,7 +88,7 @@ export function useLoads(
   const { data } = useQuery({
     queryKey: ['loads', number, relief, ...spares],
     queryFn: () => plannerWorker.call((planner) => planner.loads(layout!, relief, spares)),
-    enabled: layout?.machine !== undefined && layout.taken > layout.machine.most,
+    enabled: layout?.machine !== undefined && layout.taken > oneLoad(layout.machine).length,
     staleTime: Infinity,
     gcTime: 5_000,
     retry: false,
