@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect, openBench, openStation, reading, test, textOf, type } from './workshop';
+import { expect, openBench, openStation, planned, reading, test, textOf, type } from './workshop';
 
 /** So many times as fast as a machine, where the cutter is to be still at work whatever a slow browser takes; and where it is to get done. */
 const SLOWLY = 1.5;
@@ -146,6 +146,35 @@ test('a cutter that forgot its job, and one that is busy, are told apart', async
   await request.post('/api/cutter', { data: { kind: 'send', run: 'somebody', hpgl: 'PU0,0;PD9000,0,9000,9000,0,9000,0,0;' }, headers });
   await page.getByRole('button', { name: REHEARSE }).click();
   await expect(page.getByText('The cutter is at work')).toBeVisible();
+});
+
+test('without a cutter the layout is as wide as the film, says so, and the file is saved for another; an offcut too small holds none', async ({
+  page,
+}) => {
+  await page.goto('/#/workshop');
+  const cutters = page.getByText('Speeds, step, zero, pens, carrier sheets');
+  for (let left = 2; left > 0; left--) {
+    await expect(cutters).toHaveCount(left);
+    await page.getByRole('button', { name: 'Remove' }).first().click();
+  }
+  await expect(cutters).toHaveCount(0);
+  await page.goto('/#/stock');
+  await page.getByRole('button', { name: 'Change' }).first().click();
+  await page.getByRole('button', { name: 'Add an offcut' }).first().click();
+  await type(page, 'Width, offcut', '9');
+  await type(page, 'Length, offcut', '7');
+  await planned(page);
+  await page.goto('/#/job/regatta-prizes/cut');
+  await expect(page.getByRole('note').filter({ hasText: 'No cutter is noted' })).toContainText('no minutes are counted');
+  await expect(page.getByText('not known')).toBeVisible();
+  const from = page.getByRole('group', { name: 'Cut from' });
+  await expect(from.getByRole('button', { name: /holds none/ })).toBeDisabled();
+  await expect(page.getByRole('button', { name: REHEARSE })).toBeDisabled();
+  const download = page.waitForEvent('download');
+  await page.getByRole('button', { name: /Save the cut file/ }).click();
+  expect((await textOf(await download)).match(/<g>/g)).toHaveLength(12);
+  await page.getByRole('link', { name: 'Add your cutter in Workshop' }).click();
+  await expect(page.getByRole('button', { name: 'Add a cutter' })).toBeVisible();
 });
 
 test('a stop keeps film from the knife until it is answered for, and the log keeps the reason', async ({ page }) => {

@@ -62,6 +62,15 @@ export function CutCard({
         {beforeCutWords(beforeCutOf(layout).before, (mm) => formatLength(mm, system, { digits: 0 }))}
         {layout.pens ? 'The pen writes first; then the knife cuts each label out, and nothing is weeded.' : sheetWeedWords(sheet)}
       </p>
+      {!layout.machine && layout.parts.length > 0 && (
+        <p className="mt-1 text-sm" role="note">
+          No cutter is noted: this is laid out as wide as the film is, in one length, and no minutes are counted for the cut.{' '}
+          <Link className="font-bold underline" to="/workshop">
+            Add your cutter in Workshop
+          </Link>
+          , or take the file to a cutter that takes {formatLength(layout.width, system, { digits: 0 })}.
+        </p>
+      )}
       {held.length > 0 && (
         <div className="mt-1 flex items-start gap-2 text-sm" role="status">
           <VerdictMark verdict="stop" size={18} />

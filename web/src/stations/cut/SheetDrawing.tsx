@@ -38,7 +38,7 @@ export function SheetDrawing({ layout, job, done, again, shared, system, childre
     kind === 'roll' ? ['film taken', say(layout.taken)] : ['of the roll', 'nothing'],
     ['knife down', formatWay(layout.knife, system)],
     ['knife up', formatWay(layout.travel, system)],
-    ['with loading', formatDuration(layout.minutes)],
+    ['with loading', layout.machine ? formatDuration(layout.minutes) : 'not known'],
   ];
   return (
     <>
