@@ -31,8 +31,9 @@ import type { NestOptions, NestPart, Nested } from './nester';
 import { sheetWidth, type Sheet } from './sheet';
 import { QUARTERS, turnBy } from './turns';
 
-/** What is taken away for a part reaches so far beyond it, mm: no slivers stay between parts that touch. */
-const BEYOND = 0.02;
+/** What is taken away for a part reaches so far beyond its outline, which is a little within the true one, mm: no slivers stay between parts that touch,
+ * and along a row it does not add up. */
+const BEYOND = 0.012;
 /** A layout that is longer than its parts fill by no more than this share has nothing to spare. */
 const NOTHING_TO_SPARE = 1.0005;
 /** Outlines of no more sides go corner into corner. */
