@@ -62,7 +62,9 @@ for (const [name, path] of only.length > 0 ? views.filter(([name]) => only.inclu
   if (name === 'quick') await page.getByLabel('Word').fill('Galley');
   // the Bench shows what was there before, until it is planned
   if (path === '/') await page.getByRole('button', { name: 'Something comes between', disabled: false }).waitFor();
-  await page.getByText(/Working (it )?out|One moment|Laying out/).waitFor({ state: 'detached' });
+  await page.waitForFunction(() => !/Working (it )?out|One moment|Laying out/.test(document.body.innerText), undefined, {
+    timeout: 60_000,
+  });
   await page.waitForTimeout(1500);
   await page.screenshot({ path: resolve(root, `docs/screenshots/${name}.png`) });
   await page.close();
