@@ -40,7 +40,7 @@ function gapsBetween(shapes: readonly Laid[], low: number, high: number): number
 export function inLoads(layout: FilmLayout): FilmLayout[] | undefined {
   const { machine, sheet, parts, outlines, width } = layout;
   const most = machine ? oneLoad(machine).length : Infinity;
-  if (!machine || layout.taken <= most || sheet.from.kind !== 'roll') return [layout];
+  if (!(layout.taken > most) || !machine || sheet.from.kind !== 'roll') return [layout];
   const shapes = parts.flatMap(({ outline, place }, part): Laid[] =>
     outlines[outline]!.map((shape) => {
       const box = boxOf(applyToRegion(place, [shape]));
