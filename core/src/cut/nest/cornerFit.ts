@@ -5,26 +5,16 @@ import {
   boxOf,
   boxRegion,
   difference,
+  distance,
   offset,
+  pointInside,
   regionArea,
   simplifyRing,
   translation,
   type Region,
   type Ring,
 } from '../../geometry';
-import {
-  areaBelow,
-  cornersInside,
-  cornersOf,
-  edgesOf,
-  inRegion,
-  inWedge,
-  length,
-  STEP,
-  touchingOf,
-  type Corner,
-  type Edges,
-} from './corners';
+import { areaBelow, cornersInside, cornersOf, edgesOf, inWedge, STEP, touchingOf, type Corner, type Edges } from './corners';
 import { placeOf } from './keptLayout';
 import { grownOutline } from './nestShape';
 import type { NestOptions, NestPart, Nested } from './nester';
@@ -41,7 +31,7 @@ const SIDES = 16;
 /** What is wasted counts against what touches: so many times the side of its square. */
 const WASTED = 4;
 /** So many strips are kept beside each other, more in each turn. */
-const WIDE = [10, 40, 160];
+const WIDE = [10, 40, 160] as const;
 
 /** A part in one of its turns, around its middle. */
 interface Turned {
@@ -93,7 +83,7 @@ function turnsOf({ region, fixed }: NestPart, part: number, gap: number): Turned
   return (fixed ? [0] : QUARTERS).map((turn) => {
     const ring = outline[0]!.outer.map((p) => applyToPoint(turnBy(turn), p));
     const own: Region = [{ outer: ring, holes: [] }];
-    const around = ring.reduce((sum, p, i) => sum + length(p, ring[(i + 1) % ring.length]!), 0);
+    const around = ring.reduce((sum, p, i) => sum + distance(p, ring[(i + 1) % ring.length]!), 0);
     return { part, turn, ring, takes: offset(own, BEYOND), area: regionArea(own), around };
   });
 }
@@ -234,7 +224,7 @@ function inCorner(
       const touching = touchingOf(ring, x, y, edges);
       if (touching === undefined || cornersInside(ring, x, y, edges)) continue;
       const middle = ring.reduce<[number, number]>(([sx, sy], p) => [sx + p[0] / ring.length, sy + p[1] / ring.length], [x, y]);
-      if (!inRegion(filling.free, middle[0], middle[1])) continue;
+      if (!pointInside(middle, filling.free)) continue;
       // a part that looks the same turned goes in once
       const key = `${Math.round(x * 5)} ${Math.round(y * 5)} ${Math.round(touching * 5)}`;
       if (seen.has(key)) continue;

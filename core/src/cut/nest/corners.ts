@@ -1,4 +1,4 @@
-import type { Point, Region, Ring } from '../../geometry';
+import { distance, type Point, type Region, type Ring } from '../../geometry';
 
 /** Edges that lie so near each other touch, mm, and so nearly the same way, as a sine. */
 const TOUCHING = { apart: 0.15, sine: 0.01 } as const;
@@ -9,9 +9,7 @@ export const STEP = 0.4;
 /** A corner that is nearly straight is none, as a sine. */
 const FLAT = 0.02;
 
-export const length = ([ax, ay]: Point, [bx, by]: Point): number => Math.hypot(bx - ax, by - ay);
-
-/** The lowest corner of what is free: where it is, and how its sides go up from there to the right and to the left, radians. */
+/** A corner of what is free: where it is, and which way its sides go from there, radians; what is free lies between them. */
 export interface Corner {
   readonly at: Point;
   readonly right: number;
@@ -26,7 +24,7 @@ function sideFrom(ring: Ring, from: number, way: 1 | -1): readonly [Point, Point
   for (let k = 0; k < ring.length; k++) {
     const a = ring[(from + way * k + ring.length * 2) % ring.length]!;
     const b = ring[(from + way * (k + 1) + ring.length * 2) % ring.length]!;
-    walked += length(a, b);
+    walked += distance(a, b);
     if (walked >= STEP) return [a, b];
   }
   return [ring[from]!, ring[(from + way + ring.length) % ring.length]!];
@@ -48,8 +46,8 @@ export function cornersOf(free: Region, top: number): Corner[] {
         // where both sides meet, were there no rounding
         const along = ((cx - ax) * wy - (cy - ay) * wx) / cross;
         const meet: Point = [ax + along * vx, ay + along * vy];
-        if (length(meet, [x, y]) > 2 * STEP) return [];
-        return [{ at: meet, right, left, long: [length(meet, [bx, by]), length(meet, [dx, dy])] }];
+        if (distance(meet, [x, y]) > 2 * STEP) return [];
+        return [{ at: meet, right, left, long: [distance(meet, [bx, by]), distance(meet, [dx, dy])] }];
       }),
     )
     .toSorted((a, b) => a.at[1] - b.at[1] || a.at[0] - b.at[0]);
@@ -121,7 +119,6 @@ export function touchingOf(ring: Ring, x: number, y: number, { count, from }: Ed
         continue;
       }
       // an edge of what is free that goes through the part's edge, and not just at its ends
-      if (one > -OVER === other > -OVER && one > OVER === other > OVER) continue;
       if (Math.max(one, other) <= OVER || Math.min(one, other) >= -OVER) continue;
       const t = one / (one - other);
       const [mx, my] = [ax + t * vx, ay + t * vy];
@@ -160,17 +157,6 @@ export function cornersInside(ring: Ring, x: number, y: number, { count, from }:
   }
   return false;
 }
-
-export const inRegion = (region: Region, px: number, py: number): boolean => {
-  let within = false;
-  for (const { outer, holes } of region)
-    for (const ring of [outer, ...holes])
-      for (let i = 0; i < ring.length; i++) {
-        const [[ax, ay], [bx, by]] = [ring[i]!, ring[(i + 1) % ring.length]!];
-        if (ay > py !== by > py && px < ((bx - ax) * (py - ay)) / (by - ay) + ax) within = !within;
-      }
-  return within;
-};
 
 /**
  * Where a part lies in a corner: against both of its sides.

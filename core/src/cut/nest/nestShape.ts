@@ -51,7 +51,7 @@ const CLOSED = 2;
 /** Holes smaller than this take no other part, mm². */
 const LEAST_HOLE = 150;
 /** An outline is made simpler by so much, mm, and grown by so much more that it still lies outside the true one. */
-const SIMPLER = { first: 0.02, by: 0.06, grown: 0.065 } as const;
+const SIMPLER = { first: 0.04, by: 0.15, grown: 0.16 } as const;
 /** An outline of no more points is kept as it is, and grown by a little less than half the gap: what touches does not overlap. */
 const FEW_POINTS = 40;
 const WITHIN = 0.004;
