@@ -4,7 +4,7 @@ import type { Plan } from '@kolleta/core/plan';
 import type { Stands } from '@kolleta/core/schedule';
 import type { Planner } from './planner.worker';
 import { takePlannerWorker } from './plannerWorker';
-import { WatchedWorker, WorkerStopped } from './watchedWorker';
+import { WatchedWorker, withPatience, WorkerStopped } from './watchedWorker';
 
 /** What all jobs take together, and what other work in this worker takes, is given up after this long, ms. */
 const LIMIT_MS = 20_000;
@@ -60,14 +60,17 @@ class NewestWins {
       const events = withoutPhotos(request.events);
       let current: Job | undefined;
       try {
-        const plan = await plannerWorker.call((planner, alive) => {
-          const onJob = (id: JobId | undefined) => {
-            current = jobs.find((job) => job.id === id);
-            alive(current ? timeFor(current) : LIMIT_MS + jobs.length * 50);
-          };
-          const slow = jobs.filter(isSlow).map((job) => job.id);
-          return planner.plan(this.#which, jobs, shop, events, now, whole, slow, proxy(onJob), stands);
-        }, LIMIT_MS);
+        const ask = (times: number) =>
+          plannerWorker.call((planner, alive) => {
+            const onJob = (id: JobId | undefined) => {
+              current = jobs.find((job) => job.id === id);
+              alive(current ? timeFor(current) : times * (LIMIT_MS + jobs.length * 50));
+            };
+            const slow = jobs.filter(isSlow).map((job) => job.id);
+            return planner.plan(this.#which, jobs, shop, events, now, whole, slow, proxy(onJob), stands);
+          }, times * LIMIT_MS);
+        // where it was at no job, no job is to blame
+        const plan = await withPatience(ask, () => !current);
         for (const fault of plan.faults) console.error(`Set aside: ${fault}`);
         return plan;
       } catch (error) {

@@ -1,5 +1,5 @@
 import { expect, it, jest } from '@jest/globals';
-import { WatchedWorker, WorkerStopped } from './watchedWorker';
+import { WatchedWorker, withPatience, WorkerStopped } from './watchedWorker';
 
 /** A worker that answers nothing by itself. */
 const silent = () => {
@@ -42,4 +42,19 @@ it('a call that fails does not keep the next one', async () => {
   const watched = new WatchedWorker<object>('The planner', silent, 60_000);
   await expect(watched.call(() => Promise.reject(new Error('no')))).rejects.toThrow('no');
   expect(await watched.call(() => Promise.resolve(1))).toBe(1);
+});
+it('what was given up is tried once more with more time, where that is worth it, and then told', async () => {
+  const tries: number[] = [];
+  const late = (enough: number) => (times: number) => {
+    tries.push(times);
+    return times >= enough ? Promise.resolve('planned') : Promise.reject(new WorkerStopped('This took too long.'));
+  };
+  const worthIt = () => true;
+  expect(await withPatience(late(1), worthIt)).toBe('planned');
+  expect(await withPatience(late(2), worthIt)).toBe('planned');
+  await expect(withPatience(late(Infinity), worthIt)).rejects.toThrow(WorkerStopped);
+  await expect(withPatience(late(2), () => false)).rejects.toThrow(WorkerStopped);
+  await expect(withPatience(() => Promise.reject(new Error('no')), worthIt)).rejects.toThrow('no');
+  const [first, ...others] = tries;
+  expect([first, others.filter((times) => times === 1).length, new Set(others.filter((times) => times > 1)).size]).toEqual([1, 3, 1]);
 });

@@ -4,6 +4,25 @@ import { Told } from '../storage/told';
 /** The worker was ended; what to do is in the message. */
 export class WorkerStopped extends Told {}
 
+/** Given up once, something is given so many times as long. */
+const PATIENCE = 4;
+
+/**
+ * Tries again what was given up, with more time: a machine whose cores are at something else is slow for a while, and nobody can do anything about it.
+ *
+ * @param run tries, with so many times the usual time
+ * @param again whether it is worth trying again
+ * @throws what the second try throws
+ */
+export async function withPatience<R>(run: (times: number) => Promise<R>, again: () => boolean): Promise<R> {
+  try {
+    return await run(1);
+  } catch (error) {
+    if (!(error instanceof WorkerStopped) || !again()) throw error;
+    return run(PATIENCE);
+  }
+}
+
 /** A worker under a watchdog: calls go one after the other; one that is not answered in time ends the worker, and the next call starts a new one. */
 export class WatchedWorker<T> {
   readonly #make: () => Worker;
