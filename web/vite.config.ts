@@ -75,10 +75,11 @@ export default defineConfig({
         codeSplitting: {
           groups: [
             { name: 'early', test: /preload-helper|workers\/plannerWorker/, priority: 2 },
-            // what every screen needs is one file: a dozen small ones cost the first start more than they save
+            // what every screen needs is one file: a dozen small ones cost the first start more than they save. Runs of the cutter bring all that
+            // lays film out with them, and only Cut needs them
             {
               name: 'shell',
-              test: /node_modules\/(react|react-dom|scheduler|react-router|@tanstack|dexie|dexie-react-hooks)\/|web\/src\/(storage|ui\/toasts|workers\/(usePlan|plannerClient))/,
+              test: /node_modules\/(react|react-dom|scheduler|react-router|@tanstack|dexie|dexie-react-hooks)\/|web\/src\/(storage\/(?!cutterRuns)|ui\/toasts|workers\/(usePlan|plannerClient))/,
             },
           ],
         },
