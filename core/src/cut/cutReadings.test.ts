@@ -2,9 +2,11 @@ import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import { demoShop, plateJob, textMark } from '../../test/sampleJobs';
 import { applyToPoint, boxRegion } from '../geometry';
+import type { FilmPiece } from '../job';
 import { beforeCutWords } from '../words';
 import { cutReadings } from './cutReadings';
-import { beforeCutOf, layoutFilm, type CutPart } from './layout';
+import { beforeCutOf } from './beforeCut';
+import { layoutFilm, type CutPart } from './layout';
 
 const shop = demoShop();
 const white = shop.films.find((f) => f.id === 'white-gloss')!;
@@ -68,43 +70,41 @@ describe('what cutting tells', () => {
     expect(kinds(readings)).toEqual(['load watch', 'film fine']);
     expect(readings[0]!.why).toContain('in 2 loads');
   });
-  it('where the roll has not enough, a sheet beside it that holds all is a way', () => {
-    const film = { ...white, pieces: [{ id: 'p', kind: 'sheet' as const, width: 300, length: 300, count: 1 }] };
-    const mine = layoutFilm(film, [part(100, 100)], shop.machines);
-    const read = (length: number) =>
-      cutReadings(
+  describe('where the roll has not enough', () => {
+    const read = (pieces: Partial<FilmPiece>[], own: CutPart, left = 50) => {
+      const film = {
+        ...white,
+        pieces: pieces.map((one, i) => ({ id: `p${i}`, kind: 'sheet' as const, width: 300, length: 300, count: 1, ...one })),
+      };
+      const mine = layoutFilm(film, [own], shop.machines);
+      const [reading] = cutReadings(
         job,
         mine,
         mine,
-        { films: [{ ...film, pieces: [{ ...film.pieces[0]!, length }] }] },
-        () => 50,
+        shop,
+        () => left,
         () => mine.taken,
         'mm',
       );
-    expect(
-      cutReadings(
-        job,
-        mine,
-        mine,
-        shop,
-        () => 50,
-        () => mine.taken,
-        'mm',
-      )[0],
-    ).toMatchObject({ verdict: 'watch' });
-    const short = layoutFilm({ ...film, pieces: [{ ...film.pieces[0]!, length: 60 }] }, [part(100, 100)], shop.machines);
-    expect(
-      cutReadings(
-        job,
-        short,
-        short,
-        shop,
-        () => 50,
-        () => short.taken,
-        'mm',
-      )[0],
-    ).toMatchObject({ verdict: 'stop' });
-    expect(read(300)[0]!.why).toContain('300 mm × 300 mm');
+      return reading!;
+    };
+    it('a sheet beside it that holds all is a way', () => {
+      expect(read([{}], part(100, 100))).toMatchObject({
+        verdict: 'watch',
+        why: expect.stringContaining('300 mm × 300 mm: it holds all of it'),
+      });
+      expect(read([{ length: 60 }], part(100, 100))).toMatchObject({ verdict: 'stop' });
+    });
+    it('several pieces are a way too, and pieces with what the roll still has', () => {
+      const some = [{ length: 130 }, { length: 130, kind: 'offcut' as const }];
+      expect(read(some, part(100, 100, 4))).toMatchObject({
+        verdict: 'watch',
+        why: 'The roll alone has not enough. Cut 2 from the offcut of 300 mm × 130 mm and 2 from the sheet of 300 mm × 130 mm: say at Cut that pieces come first.',
+      });
+      expect(read(some, part(100, 100, 6), 130).why).toContain('and 2 from 120 mm of roll');
+      // what is left of the roll is too short for the rest
+      expect(read(some, part(100, 100, 6), 110)).toMatchObject({ verdict: 'stop' });
+    });
   });
 });
 

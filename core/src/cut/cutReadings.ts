@@ -1,10 +1,10 @@
 import { boxHeight, boxOf, boxWidth } from '../geometry';
 import { FILM_KINDS, LAYOUT } from '../facts';
-import { formatLength, type LengthSystem } from '../units';
+import { formatLength, listed, type LengthSystem } from '../units';
 import { filmInstead, setAt, type Remedy, type Film, type Job, type Reading, type Shop } from '../job';
 import { inLoads } from './loads';
 import { oneLoad } from './oneLoad';
-import { layOnPiece } from './onPiece';
+import { overPieces, piecesBeside, type Spread } from './overPieces';
 import type { FilmLayout } from './layout';
 
 /** The change that cuts from one film whatever of a job was to be cut from another. */
@@ -22,6 +22,26 @@ function againLength({ outlines, parts }: Pick<FilmLayout, 'outlines' | 'parts'>
 /** Whether a sheet or an offcut beside the roll is so large both ways. */
 const hasSpare = ({ pieces = [] }: Film, side: number): boolean => pieces.some(({ width, length }) => Math.min(width, length) >= side);
 
+/** Where all of it is cut from where the roll has not enough; nothing where sheets and offcuts do not hold what is wanting. */
+function beside(own: FilmLayout, film: Film, { machines, layouts }: Pick<Shop, 'machines' | 'layouts'>, has: number): Spread | undefined {
+  const pieces = piecesBeside(film);
+  if (has >= own.taken || own.parts.length === 0 || pieces.length === 0) return undefined;
+  const spread = overPieces([own], pieces, machines, 1, layouts);
+  return spread.roll && spread.roll.taken > has ? undefined : spread;
+}
+
+/** How a film is cut where the roll has not enough of it. */
+function besideWords({ sheets, roll }: Spread, say: (mm: number) => string): string {
+  const [only] = sheets;
+  const named = ({ piece }: Spread['sheets'][number]) => `the ${piece.kind} of ${say(piece.width)} × ${say(piece.length)}`;
+  if (sheets.length === 1 && !roll) return `The roll has not enough. Cut it from ${named(only!)}: it holds all of it.`;
+  const some = [
+    ...sheets.map((one) => `${one.layout.parts.length} from ${named(one)}`),
+    ...(roll ? [`${roll.parts.length} from ${say(roll.taken)} of roll`] : []),
+  ];
+  return `The roll alone has not enough. Cut ${listed(some)}: say at Cut that pieces come first.`;
+}
+
 /**
  * What cutting one film for one job tells: whether the roll has enough, and whether the machine takes it.
  *
@@ -34,7 +54,7 @@ export function cutReadings(
   job: Job,
   shared: FilmLayout,
   own: FilmLayout,
-  shop: Pick<Shop, 'films'>,
+  shop: Pick<Shop, 'films' | 'machines' | 'layouts'>,
   left: (film: string) => number,
   needed: (film: string) => number,
   system: LengthSystem,
@@ -94,18 +114,14 @@ export function cutReadings(
         : 'Make it smaller, set its letters further apart, or have it cut on a longer machine.',
     });
   }
-  // a sheet or an offcut beside the roll may hold it all
-  const beside =
-    has < own.taken
-      ? (film.pieces ?? []).find((piece) => layOnPiece([own], piece, own.machine ? [own.machine] : [], 1)?.rest === 0)
-      : undefined;
-  if (has < own.taken && beside) {
+  const spread = beside(own, film, shop, has);
+  if (spread) {
     readings.push({
       ...base,
       verdict: 'watch',
       value: `${say(has)} left`,
       limit: `${say(own.taken)} needed`,
-      why: `The roll has not enough. Cut it from the ${beside.kind} of ${say(beside.width)} × ${say(beside.length)}: it holds all of it.`,
+      why: besideWords(spread, say),
       remedies: [],
     });
   } else if (has < own.taken) {

@@ -1,3 +1,4 @@
+export * from './beforeCut';
 export * from './carrierUses';
 export * from './cutReadings';
 export * from './cutResult';

@@ -14,7 +14,6 @@ import {
   type Transform,
 } from '../geometry';
 import { FILM_KINDS, LABEL, LAYOUT, TECHNIQUES } from '../facts';
-import { SAME_MM } from '../units';
 import type { Film, Id, JobId, Machine, Mark } from '../job';
 import type { Entry } from './tour';
 import { writtenLength, type PenLine } from './toolpath/penLines';
@@ -204,25 +203,5 @@ export function layoutOf(
   return {
     ...{ film, sheet, machine, outlines, parts: laid, width, knife, travel, minutes, taken, tooWide: [] },
     ...(written > 0 ? { pens } : {}),
-  };
-}
-
-/**
- * What is done to the film before it goes into the machine: it is trimmed where it is wider, cut off where the machine takes none from a roll, and a
- * cover sheet comes off.
- */
-export function beforeCutOf({ film, machine }: Pick<FilmLayout, 'film' | 'machine'>): {
-  before?: { trim?: { to: number; machine: string }; cutOff?: { most: number; carrier: boolean }; covered?: true };
-} {
-  const load = machine && oneLoad(machine);
-  const trim = load && film.width > load.width + SAME_MM;
-  const cutOff = machine && load && !machine.rollFed && { most: load.length, carrier: (machine.carriers?.length ?? 0) > 0 };
-  if (!trim && !cutOff && !film.covered) return {};
-  return {
-    before: {
-      ...(trim ? { trim: { to: load.width, machine: machine.name } } : {}),
-      ...(cutOff ? { cutOff } : {}),
-      ...(film.covered ? { covered: true as const } : {}),
-    },
   };
 }

@@ -7,7 +7,7 @@ import { LAYOUT } from '../facts';
 import { applyToRegion, boxOf, regionArea, scaling, type Region } from '../geometry';
 import type { Machine } from '../job';
 import { beforeCutWords } from '../words';
-import { beforeCutOf, hpglCutFile, inLoads, oneLoad, layoutFilm, svgCutFile, type CutPart, type FilmLayout } from './index';
+import { beforeCutOf, freeEnd, hpglCutFile, inLoads, oneLoad, layoutFilm, svgCutFile, type CutPart, type FilmLayout } from './index';
 
 const { films, machines } = demoShop();
 const film = films.find(({ kind }) => kind === 'permanent')!;
@@ -70,12 +70,18 @@ describe('a layout in loads', () => {
     // where there is another that takes it from the roll that one cuts it
     expect(layoutFilm(film, [part(1)], [carried, { ...roll, width: 2000 }]).machine!.rollFed).toBe(true);
     const say = (mm: number) => `${mm} mm`;
-    expect(beforeCutWords(beforeCutOf({ film, machine: carried }).before, say)).toContain(
+    expect(beforeCutWords(beforeCutOf({ film, machine: carried, sheet: freeEnd(film, 280) }).before, say)).toContain(
       '400 mm at a time at most, and press it flat on a carrier',
     );
-    expect(beforeCutWords(beforeCutOf({ film: { ...film, width: 280 }, machine: bed }).before, say)).toBe(
+    expect(beforeCutWords(beforeCutOf({ film: { ...film, width: 280 }, machine: bed, sheet: freeEnd(film, 280) }).before, say)).toBe(
       'Cut it off the roll, 600 mm at a time at most: this cutter takes none straight from a roll. ',
     );
+    // of a sheet and an offcut nothing is cut off or trimmed
+    const piece = { ...freeEnd(film, 280), from: { kind: 'offcut' as const, id: 'p' } };
+    expect(beforeCutWords(beforeCutOf({ film: { ...film, width: 900 }, machine: carried, sheet: piece }).before, say)).toBe(
+      'Press it flat on a carrier sheet, from one side to the other. ',
+    );
+    expect(beforeCutOf({ film: { ...film, width: 900 }, machine: bed, sheet: piece })).toEqual({});
   });
   it('is itself where one load is enough, and cannot be where a letter is longer than a load', () => {
     const layout = layoutFilm(film, [part(1)], short(3000));

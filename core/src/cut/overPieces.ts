@@ -1,4 +1,4 @@
-import type { FilmPiece, KeptLayout, Machine } from '../job';
+import type { Film, FilmPiece, KeptLayout, Machine } from '../job';
 import { gapOf, layoutFilm, type CutPart, type FilmLayout } from './layout';
 import { partsOf } from './layTogether';
 import { skyline } from './nest/skyline';
@@ -11,6 +11,15 @@ export interface Spread {
   /** What then still comes off the roll; nothing where the pieces hold it all. */
   readonly roll?: FilmLayout;
 }
+
+/** So many different pieces are looked at. */
+const MOST_PIECES = 12;
+
+const area = ({ width, length }: FilmPiece) => width * length;
+
+/** Sheets and offcuts of a film in the order in which they are used up: offcuts before sheets, the smallest first. */
+export const piecesBeside = ({ pieces = [] }: Pick<Film, 'pieces'>): FilmPiece[] =>
+  pieces.toSorted((a, b) => Number(a.kind === 'sheet') - Number(b.kind === 'sheet') || area(a) - area(b)).slice(0, MOST_PIECES);
 
 /** So many sheets are looked at ahead: each takes a good part of a second, and what follows is looked at once they are cut. */
 const MOST_SHEETS = 8;

@@ -1,7 +1,8 @@
+import type { BeforeCut } from '../cut';
 import { HANDS_ON, STEP_KINDS, WAITS } from '../facts';
 import { cutStepId, stepIdOf, type CutFrom, type Id, type Job, type StepId } from '../job';
 import { minutesFor } from './recipeDraft';
-import type { BeforeCut, Lag, LayerAbout, Recipe, TapeAbout, WeedingAbout, WorkStep } from './workStep';
+import type { Lag, LayerAbout, Recipe, TapeAbout, WeedingAbout, WorkStep } from './workStep';
 
 /** What was lost of one mark in one go. */
 export interface LostLayer {

@@ -1,5 +1,6 @@
+import type { BeforeCut } from '../cut';
 import type { Climate, CutFrom, Id, Job, Mark, Paint, Press, Pressing } from '../job';
-import type { BeforeCut, SnipsAbout, TapeAbout, WeedingAbout } from './workStep';
+import type { SnipsAbout, TapeAbout, WeedingAbout } from './workStep';
 
 /** One layer of one mark as it is drawn and fitted. */
 export interface FittedLayer {

@@ -1,5 +1,5 @@
 // Longer than 300 lines: what steps and waits are about, a row a kind.
-import type { Kept, TestCutWhy } from '../cut';
+import type { BeforeCut, Kept, TestCutWhy } from '../cut';
 import type {
   CautionId,
   CleaningId,
@@ -135,16 +135,6 @@ export interface TapeAbout {
   readonly snips?: SnipsAbout;
 }
 
-/** What is done to film before it goes into the machine. */
-export interface BeforeCut {
-  /** The machine takes film of this width at most, mm, and the film is wider: it is trimmed. */
-  readonly trim?: { readonly to: number; readonly machine: string };
-  /** The machine takes none from a roll: pieces of this length at most, mm, on a carrier sheet where there is one. */
-  readonly cutOff?: { readonly most: number; readonly carrier: boolean };
-  /** A clear sheet comes off its face. */
-  readonly covered?: true;
-}
-
 /** How film is pressed on: °C, seconds of this press, how hard, and how it is peeled. */
 export interface PressAbout {
   readonly celsius: number;
@@ -177,6 +167,8 @@ export type StepAbout =
       readonly written?: true;
       /** What was lost of these marks is cut again. */
       readonly again?: readonly string[];
+      /** It is cut from a sheet, an offcut or several pieces beside the roll: all of it, or as much as finds room there. */
+      readonly piece?: { readonly kind: 'sheet' | 'offcut' | 'pieces'; readonly all: boolean };
       /** It goes straight on from another cut of the same film, whose test cut is made. */
       readonly tested?: true;
     }

@@ -1,6 +1,6 @@
 import type { Faces } from '../artwork';
 import { costOf, shareAgain, type Cost, type CostWork } from '../cost';
-import { layOnPiece, type FilmLayout } from '../cut';
+import { layOnPiece, piecesBeside, type FilmLayout } from '../cut';
 import { PRICING, TECHNIQUES } from '../facts';
 import { asMade, otherWays } from '../fit';
 import { usedUp } from '../gather';
@@ -49,15 +49,17 @@ export interface Priced {
   readonly run?: Cost;
 }
 
-/** So many pieces of film are tried, and so few rounds each: whether all of it finds room is all that is asked. */
-const MOST_PIECES = 12;
+/** So few rounds each: whether all of it finds room is all that is asked. */
 const ROUNDS = 2;
 
 /** Films of a job of which all that is cut finds room on an offcut or a sheet that lies there already. */
-export function filmsOnOffcuts(layouts: readonly FilmLayout[], { films, machines }: Pick<Shop, 'films' | 'machines'>): Id[] {
+export function filmsOnOffcuts(
+  layouts: readonly FilmLayout[],
+  { films, machines, layouts: kept }: Pick<Shop, 'films' | 'machines' | 'layouts'>,
+): Id[] {
   return layouts.flatMap((layout) => {
-    const pieces = films.find(({ id }) => id === layout.film.id)?.pieces ?? [];
-    const fits = pieces.slice(0, MOST_PIECES).some((piece) => layOnPiece([layout], piece, machines, ROUNDS)?.rest === 0);
+    const film = films.find(({ id }) => id === layout.film.id);
+    const fits = film && piecesBeside(film).some((piece) => layOnPiece([layout], piece, machines, ROUNDS, kept)?.rest === 0);
     return fits && layout.sheet.from.kind === 'roll' ? [layout.film.id] : [];
   });
 }

@@ -1,4 +1,4 @@
-import type { BeforeCut } from '../finish';
+import type { BeforeCut } from '../cut';
 
 /** What is done to film before it goes into the machine, in sentences that end with a space; nothing where there is nothing to do. */
 export const beforeCutWords = (before: BeforeCut | undefined, say: (mm: number) => string): string =>
@@ -11,5 +11,6 @@ export const beforeCutWords = (before: BeforeCut | undefined, say: (mm: number) 
             : `Cut it off the roll, ${say(before.cutOff.most)} at a time at most: this cutter takes none straight from a roll. `,
         ]
       : []),
+    ...(before?.onCarrier ? ['Press it flat on a carrier sheet, from one side to the other. '] : []),
     ...(before?.covered ? ['Pull the clear cover sheet off before you cut. '] : []),
   ].join('');

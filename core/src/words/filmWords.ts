@@ -1,6 +1,6 @@
 import { TAPINGS } from '../facts';
 import type { TestCutWhy } from '../cut';
-import type { SnipsAbout } from '../finish';
+import type { SnipsAbout, StepAbout } from '../finish';
 import { capital, counted, inSentence, listed, times } from '../units';
 import { beforeCutWords } from './beforeCut';
 import { layerOf, type WordsOf } from './stepRow';
@@ -17,6 +17,17 @@ const TEST_WHY: Record<TestCutWhy, string> = {
   roll: 'The roll is new: film of one name is not always of one thickness.',
 };
 
+/** What beside the roll is cut from. */
+const PIECES = { sheet: 'the sheet', offcut: 'the offcut', pieces: 'sheets and offcuts' } as const;
+
+/** How much film a cut takes, and of what. */
+const takesWords = ({ taken, piece }: Extract<StepAbout, { kind: 'cut' }>, say: (mm: number) => string): string =>
+  !piece
+    ? `It takes ${say(taken)} of film. `
+    : piece.all
+      ? `All of it comes from ${PIECES[piece.kind]}, and nothing from the roll. `
+      : `As much as finds room comes from ${PIECES[piece.kind]}, the rest from the roll. `;
+
 /** Steps on the film: cutting, weeding, taping. */
 export const FILM_WORDS: WordsOf<'testCut' | 'cut' | 'write' | 'backFilm' | 'weed' | 'tape'> = {
   testCut: {
@@ -30,20 +41,22 @@ export const FILM_WORDS: WordsOf<'testCut' | 'cut' | 'write' | 'backFilm' | 'wee
     verb: () => 'Cut',
     rest: ({ film, again }) => (again ? `again what was lost of ${listed(again)}, ${inSentence(film)}` : film),
     short: () => 'cut',
-    text: ({ taken, first, before, hot, written, again, tested }, say) =>
-      again
+    text: (about, say) => {
+      const { taken, first, before, hot, written, again, tested } = about;
+      return again
         ? `Only what was lost${written ? ', the pen first, then pen out and knife in' : ''}: it takes ${say(taken)} of film. With the settings of the first cut; a test cut only if the blade or the roll is ` +
-          `another. ${hot ? 'Carrier side down again, mirrored.' : 'Colour side up, smooth, no curl.'}`
+            `another. ${hot ? 'Carrier side down again, mirrored.' : 'Colour side up, smooth, no curl.'}`
         : written
-          ? `Pen out, knife in, and the sheet is not moved. It takes ${say(taken)} of film. Only the film is cut through, so ` +
+          ? `Pen out, knife in, and the sheet is not moved. ${takesWords(about, say)}Only the film is cut through, so ` +
             'that the labels stay on the liner.'
-          : `${beforeCutWords(before, say)}It takes ${say(taken)} of film. ` +
+          : `${beforeCutWords(before, say)}${takesWords(about, say)}` +
             (tested
               ? 'No test cut: it goes straight on with the same film. '
               : `A small test cut first${first ? ': a square with a circle inside lifts clean, and the liner stays whole' : ''}. `) +
             (hot
               ? 'Carrier side down, its dull side up, mirrored: the file is mirrored already, so let the machine not mirror it again.'
-              : 'Colour side up, smooth, no curl.'),
+              : 'Colour side up, smooth, no curl.');
+    },
   },
   backFilm: {
     verb: () => 'Back',

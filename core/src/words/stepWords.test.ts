@@ -3,7 +3,7 @@ import { shippedFaces } from '../../test/faces';
 import { randomJob } from '../../test/randomWorkshop';
 import { DEMO_START, demoWorkshop } from '../../test/sampleJobs';
 import { COATS, STEP_KINDS, type CoatId } from '../facts';
-import type { WaitFor, WorkStep } from '../finish';
+import type { StepAbout, WaitFor, WorkStep } from '../finish';
 import { numbersFrom } from '../geometry';
 import type { WorkEvent } from '../job';
 import { Memo, planWorkshop } from '../plan';
@@ -80,6 +80,18 @@ describe('the words of steps', () => {
     const { jobs, shop } = demoWorkshop();
     const plan = planWorkshop(jobs, shop, [], DEMO_START, shippedFaces(), new Memo(), { effort: 'quick' });
     for (const { recipe } of plan.jobs.values()) expect(new Set(recipe.steps.map(stepTitle)).size).toBe(recipe.steps.length);
+  });
+});
+
+describe('the words of a cut', () => {
+  it('speak of the roll only where it is cut from the roll', () => {
+    const cut = steps.find(({ about }) => about.kind === 'cut' && !about.again && !about.written)!;
+    const from = (piece: Extract<StepAbout, { kind: 'cut' }>['piece']) =>
+      stepText({ ...cut, about: { ...(cut.about as Extract<StepAbout, { kind: 'cut' }>), piece } as StepAbout }, 'mm');
+    expect(stepText(cut, 'mm')).toMatch(/It takes \d+ mm of film\./);
+    expect(from({ kind: 'offcut', all: true })).toContain('All of it comes from the offcut, and nothing from the roll.');
+    expect(from({ kind: 'pieces', all: false })).toContain('As much as finds room comes from sheets and offcuts, the rest from the roll.');
+    for (const kind of ['sheet', 'offcut', 'pieces'] as const) expect(from({ kind, all: true })).not.toContain('of film.');
   });
 });
 

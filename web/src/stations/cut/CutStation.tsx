@@ -15,6 +15,7 @@ import { DrawingHead, Readings, StationLayout, type StationProps } from '../../f
 import { StepCards } from '../../frame/StepCards';
 import { useWorkshop } from '../../storage/useWorkshop';
 import { noteFile } from '../../storage/cutterRuns';
+import { asCutFrom } from './asCutFrom';
 import { CutAlong } from './CutAlong';
 import { CutAnswer } from './CutAnswer';
 import { CutCard } from './CutCard';
@@ -54,8 +55,13 @@ export function CutStation({ job, plan, shop, edit, fix, mark }: StationProps) {
   const { offers, tooLarge } = usePieces(chosen, shop, !done);
   const spread = useSpread(chosen, shop, !done && offers.length > 0);
   const sheets = from[filmId] === PIECES_FIRST ? spread?.sheets : undefined;
-  const piece = sheets?.[0] ?? pieceFrom(offers, from[filmId]);
+  const offer = pieceFrom(offers, from[filmId]);
+  const piece = sheets?.[0] ?? offer;
   const onRoll = together ?? own;
+  const cutFrom = sheets
+    ? { kind: 'pieces' as const, all: !spread?.roll, layout: sheets[0]!.layout }
+    : offer && { kind: offer.piece.kind, all: offer.rest === 0, layout: offer.layout };
+  const read = asCutFrom(plan, filmId, done ? undefined : cutFrom);
   const layout = piece?.layout ?? onRoll;
   const loaded = filmIn(layout?.machine, inCutter, events);
   const { fresh, settled } = useSettling();
@@ -282,8 +288,8 @@ export function CutStation({ job, plan, shop, edit, fix, mark }: StationProps) {
           onChange={setAlong}
         />
       )}
-      <Readings plan={plan} edit={edit} fix={fix} mark={mark} stations={['cut']} />
-      <StepCards plan={plan} shop={shop} stations={['cut']} />
+      <Readings plan={read} edit={edit} fix={fix} mark={mark} stations={['cut']} />
+      <StepCards plan={read} shop={shop} stations={['cut']} />
     </StationLayout>
   );
 }

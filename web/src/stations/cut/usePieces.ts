@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { oneLoad, type FilmLayout, type OnPiece, type Spread } from '@kolleta/core/cut';
+import { oneLoad, piecesBeside as piecesOf, type FilmLayout, type OnPiece, type Spread } from '@kolleta/core/cut';
 import type { FilmPiece, Shop } from '@kolleta/core/job';
 import { plannerWorker } from '../../workers/plannerClient';
 import { layTogether, useNumberOf } from './useTogether';
@@ -9,16 +9,8 @@ export interface PieceOffer extends OnPiece {
   readonly piece: FilmPiece;
 }
 
-/** So many pieces are looked at, the smallest first: an offcut is used up before a sheet is begun. */
-const MOST = 12;
-
-const area = ({ width, length }: FilmPiece) => width * length;
-
 /** Pieces of the film of some layouts, as they are looked at. */
-const piecesBeside = (layouts: readonly FilmLayout[]): FilmPiece[] =>
-  (layouts[0]?.film.pieces ?? [])
-    .toSorted((a, b) => Number(a.kind === 'sheet') - Number(b.kind === 'sheet') || area(a) - area(b))
-    .slice(0, MOST);
+const piecesBeside = ([first]: readonly FilmLayout[]): FilmPiece[] => (first ? piecesOf(first.film) : []);
 
 /** What pieces would hold, and those that do not go into a machine. */
 interface PieceOffers {
