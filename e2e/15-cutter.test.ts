@@ -148,6 +148,35 @@ test('a cutter that forgot its job, and one that is busy, are told apart', async
   await expect(page.getByText('The cutter is at work')).toBeVisible();
 });
 
+test('a cutter that answers nonsense is told as that, counts for nothing, and is heard again once it makes sense', async ({ page }) => {
+  await openBench(page);
+  const left = await leftOf(page, 'White gloss');
+  await rehearse(page);
+  let answer: ((said: Record<string, unknown>) => unknown) | undefined;
+  await page.route('**/api/cutter', async (route) => {
+    const real = await route.fetch();
+    if (!answer) return route.fulfill({ response: real });
+    return route.fulfill({ response: real, json: answer((await real.json()) as Record<string, unknown>) });
+  });
+  for (const said of [() => 'ERR 7', (told: object) => ({ ...told, used: 'all of it' }), (told: object) => ({ ...told, strokes: 4000 })]) {
+    answer = said;
+    await expect(panel(page).getByRole('alert')).toContainText('does not tell what can be true');
+    await expect(panel(page).getByRole('alert')).toContainText(/0 of \d+ marks? (was|were) cut/);
+    answer = undefined;
+    await expect(panel(page)).toContainText('It cuts.');
+  }
+  await panel(page).getByRole('button', { name: 'Stop' }).click();
+  await expect(panel(page)).toContainText('The rehearsal has stopped');
+  await panel(page).getByRole('button', { name: 'Put it away' }).click();
+  expect(await leftOf(page, 'White gloss')).toBe(left);
+  // sent to one that is mad from the start, it is refused, with the way out
+  answer = () => [1, 2, 3];
+  await openStation(page, 'regatta-prizes', 'cut');
+  await page.getByRole('button', { name: REHEARSE }).click();
+  await expect(page.getByRole('alert').filter({ hasText: 'cannot be read' })).toContainText('send it again');
+  await expect(panel(page)).toHaveCount(0);
+});
+
 test('without a cutter the layout is as wide as the film, says so, and the file is saved for another; an offcut too small holds none', async ({
   page,
 }) => {

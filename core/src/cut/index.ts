@@ -4,6 +4,7 @@ export * from './cutReadings';
 export * from './cutResult';
 export * from './cutter';
 export * from './cutterHost';
+export * from './readCutterReport';
 export * from './layout';
 export * from './layTogether';
 export * from './filmPrice';

@@ -1,4 +1,4 @@
-import type { CutterReport, HostOrder } from '@kolleta/core/cut';
+import { readCutterReport, type CutterReport, type HostOrder } from '@kolleta/core/cut';
 import type { CutterWorker } from './cutter.worker';
 import { Told } from '../storage/told';
 import { WatchedWorker } from './watchedWorker';
@@ -13,6 +13,13 @@ const ownCutter = new WatchedWorker<CutterWorker>(
   PATIENCE_MS,
 );
 
+/** The cutter answered what cannot be read: what it does is not known. */
+export class Garbled extends Told {
+  constructor() {
+    super('The cutter answers what cannot be read. Switch it off and on, look at its cable, then send it again.');
+  }
+}
+
 /** Where the simulated cutter is: at the server, or in a worker of this page where there is no server. */
 let place: 'server' | 'page' | undefined;
 export const cutterPlace = (): typeof place => place;
@@ -24,7 +31,11 @@ async function overHttp(order?: HostOrder): Promise<CutterReport | undefined> {
   });
   // nothing in the answer: its cable is pulled
   if (answer.status === 204) return undefined;
-  if (answer.ok) return (await answer.json()) as CutterReport;
+  if (answer.ok) {
+    const said = readCutterReport(await answer.json().catch(() => undefined));
+    if (!said) throw new Garbled();
+    return said;
+  }
   throw new Told((await answer.text()) || `The cutter answered ${answer.status}.`);
 }
 
@@ -45,6 +56,7 @@ async function findCutter(): Promise<'server' | 'page'> {
  * Gives the cutter an order, or asks what it does.
  *
  * @returns what it tells; undefined when it does not answer
+ * @throws `Garbled` when nobody can read what it answers
  */
 export async function askCutter(order?: HostOrder): Promise<CutterReport | undefined> {
   if ((await findCutter()) === 'page') return ownCutter.call(async (cutter) => (order ? cutter.order(order) : cutter.report()));

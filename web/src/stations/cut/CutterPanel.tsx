@@ -31,17 +31,26 @@ function wholeOf({ parts, strokes }: CutterRun): number {
   return parts.filter((part) => (left -= part.strokes) >= 0).length;
 }
 
+/** How a cutter is lost, and what to look at. */
+const LOST = {
+  silent: { is: 'The cutter does not answer.', then: 'A real one may still be cutting: look at its cable and its switch.' },
+  stranger: { is: 'The cutter no longer knows this job.', then: 'Look at the film.' },
+  garbled: {
+    is: 'The cutter does not tell what can be true.',
+    then: 'Nothing of that is counted. A real one may still be cutting: look at the film and at its cable, and end this where it goes on.',
+  },
+} as const;
+
 /** What is left to do when the cutter does not know the rehearsal any more. */
-function Lost({ run, putAway, silent, order }: Pick<Props, 'run' | 'putAway' | 'order'> & { silent: boolean }) {
+function Lost({ run, putAway, contact, order }: Pick<Props, 'run' | 'putAway' | 'order'> & { contact: keyof typeof LOST }) {
+  const { is, then } = LOST[contact];
   return (
     <div role="alert">
       <p className="text-[0.95rem] leading-snug">
-        <strong>{silent ? 'The cutter does not answer.' : 'The cutter no longer knows this job.'}</strong> When it last did, {wholeOf(run)}{' '}
-        of {counted(run.parts.length, 'mark was', 'marks were')} cut.{' '}
-        {silent ? 'A real one may still be cutting: look at its cable and its switch.' : 'Look at the film.'}
+        <strong>{is}</strong> When it last did, {wholeOf(run)} of {counted(run.parts.length, 'mark was', 'marks were')} cut. {then}
       </p>
       <div className="mt-1.5 flex flex-wrap gap-1.5">
-        {silent && (
+        {contact === 'silent' && (
           <button type="button" className="btn btn-sm btn-primary" onClick={() => void order({ kind: 'plug' })}>
             Put the cable back
           </button>
@@ -97,8 +106,8 @@ export function CutterPanel({ view, run, system, filmLeft, order, book, putAway 
         <span className="measure text-[0.86rem]">{Math.floor(share * 100)} %</span>
       </div>
       <progress className="progress progress-primary my-1.5 w-full" max={1} value={share} aria-label="Cut so far" />
-      {contact === 'silent' || contact === 'stranger' ? (
-        <Lost run={run} putAway={putAway} silent={contact === 'silent'} order={order} />
+      {contact === 'silent' || contact === 'stranger' || contact === 'garbled' ? (
+        <Lost run={run} putAway={putAway} contact={contact} order={order} />
       ) : phase === 'done' || phase === 'stopped' ? (
         <Ended run={{ ...run, strokes: report?.strokes ?? run.strokes }} book={book} putAway={putAway} whole={phase === 'done'} />
       ) : (

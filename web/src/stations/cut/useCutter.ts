@@ -1,6 +1,6 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { useLiveQuery } from 'dexie-react-hooks';
-import type { CutterReport, FilmLayout, HostOrder } from '@kolleta/core/cut';
+import { contradicts, type CutterReport, type FilmLayout, type HostOrder } from '@kolleta/core/cut';
 import { KNIFE } from '@kolleta/core/facts';
 import type { Film, JobId } from '@kolleta/core/job';
 import type { CutterRun } from '../../storage/db';
@@ -8,7 +8,7 @@ import { beginRun, dropRun, noteProgress, openRun, settleRun } from '../../stora
 import { reverseEvents } from '../../storage/logEvent';
 import { plainly } from '../../storage/plainly';
 import { useTell } from '../../ui/toasts';
-import { askCutter } from '../../workers/cutterClient';
+import { askCutter, Garbled } from '../../workers/cutterClient';
 import { plannerWorker } from '../../workers/plannerClient';
 
 /** How often the cutter is asked what it does, ms: a little over twice a second. */
@@ -20,8 +20,9 @@ export interface CutterView {
   /** The rehearsal that it has. */
   readonly run?: CutterRun;
   readonly report?: CutterReport;
-  /** asking: nothing heard yet. silent: it does not answer. stranger: it answers, but knows nothing of this run. */
-  readonly contact: 'asking' | 'here' | 'silent' | 'stranger';
+  /** asking: nothing heard yet. silent: it does not answer. stranger: it answers, but knows nothing of this run. garbled: what it
+   * answers cannot be. */
+  readonly contact: 'asking' | 'here' | 'silent' | 'stranger' | 'garbled';
   readonly problem?: string;
 }
 
@@ -71,6 +72,10 @@ export function useCutter(planned: ReadonlyMap<JobId, number>) {
       setReport(undefined);
       return;
     }
+    if (contradicts(said, { ...own, all: own.parts.reduce((sum, { strokes }) => sum + strokes, 0) })) {
+      setContact('garbled');
+      return;
+    }
     setContact('here');
     setReport(said);
     if (said.strokes !== own.strokes || said.used > own.used + 5 || (ENDED.has(said.phase) && said.used !== own.used))
@@ -84,8 +89,8 @@ export function useCutter(planned: ReadonlyMap<JobId, number>) {
       try {
         const said = await askCutter();
         if (!over) await hear(run, said);
-      } catch {
-        if (!over) setContact('silent');
+      } catch (error) {
+        if (!over) setContact(error instanceof Garbled ? 'garbled' : 'silent');
       }
     };
     void ask();
