@@ -206,6 +206,40 @@ test('without a cutter the layout is as wide as the film, says so, and the file 
   await expect(page.getByRole('button', { name: 'Add a cutter' })).toBeVisible();
 });
 
+test('marks wider than any film are named with the width that can be cut; film that is out of the stock is a way to another', async ({
+  page,
+}) => {
+  await openBench(page);
+  await page.goto('/#/stock');
+  await page.getByRole('button', { name: 'Change' }).nth(5).click();
+  await type(page, 'Width of the film', '60');
+  await planned(page);
+  await openStation(page, 'honour-board', 'cut');
+  await page.getByRole('button', { name: 'Cream matt' }).click();
+  await expect(
+    page.getByText(/No mark finds room on Cream matt.*60 mm wide.*40 mm can be cut: crew names, left and crew names, right/),
+  ).toBeVisible();
+  await expect(page.getByText('Nothing can be cut from cream matt as it is.')).toBeVisible();
+  await expect(page.getByRole('button', { name: /Save the cut file/ })).toBeDisabled();
+  const narrow = reading(page, 'Cream matt is too narrow');
+  await narrow.getByRole('button', { name: 'Go ahead anyway…' }).click();
+  await narrow.getByRole('textbox').fill('To see');
+  await narrow.getByRole('button', { name: 'Go ahead', exact: true }).click();
+  await expect(narrow).toContainText('You went ahead');
+  // there is nothing in it, whoever goes ahead
+  await expect(page.getByRole('button', { name: /Save the cut file/ })).toBeDisabled();
+  await page.goto('/#/stock');
+  await page.getByRole('button', { name: 'Change' }).first().click();
+  await page.getByRole('button', { name: 'Remove' }).first().click();
+  await page.getByRole('button', { name: 'Remove, choose there later' }).click();
+  await openStation(page, 'regatta-prizes', 'cut');
+  await page.getByText('Nothing can be cut yet').getByRole('link', { name: 'film that is not here' }).click();
+  await reading(page, 'Film that is not here').getByRole('button').first().click();
+  await planned(page);
+  await openStation(page, 'regatta-prizes', 'cut');
+  await expect(page.getByText('Cut 12 marks on')).toBeVisible();
+});
+
 test('a stop keeps film from the knife until it is answered for, and the log keeps the reason', async ({ page }) => {
   await openStation(page, 'regatta-prizes', 'measure');
   await page.getByLabel('Food', { exact: true }).selectOption('yes');

@@ -2,7 +2,7 @@ import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import { demoShop, plateJob, textMark } from '../../test/sampleJobs';
 import { applyToPoint, boxRegion } from '../geometry';
-import type { FilmPiece } from '../job';
+import type { Film, FilmPiece } from '../job';
 import { beforeCutWords } from '../words';
 import { cutReadings } from './cutReadings';
 import { beforeCutOf } from './beforeCut';
@@ -62,8 +62,33 @@ describe('what cutting tells', () => {
     }
   });
   it('a mark wider than the film, whichever way it is turned, is a stop of its own', () => {
-    expect(kinds(read(part(400, 500), 4000))).toContain('wide stop');
+    expect(kinds(read(part(400, 500), 4000))).toEqual(['wide stop']);
     expect(kinds(read(part(400, 200), 4000))).toEqual(['film fine']);
+  });
+  it('says what it would take, offers film that is wide enough, and never a mark of no size', () => {
+    const wide = { ...white, id: 'wide', name: 'Wide white', width: 600 };
+    const broad = shop.machines.map((machine) => ({ ...machine, width: 700, most: 9000, carriers: [] }));
+    const of = (width: number, films: readonly Film[]) => {
+      const narrow = { ...white, width };
+      const mine = layoutFilm(narrow, [part(200, 260), { ...part(220, 90), name: 'other' }], broad);
+      const own = { films: [narrow, ...films], machines: broad };
+      return cutReadings(
+        job,
+        mine,
+        mine,
+        own,
+        () => 4000,
+        (id) => (id === white.id ? mine.taken : 0),
+        'mm',
+      )[0]!;
+    };
+    const without = of(60, []);
+    expect(without).toMatchObject({ verdict: 'stop', value: '60 mm', limit: '220 mm for the smaller side of the mark', remedies: [] });
+    expect(without.why).toBe('Mark and other are wider than the roll and the machine take, whichever way round.');
+    expect(without.advice).toContain('at least 220 mm');
+    expect(of(60, [wide]).remedies.map(({ label }) => label)).toEqual(['Wide white — 600 mm wide']);
+    expect(of(60, [{ ...wide, width: 210 }]).remedies).toEqual([]);
+    expect(of(150, [wide]).remedies.map(({ label }) => label)).toEqual(['Make it 90 mm wide', 'Wide white — 600 mm wide']);
   });
   it('more than the machine takes in one go is a watch with a way', () => {
     const readings = read(part(270, 900, 4), 9000);

@@ -1,11 +1,11 @@
 import { boxHeight, boxOf, boxWidth } from '../geometry';
 import { FILM_KINDS, LAYOUT } from '../facts';
-import { formatLength, listed, type LengthSystem } from '../units';
+import { capital, formatLength, listed, type LengthSystem } from '../units';
 import { filmInstead, setAt, type Remedy, type Film, type Job, type Reading, type Shop } from '../job';
 import { inLoads } from './loads';
 import { oneLoad } from './oneLoad';
 import { overPieces, piecesBeside, type Spread } from './overPieces';
-import type { FilmLayout } from './layout';
+import { machineFor, type FilmLayout } from './layout';
 
 /** The change that cuts from one film whatever of a job was to be cut from another. */
 const useInstead = (job: Job, from: string, to: string): Remedy['patch'] => job.marks.flatMap((mark) => filmInstead(mark, from, to));
@@ -76,23 +76,44 @@ export function cutReadings(
       .toSorted((a, b) => Number(b.finish === film.finish) - Number(a.finish === film.finish) || left(b.id) - left(a.id))
       .slice(0, 2);
   if (own.tooWide.length > 0) {
-    const largest = job.marks.filter((mark) => own.tooWide.includes(mark.name));
-    const width = own.width - 2 * LAYOUT.holdDown;
+    const largest = job.marks.filter((mark) => own.tooWide.some(({ name }) => name === mark.name));
+    const room = own.width - 2 * LAYOUT.holdDown;
+    const smaller = room - LAYOUT.belowWidest;
+    const side = Math.max(...own.tooWide.map((one) => one.side));
+    const long = own.tooWide.reduce((sum, one) => sum + one.long, own.taken) + 2 * LAYOUT.holdDown;
+    const wider = shop.films.filter((f) => {
+      const machine = machineFor(f, shop.machines);
+      const widest = Math.min(f.width, machine ? oneLoad(machine).width : f.width) - 2 * LAYOUT.holdDown;
+      return f.kind === film.kind && widest >= side && left(f.id) >= needed(f.id) + long + LAYOUT.reserve;
+    });
     readings.push({
       ...base,
       id: `wide:${film.id}` as const,
       title: `${film.name} is too narrow`,
       verdict: 'stop',
       value: say(own.width),
-      limit: 'the smaller side of the mark',
-      why: `${own.tooWide.join(', ')} is wider than the roll and the machine, whichever way it is turned.`,
+      limit: `${say(side + 2 * LAYOUT.holdDown)} for the smaller side of the mark`,
+      why: `${capital(listed(own.tooWide.map(({ name }) => name)))} ${own.tooWide.length === 1 ? 'is' : 'are'} wider than the roll and the machine take, whichever way round.`,
       remedies: [
-        {
-          label: `Make it ${say(width - LAYOUT.belowWidest)} wide`,
-          patch: largest.flatMap((mark) => setAt(['marks', mark.id, 'size'], { mode: 'width', width: width - LAYOUT.belowWidest })),
-        },
+        ...(smaller >= LAYOUT.narrowest
+          ? [
+              {
+                label: `Make it ${say(smaller)} wide`,
+                patch: largest.flatMap((mark) => setAt(['marks', mark.id, 'size'], { mode: 'width', width: smaller })),
+              },
+            ]
+          : []),
+        ...wider
+          .toSorted((a, b) => Number(b.finish === film.finish) - Number(a.finish === film.finish) || a.width - b.width)
+          .slice(0, 2)
+          .map((f) => ({ label: `${f.name} — ${say(f.width)} wide`, patch: useInstead(job, film.id, f.id) })),
       ],
+      ...(smaller >= LAYOUT.narrowest || wider.length > 0
+        ? {}
+        : { advice: `Buy ${film.name} of at least ${say(side + 2 * LAYOUT.holdDown)}, or make the mark smaller at Fit.` }),
     });
+    // of what finds no room there is nothing to measure
+    if (own.parts.length === 0) return readings;
   }
   const most = own.machine && oneLoad(own.machine).length;
   if (own.machine && most !== undefined && own.taken > most) {

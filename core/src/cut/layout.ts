@@ -75,7 +75,8 @@ export interface FilmLayout {
   /** Knife up between outlines, mm. */
   readonly travel: number;
   readonly minutes: number;
-  readonly tooWide: readonly string[];
+  /** What finds no room on it, whichever way it is turned. */
+  readonly tooWide: readonly TooWide[];
   /** Jobs of which some parts found no room on it, and are still to be cut afterwards. */
   readonly unfinished?: readonly JobId[];
 }
@@ -147,6 +148,26 @@ const BUDGET = { rounds: 1, seed: 1 } as const;
 export const asLaid = <P extends NestPart>({ kind }: Pick<Film, 'kind'>, parts: readonly P[]): readonly P[] =>
   FILM_KINDS[kind].directed ? parts.map((part) => ({ ...part, fixed: true })) : parts;
 
+/** A mark that is wider than its film, whichever way it is turned: its smaller and its longer side, mm. */
+export interface TooWide {
+  readonly name: string;
+  readonly side: number;
+  readonly long: number;
+}
+
+/** Marks by their names, each with the largest of its parts. */
+function tooWideOf(parts: readonly CutPart[]): TooWide[] {
+  const found = new Map<string, TooWide>();
+  for (const { name, region } of parts) {
+    const box = boxOf(region);
+    const sides = [boxWidth(box), boxHeight(box)] as const;
+    const known = found.get(name);
+    const side = Math.max(known?.side ?? 0, Math.min(...sides));
+    found.set(name, { name, side, long: Math.max(known?.long ?? 0, ...sides) });
+  }
+  return [...found.values()];
+}
+
 /**
  * Lays the parts of one film on its roll.
  *
@@ -170,7 +191,7 @@ export function layoutFilm(
   const laid = nested.map(({ place, part }) => ({ outline: part, place }));
   return {
     ...layoutOf(film, sheet, machine, parts, nested, { width, taken: nested.length === 0 ? 0 : reachOf(laid, outlines) + LAYOUT.holdDown }),
-    tooWide: [...new Set(tooLarge.map((part) => parts[part]!.name))],
+    tooWide: tooWideOf(tooLarge.map((part) => parts[part]!)),
     ...(gap === LAYOUT.gap ? {} : { gap }),
   };
 }

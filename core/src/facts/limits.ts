@@ -96,6 +96,8 @@ export const LAYOUT = {
   reserve: 60,
   /** A mark that is too wide is offered so much smaller than the widest, since it is measured without its border. */
   belowWidest: 40,
+  /** And never smaller than this. */
+  narrowest: 40,
 } as const;
 
 /** Paint: m² that a litre covers, dabbed or brushed, and what is lost in the tool; how much the edges add to a face. */

@@ -50,18 +50,23 @@ export function CutCard({
   onRehearse,
 }: Props) {
   // what is shorter than the rollers are apart is cut while it hangs on the roll
-  const tooShort = layout.sheet.from.kind === 'roll' && layout.machine?.rollFed === true && layout.taken < layout.machine.least;
+  const tooShort =
+    layout.parts.length > 0 && layout.sheet.from.kind === 'roll' && layout.machine?.rollFed === true && layout.taken < layout.machine.least;
   const pressed = FILM_KINDS[layout.film.kind].by === 'heat';
   return (
     <div className="sheet px-4 py-3">
-      <p className="text-[1.02rem] leading-7">
-        Cut <strong>{layout.parts.length}</strong> {layout.parts.length === 1 ? 'mark' : 'marks'} on the{' '}
-        <strong>{layout.machine?.name ?? 'cutter'}</strong>, film {pressed ? 'carrier side down' : 'colour side up'},{' '}
-        <strong>{mirrorWords(sheet)}</strong>
-        {flipped ? ', flipped as you asked' : ''}.{' '}
-        {beforeCutWords(beforeCutOf(layout).before, (mm) => formatLength(mm, system, { digits: 0 }))}
-        {layout.pens ? 'The pen writes first; then the knife cuts each label out, and nothing is weeded.' : sheetWeedWords(sheet)}
-      </p>
+      {layout.parts.length === 0 ? (
+        <p className="text-[1.02rem] leading-7">Nothing can be cut from {inSentence(layout.film.name)} as it is.</p>
+      ) : (
+        <p className="text-[1.02rem] leading-7">
+          Cut <strong>{layout.parts.length}</strong> {layout.parts.length === 1 ? 'mark' : 'marks'} on the{' '}
+          <strong>{layout.machine?.name ?? 'cutter'}</strong>, film {pressed ? 'carrier side down' : 'colour side up'},{' '}
+          <strong>{mirrorWords(sheet)}</strong>
+          {flipped ? ', flipped as you asked' : ''}.{' '}
+          {beforeCutWords(beforeCutOf(layout).before, (mm) => formatLength(mm, system, { digits: 0 }))}
+          {layout.pens ? 'The pen writes first; then the knife cuts each label out, and nothing is weeded.' : sheetWeedWords(sheet)}
+        </p>
+      )}
       {!layout.machine && layout.parts.length > 0 && (
         <p className="mt-1 text-sm" role="note">
           No cutter is noted: this is laid out as wide as the film is, in one length, and no minutes are counted for the cut.{' '}
@@ -117,7 +122,7 @@ export function CutCard({
               key={kind}
               type="button"
               className={`btn ${i === 0 ? 'btn-primary' : 'btn-ghost border-base-300'}`}
-              disabled={busy || held.length > 0}
+              disabled={busy || held.length > 0 || layout.parts.length === 0}
               onClick={() => void onSave(kind)}
             >
               {CUT_FILES[kind].name}
@@ -127,7 +132,7 @@ export function CutCard({
         <button
           type="button"
           className="btn btn-ghost border-base-300"
-          disabled={busy || held.length > 0 || !mayRehearse || !layout.machine}
+          disabled={busy || held.length > 0 || layout.parts.length === 0 || !mayRehearse || !layout.machine}
           onClick={() => void onRehearse()}
         >
           Rehearse it: cuts nothing

@@ -1,9 +1,9 @@
 import { useMemo, useRef, useState } from 'react';
 import { Link } from 'react-router';
-import { KNIFE } from '@kolleta/core/facts';
+import { KNIFE, LAYOUT } from '@kolleta/core/facts';
 import { asTested, CUT_FILES, type CutFileId, type FilmLayout } from '@kolleta/core/cut';
 import { holdsCut, readingTitle, type JobId } from '@kolleta/core/job';
-import { formatLength, inSentence } from '@kolleta/core/units';
+import { formatLength, inSentence, listed } from '@kolleta/core/units';
 import { FilmDrawing } from '../../drawing/FilmDrawing';
 import { download, fileName } from '../../storage/download';
 import { useTell } from '../../ui/toasts';
@@ -63,6 +63,7 @@ export function CutStation({ job, plan, shop, edit, fix, mark }: StationProps) {
     : offer && { kind: offer.piece.kind, all: offer.rest === 0, layout: offer.layout };
   const read = asCutFrom(plan, filmId, done ? undefined : cutFrom);
   const layout = piece?.layout ?? onRoll;
+  const nothing = layout?.parts.length === 0 && layout.tooWide.length > 0;
   const loaded = filmIn(layout?.machine, inCutter, events);
   const { fresh, settled } = useSettling();
   const [busy, setBusy] = useState(false);
@@ -153,6 +154,12 @@ export function CutStation({ job, plan, shop, edit, fix, mark }: StationProps) {
         className="min-h-[20rem] flex-1 lg:min-h-0"
       />
     </>
+  ) : layout && nothing ? (
+    <p className="m-auto max-w-sm p-6 text-center" role="status">
+      No mark finds room on <strong>{layout.film.name}</strong>. It is {formatLength(layout.width, system)} wide, and of that{' '}
+      {formatLength(Math.max(0, layout.width - 2 * LAYOUT.holdDown), system)} can be cut: {listed(layout.tooWide.map(({ name }) => name))}{' '}
+      {layout.tooWide.length === 1 ? 'is' : 'are'} wider, whichever way round.
+    </p>
   ) : layout ? (
     <SheetDrawing
       layout={(loads && loads[now ?? 0]) ?? ordered ?? layout}
@@ -250,7 +257,7 @@ export function CutStation({ job, plan, shop, edit, fix, mark }: StationProps) {
           }
         />
       )}
-      {layout?.machine && !done && !run && (
+      {layout?.machine && !done && !run && !nothing && (
         <KnifeCard
           key={`${filmId} ${layout.machine.id}`}
           layout={layout}
@@ -259,8 +266,8 @@ export function CutStation({ job, plan, shop, edit, fix, mark }: StationProps) {
           onLoaded={(film) => setInCutter((known) => ({ ...known, [layout.machine!.id]: film }))}
         />
       )}
-      {layout && !done && !run && <ReliefWords layout={ordered ?? layout} shop={shop} mayLose={mayLose.length > 0} />}
-      {onRoll && !done && !run && (
+      {layout && !done && !run && !nothing && <ReliefWords layout={ordered ?? layout} shop={shop} mayLose={mayLose.length > 0} />}
+      {onRoll && !done && !run && !nothing && (
         <FromCard
           roll={onRoll}
           left={left}
