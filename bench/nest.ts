@@ -23,6 +23,7 @@ import {
   flatten,
   IDENTITY,
   numbersFrom,
+  offset,
   regionArea,
   regionOf,
   scaling,
@@ -88,20 +89,33 @@ function eightBoxes(parts: readonly NestPart[]): number {
   return OPTIONS.holdDown + Math.min(...lengths);
 }
 
-/** Rounds for so many seconds from both starts, as two workers look at once: each has the whole time of a core. */
-function search(parts: readonly NestPart[], seconds: number, seed: number): { length: number; boxes: number; faults: number } {
+/** What a search had found after some seconds, mm, against boxes in the same run. */
+interface Found {
+  readonly lengths: readonly number[];
+  readonly boxes: number;
+  readonly faults: number;
+}
+
+/** Rounds from both starts, as two workers look at once: each has the whole time of a core. After each of the seconds the best is noted. */
+function search(parts: readonly NestPart[], seconds: readonly number[], seed: number): Found {
   const sheet = freeEnd(demoShop().films[0]!, ROLL);
   const laid = skyline(parts, [sheet], OPTIONS, { rounds: 1, seed });
   const boxes = nestedLength(laid, parts);
   const found = (['boxes', 'outlines'] as const).map((from, i) => {
-    const until = performance.now() + seconds * 1000;
+    const begun = performance.now();
     const start = from === 'boxes' ? laid : startByOutlines(parts, sheet, OPTIONS, { rounds: 24, seed }, laid);
     const separation = new Separation(parts, sheet, OPTIONS, start, seed + i * 100);
-    while (performance.now() < until) separation.round();
-    const nesting = { nested: separation.nested(), tooLarge: [] };
-    return { length: nestedLength(nesting, parts), boxes, faults: checkNesting(nesting, parts, [sheet], OPTIONS).length };
+    return seconds.map((after) => {
+      while (performance.now() < begun + after * 1000) separation.round();
+      const nesting = { nested: separation.nested(), tooLarge: [] };
+      return { length: nestedLength(nesting, parts), faults: checkNesting(nesting, parts, [sheet], OPTIONS).length };
+    });
   });
-  return found.reduce((best, one) => (one.length < best.length ? one : best));
+  const all = found.flat();
+  return {
+    lengths: seconds.map((_, s) => Math.min(...found.map((one) => one[s]!.length))),
+    ...{ boxes, faults: all.reduce((sum, { faults }) => sum + faults, 0) },
+  };
 }
 
 /** Of strips so wide, how many are parted by a cut from side to side, where boxes lie three mm apart. */
@@ -132,7 +146,8 @@ export function reliefFigures(): Figure[] {
   ];
 }
 
-const SECONDS = 5;
+/** A first look, and a longer one. */
+const SECONDS = [5, 15] as const;
 const SETS = 10;
 
 /** An offcut with a round and a square hole. */
@@ -167,13 +182,36 @@ const OFFCUT: Region = difference(
 );
 const ON_OFFCUT = { gap: 2, holdDown: 3 };
 const OFFCUT_SECONDS = 8;
+const OFFCUT_SETS = 5;
 
-/** An offcut, and more compact parts than find room on it. */
-function offcutParts() {
+/** An offcut, and more compact parts than find room on it: what workshops cut from offcuts, in sizes from small to as large as goes beside a hole. */
+function offcutParts(seed: number) {
   const film = demoShop().films[0]!;
   const sheet = { film, outline: OFFCUT, from: { kind: 'offcut' as const, id: 'offcut' } };
-  const shapes = [shape('heart'), shape('star'), ring(30), leaf(60), [{ outer: circle(20), holes: [] }]] as Region[];
-  const random = numbersFrom(5);
+  const plate: Region = [
+    {
+      outer: [
+        [0, 0],
+        [60, 0],
+        [60, 30],
+        [0, 30],
+      ],
+      holes: [],
+    },
+  ];
+  const pennant: Region = [
+    {
+      outer: [
+        [0, 0],
+        [60, 17],
+        [0, 34],
+      ],
+      holes: [],
+    },
+  ];
+  const disc: Region = [{ outer: circle(20), holes: [] }];
+  const shapes = [shape('heart'), shape('star'), ring(30), leaf(60), disc, offset(plate, 5), pennant];
+  const random = numbersFrom(seed * 5);
   const parts = Array.from({ length: 40 }, (_, i): NestPart => ({
     region: sized(shapes[i % shapes.length]!, 16 + random() * 40),
     copies: 2,
@@ -181,25 +219,42 @@ function offcutParts() {
   return { parts, sheet };
 }
 
-/** How much of an offcut is filled by compact parts, more of them than find room, and how soon there is a first answer. */
+/** How much of an offcut is filled by compact parts, more of them than find room, and how soon there is a first answer; the mean of some sets. */
 function offcutFigures(): Figure[] {
-  const { parts, sheet } = offcutParts();
+  const whole = regionArea(OFFCUT);
+  const sets = Array.from({ length: OFFCUT_SETS }, (_, i) => offcutParts(i + 1));
   const begun = performance.now();
-  fillSheet(parts, sheet, ON_OFFCUT, { rounds: 1, seed: 1 });
-  const first = performance.now() - begun;
-  // as two workers look at once: each has the whole time of a core
-  const found = [1, 2].map((seed) => {
-    const until = performance.now() + OFFCUT_SECONDS * 1000;
-    const search = new FillSearch(parts, sheet, ON_OFFCUT, fillFrugally(parts, sheet, ON_OFFCUT, seed), seed);
-    while (performance.now() < until && search.round());
-    return search;
+  for (const { parts, sheet } of sets) fillSheet(parts, sheet, ON_OFFCUT, { rounds: 1, seed: 1 });
+  const first = (performance.now() - begun) / OFFCUT_SETS;
+  const found = sets.map(({ parts, sheet }) => {
+    // as two workers look at once: each has the whole time of a core
+    const both = [1, 2].map((seed) => {
+      const until = performance.now() + OFFCUT_SECONDS * 1000;
+      const search = new FillSearch(parts, sheet, ON_OFFCUT, fillFrugally(parts, sheet, ON_OFFCUT, seed), seed);
+      while (performance.now() < until && search.round());
+      return search;
+    });
+    const best = both.reduce((one, other) => (other.area > one.area ? other : one));
+    // with half its gap round it a part takes film that no other can have
+    const grown = parts.map(({ region }) => regionArea(offset(region, ON_OFFCUT.gap / 2)));
+    return {
+      parts: (100 * best.area) / whole,
+      taken: (100 * best.nested().reduce((sum, { part }) => sum + grown[part]!, 0)) / whole,
+      faults: both.reduce((sum, search) => sum + search.faults().length, 0),
+    };
   });
-  const filled = Math.max(...found.map(({ area }) => (100 * area) / regionArea(OFFCUT)));
-  const faults = found.reduce((sum, search) => sum + search.faults().length, 0);
+  const meanOf = (key: 'parts' | 'taken') => found.reduce((sum, one) => sum + one[key], 0) / found.length;
+  const taken = meanOf('taken');
   return [
-    { ...atMost('nest/offcut-filled', filled, 100, '%'), goal: 'at least 70 %', holds: filled >= 70 },
+    { ...atMost('nest/offcut-filled-by-parts-with-their-gap', taken, 100, '%'), goal: 'at least 70 %', holds: taken >= 70 },
+    { ...atMost('nest/offcut-film-that-becomes-parts', meanOf('parts'), 100, '%'), goal: 'no goal: ADR 45' },
     atMost('nest/offcut-begun', first, 300, 'ms'),
-    atMost('nest/offcut-faults', faults, 0, 'faults'),
+    atMost(
+      'nest/offcut-faults',
+      found.reduce((sum, { faults }) => sum + faults, 0),
+      0,
+      'faults',
+    ),
   ];
 }
 
@@ -209,8 +264,8 @@ export async function nestFigures(): Promise<Figure[]> {
   const sets = Array.from({ length: SETS }, (_, i) => decalSet(i + 1, faces));
   const found = sets.map((parts, i) => search(parts, SECONDS, i + 1));
   const eight = sets.map(eightBoxes);
-  const shares = found.map(({ length }, i) => (100 * length) / eight[i]!);
-  const own = found.map(({ length, boxes }) => (100 * length) / boxes);
+  const [shares, later] = SECONDS.map((_, s) => found.map(({ lengths }, i) => (100 * lengths[s]!) / eight[i]!)) as [number[], number[]];
+  const own = found.map(({ lengths, boxes }) => (100 * lengths[0]!) / boxes);
   const mean = (all: readonly number[]) => all.reduce((sum, one) => sum + one, 0) / all.length;
   const sheet = freeEnd(demoShop().films[0]!, ROLL);
   const first = await timed((i) => {
@@ -220,6 +275,7 @@ export async function nestFigures(): Promise<Figure[]> {
   return [
     atMost('nest/decal-sets-5s-of-eight-box-packings-mean', mean(shares), 74, '%'),
     atMost('nest/decal-sets-5s-of-eight-box-packings-worst', Math.max(...shares), 83, '%'),
+    atMost('nest/decal-sets-15s-of-eight-box-packings-mean', mean(later), 71, '%'),
     // a box packing that looks at more orders, and under the skyline too
     {
       ...atMost('nest/decal-sets-5s-of-own-boxes-mean', mean(own), 100, '%'),

@@ -22,11 +22,14 @@ function againLength({ outlines, parts }: Pick<FilmLayout, 'outlines' | 'parts'>
 /** Whether a sheet or an offcut beside the roll is so large both ways. */
 const hasSpare = ({ pieces = [] }: Film, side: number): boolean => pieces.some(({ width, length }) => Math.min(width, length) >= side);
 
+/** So many orders are tried on each piece. */
+const ROUNDS = 2;
+
 /** Where all of it is cut from where the roll has not enough; nothing where sheets and offcuts do not hold what is wanting. */
 function beside(own: FilmLayout, film: Film, { machines, layouts }: Pick<Shop, 'machines' | 'layouts'>, has: number): Spread | undefined {
   const pieces = piecesBeside(film);
   if (has >= own.taken || own.parts.length === 0 || pieces.length === 0) return undefined;
-  const spread = overPieces([own], pieces, machines, 1, layouts);
+  const spread = overPieces([own], pieces, machines, ROUNDS, layouts);
   return spread.roll && spread.roll.taken > has ? undefined : spread;
 }
 

@@ -162,6 +162,18 @@ describe('parts on a sheet of any outline', () => {
     const boxes = [{ region: box(30, 20), copies: 20 }];
     const sheet = sheetOf(box(3 * 34 + 4, 4 * 24 + 4));
     expect(fillSheet(boxes, sheet, OPTIONS, { rounds: 2, seed: 1 }).nested).toHaveLength(12);
+    // two lines that may nest into each other hold no fewer than plain rows of their boxes, lying or standing
+    const [w, h] = [68.5, 31.5];
+    const lines = [...boxRegion({ minX: 0, minY: 14, maxX: 67, maxY: 30 }), ...boxRegion({ minX: 6, minY: 0, maxX: 61, maxY: 12 })];
+    const sides = fc.tuple(fc.integer({ min: 80, max: 200 }), fc.integer({ min: 80, max: 200 }));
+    fc.assert(
+      fc.property(sides, ([width, height]) => {
+        const rows = (a: number, b: number) => Math.floor((width - 3) / (a + 3)) * Math.floor((height - 3) / (b + 3));
+        const { nested } = fillSheet([{ region: lines, copies: 20 }], sheetOf(box(width, height)), OPTIONS, { rounds: 2, seed: 1 });
+        expect(nested.length).toBeGreaterThanOrEqual(Math.min(20, Math.max(rows(w, h), rows(h, w))));
+      }),
+      { numRuns: 25 },
+    );
     const ring = [
       { region: difference(disc(40), disc(30)), copies: 1 },
       { region: disc(20), copies: 1 },

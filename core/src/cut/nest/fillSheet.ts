@@ -121,8 +121,12 @@ class SheetFill {
     return this.#items.map((_, i) => i).toSorted((a, b) => sizes[b]! - sizes[a]! || a - b);
   }
 
-  /** What finds room in the order of a round; the same round gives the same. */
-  round(round: number): Filled {
+  /**
+   * What finds room in the order of a round; the same round gives the same.
+   *
+   * @param only the one quarter turn that parts may lie in; without it any
+   */
+  round(round: number, only?: number): Filled {
     const [cell, box] = [this.#cell, this.#box];
     const free = this.#room();
     const nested: Nested[] = [...this.fixed];
@@ -133,7 +137,8 @@ class SheetFill {
       // what found no room once finds none later
       if (full.has(part)) continue;
       let found: { at: Turned; column: number; row: number; top: number } | undefined;
-      for (const at of this.#turned[part]!) {
+      const turned = this.#turned[part]!;
+      for (const at of only === undefined ? turned : turned.slice(only, only + 1)) {
         const place = free.lowest(at.cells, found ? found.top - at.cells.rows.length - at.cells.low : Infinity);
         if (!place) continue;
         const top = place.row + at.cells.low + at.cells.rows.length;
@@ -167,8 +172,10 @@ export function fillSheet(
 ): Filled {
   const fill = new SheetFill(parts, sheet, options, seed, fixed);
   let best: Filled = { nested: [], area: -1, free: 0 };
-  for (let round = 0; round < rounds; round++) {
-    const found = fill.round(round);
+  // what may lie in any turn takes the lowest place there is, and is in the way of a plain row
+  const plain = rounds > 1 ? [0, 1].map((only) => [0, only] as const) : [];
+  for (const [round, only] of [...Array.from({ length: rounds }, (_, i) => [i] as const), ...plain]) {
+    const found = fill.round(round, only);
     if (found.area > best.area + 1e-6 || (found.area > best.area - 1e-6 && found.free > best.free)) best = found;
   }
   return best;
