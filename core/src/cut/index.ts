@@ -24,6 +24,7 @@ export type { PackItem } from './nest/packing';
 export * from './nest/sheet';
 export * from './nest/separate';
 export * from './nest/separateNester';
+export * from './nest/tightening';
 export * from './nest/skyline';
 export * from './nest/turns';
 export * from './oneLoad';

@@ -10,6 +10,7 @@ import {
   placesOf,
   skyline,
   startByOutlines,
+  Tightening,
   TURNS,
   type HandLaid,
   type HandMove,
@@ -47,14 +48,19 @@ export interface NestSearch {
 /** What a search begins with: the layout as it is, or another by the outlines. */
 type Start = 'asItIs' | 'outlines';
 
+/** The last hundredths of a layout are looked for so long at the end, ms. */
+const TIGHTEN_MS = 2500;
+
 /** So many orders are tried for a start by outlines. */
 const STARTS = 24;
 
 /** A search of either kind: for less of a roll, or for more on a piece. */
 interface Looks {
   round(): void;
-  /** The best layouts so far, the one that is wanted first. */
-  best(): readonly (readonly Nested[])[];
+  /** The best layout so far. */
+  best(): readonly Nested[];
+  /** What comes of it at the end: layouts, the one that is wanted first. */
+  last(): readonly (readonly Nested[])[];
 }
 
 let search: (NestSearch & { looks: Looks; boxes: number; before: NestReport; rounds: number }) | undefined;
@@ -65,7 +71,7 @@ const ofPiece = ({ sheet }: Pick<NestSearch, 'sheet'>): boolean => sheet.from.ki
 function onPiece({ parts, sheet, options, now, turning }: NestSearch, locked: ReadonlySet<string>, seed: number, from: Start): Looks {
   const frugal = from === 'outlines' && locked.size === 0 ? fillFrugally(parts, sheet, options, seed) : now;
   const looks = new FillSearch(parts, sheet, options, frugal, seed, TURNS[turning], locked);
-  return { round: () => looks.round(), best: () => [looks.nested()] };
+  return { round: () => looks.round(), best: () => looks.nested(), last: () => [looks.nested()] };
 }
 
 /** Less of a roll: from the layout as it is, or from the outlines each laid at the lowest place and corner into corner. */
@@ -75,7 +81,13 @@ function onRoll({ parts, sheet, options, now, turning }: NestSearch, locked: Rea
   const start = from === 'asItIs' ? asItIs : startByOutlines(parts, sheet, options, { rounds: STARTS, seed }, asItIs, stay);
   const corners = from === 'outlines' ? 'corners' : 'asItIs';
   const looks = new NestingSearch(parts, sheet, options, start, seed, corners, TURNS[turning], locked);
-  return { round: () => looks.round(), best: () => [looks.gathered(), looks.nested()] };
+  const last = () => {
+    const tightening = new Tightening(parts, sheet, options, looks.nested(), TURNS[turning], locked);
+    const until = performance.now() + TIGHTEN_MS;
+    while (performance.now() < until && tightening.step());
+    return [tightening.gathered(), tightening.nested()];
+  };
+  return { round: () => looks.round(), best: () => looks.nested(), last: () => [...last(), looks.gathered(), looks.nested()] };
 }
 
 const reportOf = (nested: readonly Nested[], parts: readonly NestPart[], boxes: number, rounds: number): NestReport => ({
@@ -106,21 +118,20 @@ const nester = {
       search.rounds += 1;
     } while (performance.now() < until);
     const { looks, parts, boxes, before, rounds } = search;
-    const now = reportOf(looks.best().at(-1)!, parts, boxes, rounds);
+    const now = reportOf(looks.best(), parts, boxes, rounds);
     return better(search, now, before) ? now : { ...before, rounds };
   },
-  /** The places of the best layout, checked on the true outlines; nothing where it is no better than the one before. */
-  best(): KeptLayout['places'] | undefined {
+  /** The places of what comes of it at the end, checked on the true outlines; nothing where that is no better than the layout before. */
+  last(): { readonly places: KeptLayout['places']; readonly report: NestReport } | undefined {
     if (!search) return undefined;
-    const { looks, parts, sheet, options, before, boxes, locked } = search;
-    const sound = looks.best().find((nested) => {
-      const some = ofPiece(search!) ? parts.map((_, p) => p) : [];
-      return (
-        better(search!, reportOf(nested, parts, boxes, 0), before) &&
-        checkNesting({ nested, tooLarge: some }, parts, [sheet], options).length === 0
-      );
-    });
-    return sound && placesOf({ nested: sound }, parts, new Set(locked));
+    const { looks, parts, sheet, options, before, boxes, rounds, locked } = search;
+    const some = ofPiece(search) ? parts.map((_, p) => p) : [];
+    for (const nested of looks.last()) {
+      const report = reportOf(nested, parts, boxes, rounds);
+      const sound = better(search, report, before) && checkNesting({ nested, tooLarge: some }, parts, [sheet], options).length === 0;
+      if (sound) return { places: placesOf({ nested }, parts, new Set(locked)), report };
+    }
+    return undefined;
   },
   /** A part moved or turned by hand. */
   byHand({ parts, sheet, options, now, locked }: Omit<NestSearch, 'turning'>, move: HandMove): { found: HandLaid } {

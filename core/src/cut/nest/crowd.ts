@@ -2,7 +2,7 @@
 import { boxOf, boxRegion, difference, growBox, translation, applyToRegion, numbersFrom, type Point, type Region } from '../../geometry';
 import { Collisions } from './collisions';
 import { copyKey, lyingOf, placeOf } from './keptLayout';
-import { nestBody, shapeOf, type NestShape } from './nestShape';
+import { nestBody, shapeOf, type Detail, type NestShape } from './nestShape';
 import type { Nested, NestOptions, NestPart } from './nester';
 import { paceFor, type Pace } from './pace';
 
@@ -94,10 +94,11 @@ export class Crowd {
     turns: readonly number[],
     locked: ReadonlySet<string>,
     film: { readonly width: number; readonly usable?: Region },
+    detail: Detail = 'light',
   ) {
     this.random = numbersFrom(seed);
     this.width = film.width;
-    const bodies = parts.map((part) => nestBody(part, gap, turns));
+    const bodies = parts.map((part) => nestBody(part, gap, turns, detail));
     const around = film.usable && boxOf(film.usable);
     const edge: Point = around ? [around.minX, around.minY] : [holdDown - gap / 2, holdDown - gap / 2];
     this.#edge = edge;
@@ -114,7 +115,7 @@ export class Crowd {
       const { turn, x, y } = lyingOf(place, region);
       const known = bodies[part]!.shapes.findIndex((one) => Math.abs(one.turn - turn) < 1e-6);
       // a hand may have turned it otherwise than is looked for
-      const own = known < 0 ? add(nestBody({ region }, gap, [turn]).shapes) : [];
+      const own = known < 0 ? add(nestBody({ region }, gap, [turn], detail).shapes) : [];
       this.at.shape[i] = own[0] ?? numbers[part]![known]!;
       this.at.x[i] = x - edge[0];
       this.at.y[i] = y - edge[1];

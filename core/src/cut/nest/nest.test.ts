@@ -5,12 +5,14 @@ import { boxRegion, difference, growBox, boxOf, offset, regionInside, then, tran
 import { checkNesting } from './checkNesting';
 import type { Nester, NestPart, Nesting } from './nester';
 import { freeEnd, type Sheet } from './sheet';
-import { asKept, partsKey, placesOf, type NamedPart } from './keptLayout';
+import { asKept, copyKey, partsKey, placesOf, type NamedPart } from './keptLayout';
 import { grownOutline } from './nestShape';
 import { startByOutlines } from './fillSheet';
 import { nestedLength } from './nestedLength';
 import { separate } from './separateNester';
 import { skyline } from './skyline';
+import { Tightening } from './tightening';
+import { QUARTERS } from './turns';
 
 const [film] = demoShop().films as [ReturnType<typeof demoShop>['films'][number]];
 const OPTIONS = { gap: 3, holdDown: 10 };
@@ -115,7 +117,8 @@ describe('the outline that is moved about', () => {
     fc.assert(
       fc.property(part, fc.double({ min: 1, max: 6, noNaN: true }), ({ region }, gap) => {
         const grown = grownOutline(region, gap);
-        expect(regionInside(offset(region, gap / 2 - 0.02), grown, 0.05)).toBe(true);
+        for (const one of [grown, grownOutline(region, gap, 'fine')])
+          expect(regionInside(offset(region, gap / 2 - 0.02), one, 0.05)).toBe(true);
         expect(grown.reduce((sum, { outer }) => sum + outer.length, 0)).toBeLessThan(160);
       }),
       { numRuns: 60 },
@@ -194,5 +197,43 @@ describe('separation', () => {
     expect(checkNesting(found, parts, sheets, OPTIONS)).toEqual([]);
     expect(nestedLength(found, parts)).toBeLessThan(nestedLength(skyline(parts, sheets, OPTIONS, BUDGET), parts));
     for (const { place } of found.nested) expect([place[0], place[1]]).toEqual([1, 0]);
+  });
+});
+
+describe('tightening', () => {
+  it('makes what a search found shorter, without a fault, the same each time; none changes places, and what is locked stays', () => {
+    const parts: NestPart[] = [
+      // outlines of few points are followed closely as it is
+      { region: star(24, 24, 19), copies: 6 },
+      { region: star(22, 16, 14), copies: 6 },
+    ];
+    const sheet = freeEnd(film, 160);
+    const search = separate(parts, [sheet], OPTIONS, { rounds: 80, seed: 4 }).nested;
+    const locked = new Set([copyKey(search[0]!)]);
+    const tightened = () => {
+      const tightening = new Tightening(parts, sheet, OPTIONS, search, QUARTERS, locked);
+      while (tightening.step());
+      return tightening;
+    };
+    const [found, again] = [tightened(), tightened()];
+    expect(again.nested()).toEqual(found.nested());
+    for (const nested of [found.nested(), found.gathered()]) {
+      expect(checkNesting({ nested, tooLarge: [] }, parts, [sheet], OPTIONS)).toEqual([]);
+      expect(nestedLength({ nested }, parts)).toBeLessThan(nestedLength({ nested: search }, parts) - 0.1);
+      expect(nested.map(copyKey)).toEqual(search.map(copyKey));
+      nested.forEach(({ place }, i) => {
+        const moved = Math.hypot(place[4] - search[i]!.place[4], place[5] - search[i]!.place[5]);
+        if (locked.has(copyKey(nested[i]!))) expect(moved).toBeLessThan(1e-6);
+        if (nested === found.nested()) expect(moved).toBeLessThan(12);
+        expect(place.slice(0, 4)).toEqual(search[i]!.place.slice(0, 4));
+      });
+    }
+  });
+  it('leaves alone what overlaps', () => {
+    const parts: NestPart[] = [{ region: star(5, 24, 10), copies: 2 }];
+    const over = [0, 1].map((copy) => ({ part: 0, copy, sheet: 0, place: [1, 0, 0, 1, 60 + copy, 60] as const }));
+    const tightening = new Tightening(parts, freeEnd(film, 160), OPTIONS, over);
+    expect(tightening.step()).toBe(false);
+    expect(nestedLength({ nested: tightening.nested() }, parts)).toBeCloseTo(nestedLength({ nested: over }, parts), 6);
   });
 });

@@ -50,8 +50,13 @@ export interface NestBody {
 const CLOSED = 2;
 /** Holes smaller than this take no other part, mm². */
 const LEAST_HOLE = 150;
+/** How closely an outline is followed: closely enough to be looked at often, or as closely as two that touch want it. */
+export type Detail = 'light' | 'fine';
 /** An outline is made simpler by so much, mm, and grown by so much more that it still lies outside the true one. */
-const SIMPLER = { first: 0.04, by: 0.15, grown: 0.16 } as const;
+const SIMPLER = {
+  light: { first: 0.04, by: 0.15, grown: 0.16 },
+  fine: { first: 0.01, by: 0.03, grown: 0.032 },
+} as const satisfies Readonly<Record<Detail, unknown>>;
 /** An outline of no more points is kept as it is, and grown by a little less than half the gap: what touches does not overlap. */
 const FEW_POINTS = 40;
 const WITHIN = 0.004;
@@ -68,14 +73,15 @@ const openOnly = (region: Region): Region =>
  * A part grown by half the gap, letters that belong together closed into one outline, and simpler: it lies outside the true outline grown by
  * just half the gap.
  */
-export function grownOutline(region: Region, gap: number): Region {
+export function grownOutline(region: Region, gap: number, detail: Detail = 'light'): Region {
+  const by = SIMPLER[detail];
   const points = ringsOf(region).reduce((sum, ring) => sum + ring.length, 0);
   if (region.length === 1 && points <= FEW_POINTS) return simpler(openOnly(offset(region, gap / 2 - WITHIN)), WITHIN / 2);
   // the library's cost grows fast with the number of points: what does not matter at half a gap goes first
-  const light = simpler(openOnly(region), SIMPLER.first);
-  const by = gap / 2 + SIMPLER.first + SIMPLER.grown;
-  const grown = light.length > 1 ? offset(simpler(offset(light, CLOSED), SIMPLER.first), by + SIMPLER.first - CLOSED) : offset(light, by);
-  return simpler(openOnly(grown), SIMPLER.by);
+  const light = simpler(openOnly(region), by.first);
+  const wider = gap / 2 + by.first + by.grown;
+  const grown = light.length > 1 ? offset(simpler(offset(light, CLOSED), by.first), wider + by.first - CLOSED) : offset(light, wider);
+  return simpler(openOnly(grown), by.by);
 }
 
 /** One turn of an outline. */
@@ -116,9 +122,10 @@ export function nestBody(
   { region, fixed }: Pick<NestPart, 'region' | 'fixed'>,
   gap: number,
   turns: readonly number[] = QUARTERS,
+  detail: Detail = 'light',
 ): NestBody {
   const [cx, cy] = boxCentre(boxOf(region));
-  const outline = grownOutline(applyToRegion(translation(-cx, -cy), region), gap);
+  const outline = grownOutline(applyToRegion(translation(-cx, -cy), region), gap, detail);
   return {
     area: outline.reduce((sum, part) => sum + partArea(part), 0),
     shapes: (fixed ? [0] : turns).map((turn) => shapeOf(outline, turn)),

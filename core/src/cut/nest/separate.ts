@@ -1,4 +1,5 @@
 import { copied, Crowd, putBack, type Lie } from './crowd';
+import { gather } from './gather';
 import type { Nested, NestOptions, NestPart, Nesting } from './nester';
 import { sheetWidth, type Sheet } from './sheet';
 import { QUARTERS } from './turns';
@@ -13,8 +14,6 @@ const LOOSER = [0, 0.0005, 0.002, 0.005] as const;
 const SWAPS = 3;
 /** Rounds of pushing apart, and sweeps over all pairs in each. */
 const SETTLE = { rounds: 8, sweeps: 20 };
-/** Steps of pushing to one side, mm. */
-const GATHER = { first: 4, last: 0.05 } as const;
 /** Less than this share of the least overlap so far is progress. */
 const PROGRESS = 0.98;
 /**
@@ -214,27 +213,10 @@ export class Separation {
    */
   gathered(): Nested[] {
     const kept = copied(this.#crowd.at);
-    const exact = this.#crowd.exact;
     putBack(this.#crowd.at, this.#best.at);
-    this.#crowd.exact = true;
-    const { shape, x, y } = this.#crowd.at;
-    const left = (i: number) => x[i]! + this.#crowd.shapes[shape[i]!]!.minX;
-    const clear = (i: number, to: number) =>
-      this.#crowd.items.every(
-        (_, j) =>
-          j === i ||
-          (this.#crowd.collisions.exactDepth(shape[i]!, shape[j]!, x[j]! - to, y[j]! - y[i]!) === 0 &&
-            !this.#crowd.collisions.missed(shape[i]!, shape[j]!, x[j]! - to, y[j]! - y[i]!)),
-      );
-    for (const i of this.#crowd.items.map((_, k) => k).toSorted((a, b) => left(a) - left(b))) {
-      if (this.#crowd.items[i]!.locked) continue;
-      for (let step: number = GATHER.first; step >= GATHER.last; step /= 2) {
-        while (left(i) - step >= 0 && clear(i, x[i]! - step)) x[i]! -= step;
-      }
-    }
-    const found = copied(this.#crowd.at);
+    gather(this.#crowd);
+    const found = this.#crowd.asNested(this.#crowd.at);
     putBack(this.#crowd.at, kept);
-    this.#crowd.exact = exact;
-    return this.#crowd.asNested(found);
+    return found;
   }
 }

@@ -90,19 +90,19 @@ export function NestCard({
             last = await worker.call((nester) => nester.run(SLICE_MS));
             hear(last);
           }
-          return { last, places: await worker.call((nester) => nester.best()) };
+          return worker.call((nester) => nester.last());
         }),
       );
-      const [first] = found.filter(({ places }) => places).toSorted((one, other) => (better(one.last, other.last) ? -1 : 1));
-      if (first?.places) {
+      const [first] = found.flatMap((one) => one ?? []).toSorted((one, other) => (better(one.report, other.report) ? -1 : 1));
+      if (first) {
         const id = await keepLayout(laid, first.places, 'Keep the tighter layout');
         if (id === undefined) return tell('You laid parts otherwise meanwhile. That stays; look again from there.');
-        const less = long - first.last.length;
+        const less = long - first.report.length;
         const price = filmPrice(layout.film, less);
         tell(
           isPiece
-            ? first.last.holds > now.length
-              ? `Kept: the ${layout.sheet.from.kind} holds ${first.last.holds} of ${all} now.`
+            ? first.report.holds > now.length
+              ? `Kept: the ${layout.sheet.from.kind} holds ${first.report.holds} of ${all} now.`
               : `Kept: the ${layout.sheet.from.kind} holds larger marks now in place of smaller ones.`
             : `Kept: ${formatLength(less, system, { digits: 0 })} less film than before${price > 0 ? `, ${formatMoney(price, currency)}` : ''}.`,
           { action: { label: 'Undo', run: () => void asAtFirst(id) } },
