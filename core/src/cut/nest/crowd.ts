@@ -74,6 +74,8 @@ export class Crowd {
   readonly #order: Int32Array;
   /** How much an item's overlaps weigh: the fourth root of the area of its hull. */
   readonly #heavy: Float64Array;
+  /** Least and greatest x, least and greatest y of each shape, by its number. */
+  readonly #boxes: Float64Array;
   readonly #parked: Uint8Array;
   /** Those on the film. */
   #present: readonly number[];
@@ -133,6 +135,7 @@ export class Crowd {
       this.items.push({ part: -1, copy: 0, area: 0, shapes: [number], locked: true });
       this.length = around.maxY - around.minY;
     }
+    this.#boxes = Float64Array.from(shapes.flatMap(({ minX, maxX, minY, maxY }) => [minX, maxX, minY, maxY]));
     this.weights = new Float64Array(n * n).fill(1);
     this.#order = Int32Array.from({ length: n }, (_, i) => i);
     this.#heavy = Float64Array.from(this.items, ({ shapes: [first] }) => shapes[first!]!.weight);
@@ -175,27 +178,27 @@ export class Crowd {
   /** What one item at a place costs, weighed; more than enough is enough. */
   #cost(i: number, one: number, atX: number, atY: number, enough: number): number {
     const { shape, x, y } = this.at;
-    const shapes = this.shapes;
-    const own = shapes[one]!;
+    const boxes = this.#boxes;
     const exact = this.exact;
     const heavy = this.#heavy;
     const n = heavy.length;
     const present = this.#present;
+    const collisions = this.collisions;
     let sum = 0;
-    const left = atX + own.minX;
-    const right = atX + own.maxX;
-    const low = atY + own.minY;
-    const high = atY + own.maxY;
+    const left = atX + boxes[one * 4]!;
+    const right = atX + boxes[one * 4 + 1]!;
+    const low = atY + boxes[one * 4 + 2]!;
+    const high = atY + boxes[one * 4 + 3]!;
     const weights = this.weights;
     for (let k = 0; k < present.length; k++) {
       const j = present[k]!;
-      const other = shapes[shape[j]!]!;
-      const ox = x[j]!;
+      const other = shape[j]!;
+      const at = other * 4;
       const oy = y[j]!;
-      if (right <= ox + other.minX || ox + other.maxX <= left || high <= oy + other.minY || oy + other.maxY <= low || j === i) continue;
-      const depth = exact
-        ? this.collisions.exactDepth(one, shape[j]!, ox - atX, oy - atY)
-        : this.collisions.depth(one, shape[j]!, ox - atX, oy - atY);
+      if (high <= oy + boxes[at + 2]! || oy + boxes[at + 3]! <= low) continue;
+      const ox = x[j]!;
+      if (right <= ox + boxes[at]! || ox + boxes[at + 1]! <= left || j === i) continue;
+      const depth = exact ? collisions.exactDepth(one, other, ox - atX, oy - atY) : collisions.depth(one, other, ox - atX, oy - atY);
       if (depth === 0) continue;
       sum += Math.sqrt(depth) * heavy[j]! * heavy[i]! * weights[i * n + j]!;
       if (sum >= enough) return sum;
@@ -224,7 +227,7 @@ export class Crowd {
     const random = this.random;
     const { shapes } = item;
     const pace = this.pace;
-    let kept: { cost: number; shape: number; x: number; y: number }[] = [{ cost: now, shape: at.shape[i]!, x: at.x[i]!, y: at.y[i]! }];
+    const kept: { cost: number; shape: number; x: number; y: number }[] = [{ cost: now, shape: at.shape[i]!, x: at.x[i]!, y: at.y[i]! }];
     const look = (index: number, x: number, y: number) => {
       const shape = this.shapes[index]!;
       const cx = Math.max(-shape.minX, Math.min(this.width - shape.maxX, x));
@@ -232,9 +235,10 @@ export class Crowd {
       const worst = kept.length < pace.kept ? Infinity : kept.at(-1)!.cost;
       const cost = this.#cost(i, index, cx, cy, worst);
       if (cost >= worst) return;
-      kept.push({ cost, shape: index, x: cx, y: cy });
-      kept.sort((a, b) => a.cost - b.cost);
-      kept = kept.slice(0, pace.kept);
+      let to = kept.length;
+      while (to > 0 && kept[to - 1]!.cost > cost) to--;
+      kept.splice(to, 0, { cost, shape: index, x: cx, y: cy });
+      if (kept.length > pace.kept) kept.pop();
     };
     const any = () => shapes[Math.floor(random() * shapes.length)]!;
     const fits = ({ minX, maxX, minY, maxY }: NestShape) => maxX - minX <= this.width + 1e-9 && maxY - minY <= this.length + 1e-9;
