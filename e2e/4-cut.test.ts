@@ -217,24 +217,24 @@ test('an offcut that holds only some is cut from first; the others stay, for the
   await page.goto('/#/stock');
   await page.getByRole('button', { name: 'Change' }).first().click();
   await page.getByRole('button', { name: 'Add an offcut' }).first().click();
-  await type(page, 'Width, offcut', '120');
-  await type(page, 'Length, offcut', '90');
+  await type(page, 'Width, offcut', '150');
+  await type(page, 'Length, offcut', '130');
   await planned(page);
   await page.goto('/#/job/regatta-prizes/cut');
   const from = page.getByRole('group', { name: 'Cut from' });
   await expect(from).toContainText('From the roll,');
-  await from.getByRole('button', { name: /holds 2 of 12/ }).click();
-  await expect(from).toContainText('2 of 12 marks find room');
+  await from.getByRole('button', { name: /holds 6 of 12/ }).click();
+  await expect(from).toContainText('6 of 12 marks find room');
   // they move aside, and one more finds room
   const card = page.getByRole('region', { name: 'Lay it out tighter' });
-  await expect(card).toContainText('It holds 2 of 12');
+  await expect(card).toContainText('It holds 6 of 12');
   await card.getByRole('button', { name: 'Look for room for more' }).click();
-  await expect(card.getByRole('status')).toContainText(/It holds [3-9] of 12/, { timeout: 30_000 });
+  await expect(card.getByRole('status')).toContainText(/It holds [7-9] of 12/, { timeout: 30_000 });
   await card.getByRole('button', { name: 'Stop and keep the best' }).click();
   await expect(page.getByText(/^Kept: the offcut holds \d of 12 now/)).toBeVisible();
-  await expect(card).toContainText(/It holds [3-9] of 12/);
+  await expect(card).toContainText(/It holds [7-9] of 12/);
   await card.getByRole('button', { name: 'As at first' }).click();
-  await expect(card).toContainText('It holds 2 of 12');
+  await expect(card).toContainText('It holds 6 of 12');
   // laid by hand it stays so, and over the edge it does not go
   const part = page.getByRole('button', { name: /Arrow keys move it/ }).first();
   const placeOf = async () => (await part.getAttribute('transform'))!;
@@ -248,14 +248,14 @@ test('an offcut that holds only some is cut from first; the others stay, for the
   const byHand = await placeOf();
   await kept(page);
   await page.reload();
-  await from.getByRole('button', { name: /holds 2 of 12/ }).click();
+  await from.getByRole('button', { name: /holds 6 of 12/ }).click();
   await expect.poll(placeOf).toBe(byHand);
   const download = page.waitForEvent('download');
   await page.getByRole('button', { name: /Save the cut file/ }).click();
-  expect((await textOf(await download)).match(/<g>/g)).toHaveLength(2);
+  expect((await textOf(await download)).match(/<g>/g)).toHaveLength(6);
   await page.getByRole('region', { name: 'Was it cut?' }).getByRole('button', { name: 'Well' }).click();
   await expect(page.getByText('The marks that found no room are still to cut.')).toBeVisible();
-  await expect(page.getByText('Cut 10 marks on')).toBeVisible();
+  await expect(page.getByText('Cut 6 marks on')).toBeVisible();
   await expect(from).toHaveCount(0);
 });
 

@@ -42,6 +42,12 @@ interface Turned {
   readonly cells: CellShape;
 }
 
+/** A part as the cells of its box. */
+function asBox({ turn, cells }: Turned): Turned {
+  const { left: from, right: to } = cells;
+  return { turn, cells: { ...cells, rows: cells.rows.map(() => [{ from, to }]) } };
+}
+
 /**
  * Parts laid on a sheet of any outline, with holes, until no more fit: each at the lowest place where it fits, by its true outline, also in holes of
  * others (bottom-left on cells; Dowsland, Vaid and Dowsland, 2002). Every round tries another order.
@@ -124,9 +130,9 @@ class SheetFill {
   /**
    * What finds room in the order of a round; the same round gives the same.
    *
-   * @param only the one quarter turn that parts may lie in; without it any
+   * @param rows the one quarter turn in which parts lie by their boxes; without it by their outlines, in any
    */
-  round(round: number, only?: number): Filled {
+  round(round: number, rows?: 0 | 1): Filled {
     const [cell, box] = [this.#cell, this.#box];
     const free = this.#room();
     const nested: Nested[] = [...this.fixed];
@@ -138,7 +144,7 @@ class SheetFill {
       if (full.has(part)) continue;
       let found: { at: Turned; column: number; row: number; top: number } | undefined;
       const turned = this.#turned[part]!;
-      for (const at of only === undefined ? turned : turned.slice(only, only + 1)) {
+      for (const at of rows === undefined ? turned : turned.slice(rows, rows + 1).map(asBox)) {
         const place = free.lowest(at.cells, found ? found.top - at.cells.rows.length - at.cells.low : Infinity);
         if (!place) continue;
         const top = place.row + at.cells.low + at.cells.rows.length;
@@ -172,10 +178,10 @@ export function fillSheet(
 ): Filled {
   const fill = new SheetFill(parts, sheet, options, seed, fixed);
   let best: Filled = { nested: [], area: -1, free: 0 };
-  // what may lie in any turn takes the lowest place there is, and is in the way of a plain row
-  const plain = rounds > 1 ? [0, 1].map((only) => [0, only] as const) : [];
-  for (const [round, only] of [...Array.from({ length: rounds }, (_, i) => [i] as const), ...plain]) {
-    const found = fill.round(round, only);
+  // what takes the lowest place there is between two others is in the way of a plain row
+  const plain = rounds > 1 ? ([0, 1] as const).map((rows) => [0, rows] as const) : [];
+  for (const [round, rows] of [...Array.from({ length: rounds }, (_, i) => [i] as const), ...plain]) {
+    const found = fill.round(round, rows);
     if (found.area > best.area + 1e-6 || (found.area > best.area - 1e-6 && found.free > best.free)) best = found;
   }
   return best;
