@@ -160,7 +160,7 @@ test('a cutter that answers nonsense is told as that, counts for nothing, and is
   });
   for (const said of [() => 'ERR 7', (told: object) => ({ ...told, used: 'all of it' }), (told: object) => ({ ...told, strokes: 4000 })]) {
     answer = said;
-    await expect(panel(page).getByRole('alert')).toContainText('does not tell what can be true');
+    await expect(panel(page).getByRole('alert')).toContainText('What the cutter tells cannot be true');
     await expect(panel(page).getByRole('alert')).toContainText(/0 of \d+ marks? (was|were) cut/);
     answer = undefined;
     await expect(panel(page)).toContainText('It cuts.');

@@ -36,8 +36,8 @@ const LOST = {
   silent: { is: 'The cutter does not answer.', then: 'A real one may still be cutting: look at its cable and its switch.' },
   stranger: { is: 'The cutter no longer knows this job.', then: 'Look at the film.' },
   garbled: {
-    is: 'The cutter does not tell what can be true.',
-    then: 'Nothing of that is counted. A real one may still be cutting: look at the film and at its cable, and end this where it goes on.',
+    is: 'What the cutter tells cannot be true.',
+    then: 'Nothing of that is counted. A real one may still be cutting: look at the film and at its cable. If it goes on, end the rehearsal.',
   },
 } as const;
 
