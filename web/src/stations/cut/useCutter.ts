@@ -26,9 +26,20 @@ export interface CutterView {
   readonly problem?: string;
 }
 
+/** A run as it is saved now, with the layout that is drawn already. */
+const sameDrawing = (run: CutterRun | undefined, known: CutterRun | undefined): CutterRun | undefined =>
+  run && known && run.run === known.run ? { ...run, layout: known.layout, parts: known.parts } : run;
+
 /** Rehearses layouts on the simulated cutter and follows what it does. Nothing of it is booked unless the maker says so. */
 export function useCutter(planned: ReadonlyMap<JobId, number>) {
-  const run = useLiveQuery(() => openRun().catch(() => undefined));
+  const known = useRef<CutterRun>(undefined);
+  // only its progress changes: what it cuts is drawn once
+  const run = useLiveQuery(() =>
+    openRun().then(
+      (found) => (known.current = sameDrawing(found, known.current)),
+      () => undefined,
+    ),
+  );
   const [report, setReport] = useState<CutterReport>();
   const [contact, setContact] = useState<CutterView['contact']>('asking');
   const [problem, setProblem] = useState<string>();
