@@ -68,9 +68,9 @@ describe('what cutting tells', () => {
   it('says what it would take, offers film that is wide enough, and never a mark of no size', () => {
     const wide = { ...white, id: 'wide', name: 'Wide white', width: 600 };
     const broad = shop.machines.map((machine) => ({ ...machine, width: 700, most: 9000, carriers: [] }));
-    const of = (width: number, films: readonly Film[]) => {
+    const of = (width: number, films: readonly Film[], copies = 1) => {
       const narrow = { ...white, width };
-      const mine = layoutFilm(narrow, [part(200, 260), { ...part(220, 90), name: 'other' }], broad);
+      const mine = layoutFilm(narrow, [part(200, 260, copies), { ...part(220, 90), name: 'other' }], broad);
       const own = { films: [narrow, ...films], machines: broad };
       return cutReadings(
         job,
@@ -88,6 +88,8 @@ describe('what cutting tells', () => {
     expect(without.advice).toContain('at least 220 mm');
     expect(of(60, [wide]).remedies.map(({ label }) => label)).toEqual(['Wide white — 600 mm wide']);
     expect(of(60, [{ ...wide, width: 210 }]).remedies).toEqual([]);
+    // of 20 copies that film has not enough
+    expect(of(60, [wide], 20).remedies).toEqual([]);
     expect(of(150, [wide]).remedies.map(({ label }) => label)).toEqual(['Make it 90 mm wide', 'Wide white — 600 mm wide']);
   });
   it('more than the machine takes in one go is a watch with a way', () => {

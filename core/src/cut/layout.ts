@@ -148,22 +148,22 @@ const BUDGET = { rounds: 1, seed: 1 } as const;
 export const asLaid = <P extends NestPart>({ kind }: Pick<Film, 'kind'>, parts: readonly P[]): readonly P[] =>
   FILM_KINDS[kind].directed ? parts.map((part) => ({ ...part, fixed: true })) : parts;
 
-/** A mark that is wider than its film, whichever way it is turned: its smaller and its longer side, mm. */
+/** A mark that is wider than its film, whichever way it is turned: its smaller side; its longer one, all copies one after the other, mm. */
 export interface TooWide {
   readonly name: string;
   readonly side: number;
   readonly long: number;
 }
 
-/** Marks by their names, each with the largest of its parts. */
+/** Marks by their names, each with the widest of its parts. */
 function tooWideOf(parts: readonly CutPart[]): TooWide[] {
   const found = new Map<string, TooWide>();
-  for (const { name, region } of parts) {
+  for (const { name, region, copies } of parts) {
     const box = boxOf(region);
     const sides = [boxWidth(box), boxHeight(box)] as const;
     const known = found.get(name);
     const side = Math.max(known?.side ?? 0, Math.min(...sides));
-    found.set(name, { name, side, long: Math.max(known?.long ?? 0, ...sides) });
+    found.set(name, { name, side, long: (known?.long ?? 0) + Math.max(...sides) * copies });
   }
   return [...found.values()];
 }
