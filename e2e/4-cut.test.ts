@@ -257,6 +257,16 @@ test('an offcut that holds only some is cut from first; the others stay, for the
   await expect(page.getByText('The marks that found no room are still to cut.')).toBeVisible();
   await expect(page.getByText('Cut 6 marks on')).toBeVisible();
   await expect(from).toHaveCount(0);
+  // a roll that is too narrow for them, and a sheet that is not
+  await page.goto('/#/stock');
+  await page.getByRole('button', { name: 'Change' }).first().click();
+  await type(page, 'Width of the film', '45');
+  await page.getByRole('button', { name: 'Add sheets' }).first().click();
+  await planned(page);
+  await page.goto('/#/job/regatta-prizes/cut');
+  await expect(from).toContainText(/From the sheet, all of it\. The roll is too narrow/);
+  await expect(page.getByText('All of it comes from the sheet, and nothing from the roll.')).toBeVisible();
+  await expect(page.getByText('Cut 6 marks on')).toBeVisible();
 });
 
 test('an offcut is drawn in by its corners; sides that would cross are refused, and what it was comes back', async ({ page }) => {

@@ -3,10 +3,11 @@ import { DOMParser } from '@xmldom/xmldom';
 import fc from 'fast-check';
 import { demoShop, textMark } from '../../test/sampleJobs';
 import { importSvg } from '../artwork';
-import { boxOf, boxRegion, boxWidth, difference, flatten, numbersFrom, regionArea, regionOf } from '../geometry';
-import type { KeptLayout } from '../job';
+import { applyToRegion, boxOf, boxRegion, boxWidth, difference, flatten, numbersFrom, regionArea, regionOf } from '../geometry';
+import type { KeptLayout, Machine } from '../job';
 import { asKept } from './nest/keptLayout';
 import { skyline } from './nest/skyline';
+import { marginOf } from './holdDown';
 import { cutOutline, layoutFilm, machineFor } from './layout';
 import { packBoxes, packingFaults } from './nest/packBoxes';
 import { svgCutFile } from './toolpath/svgCutFile';
@@ -93,6 +94,25 @@ describe('layouts', () => {
     expect(layout.knife).toBeCloseTo(3 * (2 * 50 + 2 * 20 + 40), 3);
     expect(layout.minutes).toBeGreaterThan(4 + layout.knife / 60 / 60);
     expect(layoutFilm(white, [], shop.machines)).toMatchObject({ taken: 0, minutes: 0 });
+  });
+  it('keep the margin of rollers where rollers hold the film, and that of a carrier where a machine takes none from a roll', () => {
+    const parts = [{ job: 'j', mark: 'm', name: 'm', copies: 7, region: ring }];
+    const [cutter] = shop.machines.filter(({ rollFed }) => rollFed);
+    const bed = { ...cutter!, rollFed: false, carriers: [{ id: 'c', grade: 'standard' as const, width: 280, length: 300, uses: 0 }] };
+    const machines: [Machine, number][] = [
+      [cutter!, 10],
+      [bed, 3],
+      [{ ...bed, rollFed: true }, 10],
+      [{ ...bed, carriers: [] }, 10],
+    ];
+    for (const [machine, margin] of machines) {
+      const laid = layoutFilm({ ...white, width: 280 }, parts, [machine]);
+      const boxes = laid.parts.map(({ outline, place }) => boxOf(applyToRegion(place, laid.outlines[outline]!)));
+      expect(marginOf(laid)).toBe(margin);
+      expect(Math.min(...boxes.flatMap(({ minX, minY }) => [minX, minY]))).toBeCloseTo(margin, 6);
+      expect(Math.max(...boxes.map(({ maxX }) => maxX))).toBeLessThanOrEqual(280 - margin + 1e-6);
+      expect(laid.taken - Math.max(...boxes.map(({ maxY }) => maxY))).toBeCloseTo(margin, 6);
+    }
   });
   it('a stencil gets its border, a mark seen through is mirrored', () => {
     const stencil = cutOutline(ring, textMark('x', { technique: 'stencil' }));

@@ -126,11 +126,41 @@ describe('what cutting tells', () => {
       const some = [{ length: 130 }, { length: 130, kind: 'offcut' as const }];
       expect(read(some, part(100, 100, 4))).toMatchObject({
         verdict: 'watch',
-        why: 'The roll alone has not enough. Cut 2 from the offcut of 300 mm × 130 mm and 2 from the sheet of 300 mm × 130 mm: say at Cut that pieces come first.',
+        why: 'The roll alone has not enough. Cut 2 from the offcut of 300 mm × 130 mm and 2 from the sheet of 300 mm × 130 mm.',
       });
       expect(read(some, part(100, 100, 6), 130).why).toContain('and 2 from 120 mm of roll');
       // what is left of the roll is too short for the rest
       expect(read(some, part(100, 100, 6), 110)).toMatchObject({ verdict: 'stop' });
+    });
+    it('what is too wide for the roll goes on a sheet that is larger, and only there', () => {
+      const broad = shop.machines.map((machine) => ({ ...machine, width: 700, most: 9000, carriers: [] }));
+      const of = (pieces: Partial<FilmPiece>[], own: readonly CutPart[], left = 4000) => {
+        const film = {
+          ...white,
+          width: 150,
+          pieces: pieces.map((one, i) => ({ id: `p${i}`, kind: 'sheet' as const, width: 300, length: 300, count: 1, ...one })),
+        };
+        const mine = layoutFilm(film, own, broad);
+        return cutReadings(
+          job,
+          mine,
+          mine,
+          { ...shop, machines: broad },
+          () => left,
+          () => mine.taken,
+          'mm',
+        );
+      };
+      const only = of([{}], [part(200, 260)]);
+      expect(kinds(only)).toEqual(['wide watch']);
+      expect(only[0]!.why).toBe(
+        'Mark is wider than the roll and the machine take, whichever way round. Cut it from the sheet of 300 mm × 300 mm: it holds all of it.',
+      );
+      // the rest comes off the roll
+      const some = [part(200, 260), { ...part(100, 100, 6), mark: 'n' }];
+      expect(of([{}], some)[0]).toMatchObject({ verdict: 'watch', why: expect.stringContaining('of roll') });
+      expect(kinds(of([{}], some, 100))).toContain('wide stop');
+      expect(kinds(of([{ width: 190 }], [part(200, 260)]))).toEqual(['wide stop']);
     });
   });
 });

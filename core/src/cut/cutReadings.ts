@@ -3,20 +3,21 @@ import { FILM_KINDS, LAYOUT } from '../facts';
 import { capital, formatLength, listed, type LengthSystem } from '../units';
 import { filmInstead, setAt, type Remedy, type Film, type Job, type Reading, type Shop } from '../job';
 import { inLoads } from './loads';
+import { holdDownOf } from './holdDown';
 import { oneLoad } from './oneLoad';
-import { overPieces, piecesBeside, type Spread } from './overPieces';
+import { holdsAll, overPieces, piecesBeside, spreadWords, type Spread } from './overPieces';
 import { machineFor, type FilmLayout } from './layout';
 
 /** The change that cuts from one film whatever of a job was to be cut from another. */
 const useInstead = (job: Job, from: string, to: string): Remedy['patch'] => job.marks.flatMap((mark) => filmInstead(mark, from, to));
 
 /** Film that the widest of its parts takes by itself, laid across, mm: so much is kept to cut one again. */
-function againLength({ outlines, parts }: Pick<FilmLayout, 'outlines' | 'parts'>): number {
+function againLength({ outlines, parts, machine }: Pick<FilmLayout, 'outlines' | 'parts' | 'machine'>): number {
   const sides = [...new Set(parts.map(({ outline }) => outline))].map((i) => {
     const box = boxOf(outlines[i]!);
     return Math.min(boxWidth(box), boxHeight(box));
   });
-  return sides.length === 0 ? 0 : Math.max(...sides) + 2 * LAYOUT.holdDown;
+  return sides.length === 0 ? 0 : Math.max(...sides) + 2 * holdDownOf(machine);
 }
 
 /** Whether a sheet or an offcut beside the roll is so large both ways. */
@@ -25,24 +26,26 @@ const hasSpare = ({ pieces = [] }: Film, side: number): boolean => pieces.some((
 /** So many orders are tried on each piece. */
 const ROUNDS = 2;
 
-/** Where all of it is cut from where the roll has not enough; nothing where sheets and offcuts do not hold what is wanting. */
+/** Where all of it is cut from where the roll has not enough or is too narrow; nothing where sheets and offcuts do not hold what is wanting. */
 function beside(own: FilmLayout, film: Film, { machines, layouts }: Pick<Shop, 'machines' | 'layouts'>, has: number): Spread | undefined {
   const pieces = piecesBeside(film);
-  if (has >= own.taken || own.parts.length === 0 || pieces.length === 0) return undefined;
+  if ((own.tooWide.length === 0 && has >= own.taken) || pieces.length === 0) return undefined;
   const spread = overPieces([own], pieces, machines, ROUNDS, layouts);
-  return spread.roll && spread.roll.taken > has ? undefined : spread;
+  return spread.sheets.length > 0 && holdsAll(spread, has) ? spread : undefined;
 }
 
-/** How a film is cut where the roll has not enough of it. */
-function besideWords({ sheets, roll }: Spread, say: (mm: number) => string): string {
-  const [only] = sheets;
-  const named = ({ piece }: Spread['sheets'][number]) => `the ${piece.kind} of ${say(piece.width)} × ${say(piece.length)}`;
-  if (sheets.length === 1 && !roll) return `The roll has not enough. Cut it from ${named(only!)}: it holds all of it.`;
-  const some = [
-    ...sheets.map((one) => `${one.layout.parts.length} from ${named(one)}`),
-    ...(roll ? [`${roll.parts.length} from ${say(roll.taken)} of roll`] : []),
-  ];
-  return `The roll alone has not enough. Cut ${listed(some)}: say at Cut that pieces come first.`;
+/** What is too wide for its roll, and the roll; a sentence. */
+const wideWords = (own: FilmLayout): string =>
+  `${capital(listed(own.tooWide.map(({ name }) => name)))} ${own.tooWide.length === 1 ? 'is' : 'are'} wider than the roll and the machine take, whichever way round.`;
+
+/** How a film is cut where the roll has not enough of it, or is too narrow. */
+function besideWords(own: FilmLayout, spread: Spread, say: (mm: number) => string): string {
+  const { sheets, roll } = spread;
+  const only = sheets.length === 1 && !roll ? sheets[0]!.piece : undefined;
+  const short = own.tooWide.length > 0 ? wideWords(own) : `The roll ${only ? '' : 'alone '}has not enough.`;
+  return only
+    ? `${short} Cut it from the ${only.kind} of ${say(only.width)} × ${say(only.length)}: it holds all of it.`
+    : `${short} Cut ${listed(spreadWords(spread, say))}.`;
 }
 
 /**
@@ -78,15 +81,31 @@ export function cutReadings(
       )
       .toSorted((a, b) => Number(b.finish === film.finish) - Number(a.finish === film.finish) || left(b.id) - left(a.id))
       .slice(0, 2);
+  const spread = beside(own, film, shop, has);
+  const margin = holdDownOf(own.machine);
+  if (own.tooWide.length > 0 && spread) {
+    const side = Math.max(...own.tooWide.map((one) => one.side));
+    readings.push({
+      ...base,
+      id: `wide:${film.id}` as const,
+      title: `The roll of ${film.name} is too narrow`,
+      verdict: 'watch',
+      value: say(own.width),
+      limit: `${say(side + 2 * margin)} for the smaller side of the mark`,
+      why: besideWords(own, spread, say),
+      remedies: [],
+    });
+    return readings;
+  }
   if (own.tooWide.length > 0) {
     const largest = job.marks.filter((mark) => own.tooWide.some(({ name }) => name === mark.name));
-    const room = own.width - 2 * LAYOUT.holdDown;
+    const room = own.width - 2 * margin;
     const smaller = room - LAYOUT.belowWidest;
     const side = Math.max(...own.tooWide.map((one) => one.side));
-    const long = own.tooWide.reduce((sum, one) => sum + one.long, own.taken) + 2 * LAYOUT.holdDown;
+    const long = own.tooWide.reduce((sum, one) => sum + one.long, own.taken) + 2 * margin;
     const wider = shop.films.filter((f) => {
       const machine = machineFor(f, shop.machines);
-      const widest = Math.min(f.width, machine ? oneLoad(machine).width : f.width) - 2 * LAYOUT.holdDown;
+      const widest = Math.min(f.width, machine ? oneLoad(machine).width : f.width) - 2 * holdDownOf(machine);
       return f.kind === film.kind && widest >= side && left(f.id) >= needed(f.id) + long + LAYOUT.reserve;
     });
     readings.push({
@@ -95,8 +114,8 @@ export function cutReadings(
       title: `${film.name} is too narrow`,
       verdict: 'stop',
       value: say(own.width),
-      limit: `${say(side + 2 * LAYOUT.holdDown)} for the smaller side of the mark`,
-      why: `${capital(listed(own.tooWide.map(({ name }) => name)))} ${own.tooWide.length === 1 ? 'is' : 'are'} wider than the roll and the machine take, whichever way round.`,
+      limit: `${say(side + 2 * margin)} for the smaller side of the mark`,
+      why: wideWords(own),
       remedies: [
         ...(smaller >= LAYOUT.narrowest
           ? [
@@ -113,7 +132,7 @@ export function cutReadings(
       ],
       ...(smaller >= LAYOUT.narrowest || wider.length > 0
         ? {}
-        : { advice: `Buy ${film.name} of at least ${say(side + 2 * LAYOUT.holdDown)}, or make the mark smaller at Fit.` }),
+        : { advice: `Buy ${film.name} of at least ${say(side + 2 * margin)}, or make the mark smaller at Fit.` }),
     });
     // of what finds no room there is nothing to measure
     if (own.parts.length === 0) return readings;
@@ -138,14 +157,13 @@ export function cutReadings(
         : 'Make it smaller, set its letters further apart, or have it cut on a longer machine.',
     });
   }
-  const spread = beside(own, film, shop, has);
   if (spread) {
     readings.push({
       ...base,
       verdict: 'watch',
       value: `${say(has)} left`,
       limit: `${say(own.taken)} needed`,
-      why: besideWords(spread, say),
+      why: besideWords(own, spread, say),
       remedies: [],
     });
   } else if (has < own.taken) {

@@ -7,6 +7,8 @@ export interface SentRun {
   readonly film: Id;
   /** mm that the layout takes. */
   readonly taken: number;
+  /** It is cut off the roll before it is cut, mm of it: all of that is gone, whatever becomes of it. */
+  readonly cutOff?: true | undefined;
   /** Jobs of which more is to be cut than was sent. */
   readonly unfinished?: readonly JobId[] | undefined;
   readonly parts: readonly { readonly job: JobId; readonly mark: Id; readonly strokes: number }[];
@@ -34,7 +36,7 @@ export interface JobCut {
  */
 export function cutResult(sent: SentRun, strokes: number, used: number): JobCut[] {
   const all = sent.parts.reduce((sum, part) => sum + part.strokes, 0);
-  const gone = strokes >= all ? sent.taken : used > 0 ? Math.min(sent.taken, used + LAYOUT.holdDown) : 0;
+  const gone = strokes >= all || (sent.cutOff && used > 0) ? sent.taken : used > 0 ? Math.min(sent.taken, used + LAYOUT.holdDown) : 0;
   let left = strokes;
   const cut = sent.parts.map((part) => {
     const whole = left >= part.strokes;

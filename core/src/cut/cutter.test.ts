@@ -199,6 +199,15 @@ describe('what became of a run', () => {
       }),
     );
   });
+  it('of film that was cut off the roll first all is gone once the knife was down, however far it came', () => {
+    fc.assert(
+      fc.property(runs, fc.integer({ min: 0, max: 120 }), fc.double({ min: 0, max: 900, noNaN: true }), (run, strokes, used) => {
+        const gone = cutResult({ ...run, cutOff: true }, strokes, used).reduce((sum, { length }) => sum + length, 0);
+        const all = run.parts.reduce((sum, part) => sum + part.strokes, 0);
+        expect(gone).toBeCloseTo(used > 0 || strokes >= all ? run.taken : 0, 6);
+      }),
+    );
+  });
   it('takes nothing from the roll when the knife never went down', () => {
     expect(cutResult({ run: 'r', film: 'f', taken: 100, parts: [{ job: 'a', mark: 'm', strokes: 2 }] }, 0, 0)).toEqual([
       { job: 'a', marks: [], length: 0, whole: false, asSent: false },

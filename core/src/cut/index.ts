@@ -5,6 +5,7 @@ export * from './cutResult';
 export * from './cutter';
 export * from './cutterHost';
 export * from './readCutterReport';
+export * from './holdDown';
 export * from './layout';
 export * from './layTogether';
 export * from './filmPrice';

@@ -3,15 +3,18 @@ import { gapOf, layoutFilm, type CutPart, type FilmLayout } from './layout';
 import { asKept, keptFor, partsKey } from './nest/keptLayout';
 import { skyline } from './nest/skyline';
 
-/** The parts that a layout was made of. */
-export const partsOf = ({ outlines, pens, parts }: FilmLayout): CutPart[] =>
-  outlines.flatMap((region, i) => {
+/** The parts that a layout was made of, with those that found no room on it. */
+export const partsOf = ({ outlines, pens, parts, noRoom = [] }: FilmLayout): CutPart[] =>
+  outlines.flatMap((region, i): CutPart[] => {
     const own = parts.filter(({ outline }) => outline === i);
     const [first] = own;
-    return first
-      ? [{ job: first.job, mark: first.mark, name: first.mark, copies: own.length, region, ...(pens?.[i] ? { pen: pens[i] } : {}) }]
-      : [];
+    if (!first) return noRoom.filter(({ outline }) => outline === i).map(({ outline: _own, ...part }) => part);
+    return [{ job: first.job, mark: first.mark, name: first.mark, copies: own.length, region, ...(pens?.[i] ? { pen: pens[i] } : {}) }];
   });
+
+/** How many copies a layout was asked for, with those that found no room. */
+export const copiesAsked = ({ parts, noRoom = [] }: Pick<FilmLayout, 'parts' | 'noRoom'>): number =>
+  noRoom.reduce((sum, { copies }) => sum + copies, parts.length);
 
 /**
  * Several jobs' layouts of one film, laid out anew as one.

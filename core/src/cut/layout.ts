@@ -18,6 +18,7 @@ import type { Film, Id, JobId, Machine, Mark } from '../job';
 import type { Entry } from './tour';
 import { writtenLength, type PenLine } from './toolpath/penLines';
 import type { Nested, Nester, NestPart } from './nest/nester';
+import { holdDownOf } from './holdDown';
 import { oneLoad } from './oneLoad';
 import { freeEnd, type Sheet } from './nest/sheet';
 import { skyline } from './nest/skyline';
@@ -77,6 +78,8 @@ export interface FilmLayout {
   readonly minutes: number;
   /** What finds no room on it, whichever way it is turned. */
   readonly tooWide: readonly TooWide[];
+  /** The same as they would be cut, each with its outline's number: a larger sheet may have room for them. */
+  readonly noRoom?: readonly (CutPart & { readonly outline: number })[];
   /** Jobs of which some parts found no room on it, and are still to be cut afterwards. */
   readonly unfinished?: readonly JobId[];
 }
@@ -187,11 +190,14 @@ export function layoutFilm(
   const width = Math.min(film.width, machine ? oneLoad(machine).width : film.width);
   const sheet = freeEnd(film, width);
   const outlines = parts.map((part) => part.region);
-  const { nested, tooLarge } = nester(asLaid(film, parts), [sheet], { gap, holdDown: LAYOUT.holdDown }, BUDGET);
+  const holdDown = holdDownOf(machine);
+  const { nested, tooLarge } = nester(asLaid(film, parts), [sheet], { gap, holdDown }, BUDGET);
   const laid = nested.map(({ place, part }) => ({ outline: part, place }));
+  const noRoom = tooLarge.map((outline) => ({ ...parts[outline]!, outline }));
   return {
-    ...layoutOf(film, sheet, machine, parts, nested, { width, taken: nested.length === 0 ? 0 : reachOf(laid, outlines) + LAYOUT.holdDown }),
-    tooWide: tooWideOf(tooLarge.map((part) => parts[part]!)),
+    ...layoutOf(film, sheet, machine, parts, nested, { width, taken: nested.length === 0 ? 0 : reachOf(laid, outlines) + holdDown }),
+    tooWide: tooWideOf(noRoom),
+    ...(noRoom.length > 0 ? { noRoom } : {}),
     ...(gap === LAYOUT.gap ? {} : { gap }),
   };
 }

@@ -1,7 +1,7 @@
-import { LAYOUT } from '../facts';
 import { applyToRegion, boxOf, translation, then, type Region } from '../geometry';
 import { layoutOf, type CutPart, type FilmLayout } from './layout';
 import type { Nested } from './nest/nester';
+import { holdDownOf } from './holdDown';
 import { oneLoad } from './oneLoad';
 import type { PenLine } from './toolpath/penLines';
 
@@ -49,19 +49,20 @@ export function inLoads(layout: FilmLayout): FilmLayout[] | undefined {
   );
   // a stencil's frame holds its letters: they cannot be parted from it
   const end = Math.max(...shapes.map(({ to }) => to));
-  const room = most - 2 * LAYOUT.holdDown;
+  const margin = holdDownOf(machine);
+  const room = most - 2 * margin;
   const joins: number[] = [];
-  let low: number = LAYOUT.holdDown;
+  let low = margin;
   while (end - low > room) {
     const join = gapsBetween(shapes, low, low + room).at(-1);
     if (join === undefined) return undefined;
     joins.push(join);
     low = join;
   }
-  const bounds = [LAYOUT.holdDown, ...joins, end];
+  const bounds = [margin, ...joins, end];
   return bounds.slice(1).map((high, i) => {
     const from = bounds[i]!;
-    const shift = translation(0, LAYOUT.holdDown - from);
+    const shift = translation(0, margin - from);
     const here = parts.flatMap((part, p) => {
       const own = shapes.filter((one) => one.part === p && one.from >= from - 1e-6 && one.to <= high + 1e-6).map(({ shape }) => shape);
       return own.length > 0 ? [{ part, own, whole: own.length === outlines[part.outline]!.length }] : [];
@@ -76,8 +77,8 @@ export function inLoads(layout: FilmLayout): FilmLayout[] | undefined {
     const ticks = [from, high]
       .filter((at) => joins.includes(at) && goesOn(at))
       .flatMap((at): PenLine[] => {
-        const y = at - from + LAYOUT.holdDown;
-        return [LAYOUT.holdDown, width - LAYOUT.holdDown - TICK].map((x) => ({
+        const y = at - from + margin;
+        return [margin, width - margin - TICK].map((x) => ({
           points: [
             [x, y],
             [x + TICK, y],
@@ -85,7 +86,7 @@ export function inLoads(layout: FilmLayout): FilmLayout[] | undefined {
           closed: false,
         }));
       });
-    const taken = high - from + 2 * LAYOUT.holdDown;
+    const taken = high - from + 2 * margin;
     return {
       ...layoutOf(layout.film, sheet, machine, cut, nested, { width, taken }),
       ...(layout.gap === undefined ? {} : { gap: layout.gap }),

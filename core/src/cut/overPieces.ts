@@ -12,6 +12,22 @@ export interface Spread {
   readonly roll?: FilmLayout;
 }
 
+/** How many marks each piece and the roll hold, as a list of words: "2 from the offcut of 260 mm × 200 mm". */
+export function spreadWords({ sheets, roll }: Spread, say: (mm: number) => string): string[] {
+  const own = [...new Set(sheets.map(({ piece }) => piece.id))].map((id) => sheets.filter(({ piece }) => piece.id === id));
+  return [
+    ...own.map((all) => {
+      const { kind, width, length } = all[0]!.piece;
+      const marks = all.reduce((sum, { layout }) => sum + layout.parts.length, 0);
+      return `${marks} from ${all.length === 1 ? `the ${kind}` : `${all.length} ${kind}s`} of ${say(width)} × ${say(length)}`;
+    }),
+    ...(roll && roll.parts.length > 0 ? [`${roll.parts.length} from ${say(roll.taken)} of roll`] : []),
+  ];
+}
+
+/** Whether sheets, offcuts and what the roll has, mm, hold all of it. */
+export const holdsAll = ({ roll }: Spread, left: number): boolean => !roll || (roll.tooWide.length === 0 && roll.taken <= left);
+
 /** So many different pieces are looked at. */
 const MOST_PIECES = 12;
 
@@ -52,8 +68,6 @@ export function overPieces(
   for (const piece of pieces.flatMap((one) => Array.from({ length: Math.min(one.count, MOST_SHEETS) }, () => one))) {
     if (parts.length === 0 || sheets.length >= MOST_SHEETS) break;
     const rest = layoutFilm(first.film, parts, machines, skyline, gapOf(first));
-    // what is too wide for the roll has no place there, and none here
-    if (rest.parts.length === 0) break;
     const found = layOnPiece([rest], piece, machines, rounds, kept);
     if (!found || found.layout.parts.length === 0) continue;
     sheets.push({ piece, layout: found.layout });

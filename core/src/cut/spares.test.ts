@@ -124,12 +124,19 @@ describe('a cut spread over sheets and offcuts', () => {
       })
       .map((size): FilmPiece => ({ id: `${size.width}x${size.length}`, kind: 'offcut', ...size }));
     fc.assert(
-      fc.property(fc.array(piece, { maxLength: 3 }), fc.integer({ min: 1, max: 6 }), (pieces, copies) => {
-        const layout = layoutFilm(film, [partOf(0, copies), partOf(1, copies), partOf(3, 1)], machines);
+      fc.property(fc.array(piece, { maxLength: 3 }), fc.integer({ min: 1, max: 6 }), fc.boolean(), (pieces, copies, narrow) => {
+        const high = boxOf(words[2]!);
+        const own = narrow ? { ...film, width: high.maxY - high.minY + 19 } : film;
+        const layout = layoutFilm(own, [partOf(2, copies), partOf(1, copies), partOf(3, 1)], machines);
+        expect(layout.noRoom?.map(({ mark }) => mark)).toEqual(narrow ? ['m2'] : undefined);
         const { sheets, roll } = overPieces([layout], pieces, machines, 1);
         const cut = [...sheets.map((one) => one.layout), ...(roll ? [roll] : [])];
-        for (const mark of ['m0', 'm1', 'm3'])
-          expect(cut.flatMap(({ parts }) => parts).filter((part) => part.mark === mark)).toHaveLength(mark === 'm3' ? 1 : copies);
+        const wide = roll?.noRoom?.reduce((sum, one) => sum + one.copies, 0) ?? 0;
+        if (!narrow) expect(wide).toBe(0);
+        for (const mark of ['m1', 'm2', 'm3'])
+          expect(cut.flatMap(({ parts }) => parts).filter((part) => part.mark === mark).length + (mark === 'm2' ? wide : 0)).toBe(
+            mark === 'm3' ? 1 : copies,
+          );
         expect(roll?.taken ?? 0).toBeLessThanOrEqual(layout.taken + 1e-6);
         // every sheet but the last says that the job goes on
         sheets.forEach(({ layout: sheet }, i) => expect(sheet.unfinished).toEqual(i < sheets.length - 1 || roll ? ['j'] : undefined));

@@ -1,5 +1,6 @@
-import { SPARES, LAYOUT } from '../facts';
+import { SPARES } from '../facts';
 import { applyToRegion, boxCentre, boxOf, boxRegion, edgeLength, partArea, translation, type Part, type Region } from '../geometry';
+import { marginOf } from './holdDown';
 import { gapOf, type FilmLayout } from './layout';
 import { fillSheet } from './nest/fillSheet';
 import type { Nested, NestPart } from './nest/nester';
@@ -52,7 +53,7 @@ export function withSpares(layout: FilmLayout, wanted: ReadonlySet<string>): Fil
   }));
   const fixed = layout.parts.map(({ outline: part, copy, place }): Nested => ({ part, copy, sheet: 0, place }));
   const parts = [...laid, ...bits.map((region): NestPart => ({ region, copies: 1 }))];
-  const options = { gap: gapOf(layout), holdDown: onRoll ? LAYOUT.holdDown : LAYOUT.onCarrier };
+  const options = { gap: gapOf(layout), holdDown: marginOf(layout) };
   const { nested } = fillSheet(parts, { ...layout.sheet, outline }, options, { rounds: 1, seed: 1 }, fixed);
   const spares = nested.flatMap(({ part, place }) => (part >= laid.length ? [applyToRegion(place, parts[part]!.region)] : []));
   if (spares.length === 0) return layout;

@@ -30,6 +30,7 @@ export function filmSteps({ input, id, add }: RecipeDraft): ReadonlyMap<Id, read
         taken,
         first: i === 0,
         ...(own[0]!.before ? { before: own[0]!.before } : {}),
+        ...(own[0]!.piece ? { piece: own[0]!.piece } : {}),
         ...(own[0]!.press ? { hot: true as const } : {}),
         ...(penned ? { written: true as const } : {}),
       },
@@ -38,7 +39,7 @@ export function filmSteps({ input, id, add }: RecipeDraft): ReadonlyMap<Id, read
       ...(penned ? {} : { setup: { key: `cut ${film}`, minutes: HANDS_ON.testCut } }),
       after: penned ? [{ step: write, least: own[0]!.inkDries ?? 0, most: WAITS.weedWithin, why: 'inkDry' }] : [],
       cautions: ['cutter', 'blade'],
-      takes: { film, length: taken, area: Math.round(taken * own[0]!.filmWidth), from: own[0]!.from },
+      takes: { film, length: taken, area: own[0]!.filmArea, from: own[0]!.from },
     });
   });
   const taped = new Map<Id, Lag[]>();

@@ -1,6 +1,6 @@
 import type { BeforeCut } from '../cut';
 import type { Climate, CutFrom, Id, Job, Mark, Paint, Press, Pressing } from '../job';
-import type { SnipsAbout, TapeAbout, WeedingAbout } from './workStep';
+import type { SnipsAbout, StepPiece, TapeAbout, WeedingAbout } from './workStep';
 
 /** One layer of one mark as it is drawn and fitted. */
 export interface FittedLayer {
@@ -27,11 +27,11 @@ export interface RecipeLayer extends FittedLayer {
   readonly cutMinutes: number;
   /** Minutes until what a pen wrote on it is dry. */
   readonly inkDries?: number | undefined;
-  /** mm of film taken for the whole set. */
+  /** mm of film taken for the whole set, and mm² of all layers of that film; of what it is cut, and where that is no roll by itself. */
   readonly taken: number;
-  /** Across the film, mm; and what it is cut from. */
-  readonly filmWidth: number;
+  readonly filmArea: number;
   readonly from: CutFrom;
+  readonly piece?: StepPiece;
   readonly before?: BeforeCut;
   readonly weedMinutes: number;
   readonly weeding: WeedingAbout;

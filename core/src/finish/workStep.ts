@@ -143,6 +143,12 @@ export interface PressAbout {
   readonly peel: PeelAt;
 }
 
+/** What beside the roll a film is cut from, and whether that holds all of it. */
+export interface StepPiece {
+  readonly kind: 'sheet' | 'offcut' | 'pieces';
+  readonly all: boolean;
+}
+
 /** What a step is about, by its kind: all that its sentences are made from, which `words/` does. */
 export type StepAbout =
   | { readonly kind: 'label'; readonly pieces: Pieces; readonly of: LabelId }
@@ -168,7 +174,7 @@ export type StepAbout =
       /** What was lost of these marks is cut again. */
       readonly again?: readonly string[];
       /** It is cut from a sheet, an offcut or several pieces beside the roll: all of it, or as much as finds room there. */
-      readonly piece?: { readonly kind: 'sheet' | 'offcut' | 'pieces'; readonly all: boolean };
+      readonly piece?: StepPiece;
       /** It goes straight on from another cut of the same film, whose test cut is made. */
       readonly tested?: true;
     }

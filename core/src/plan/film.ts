@@ -204,6 +204,7 @@ const nameless = (part: CutPart): CutPart => ({ ...part, job: NO_JOB });
 const layoutOf = ({ layout, job }: { layout: FilmLayout; job: JobId }): FilmLayout => ({
   ...layout,
   parts: layout.parts.map((part) => ({ ...part, job })),
+  ...(layout.noRoom ? { noRoom: layout.noRoom.map((part) => ({ ...part, job })) } : {}),
   ...(layout.unfinished ? { unfinished: layout.unfinished.map(() => job) } : {}),
 });
 

@@ -10,7 +10,7 @@ import { numbersFrom } from '../geometry';
 import { applyPatch, type Job, type Reading, type WorkEvent } from '../job';
 import type { Workshop } from '../jobFile';
 import { brokenWaits } from '../schedule';
-import { stepTitle } from '../words';
+import { stepText, stepTitle } from '../words';
 import { Memo } from './memo';
 import { planWorkshop } from './planWorkshop';
 
@@ -139,6 +139,21 @@ describe('the law of remedies', () => {
     const reading = find(readingsOf(wide), 'wide')!;
     expect(reading.verdict).toBe('stop');
     expect(find(readingsOf(applyPatch(wide, reading.remedies[0]!.patch).document), 'wide')).toBeUndefined();
+  });
+  it('a mark wider than the roll is cut from a sheet that is wide enough: it is this job that is cut, and the step takes that sheet', () => {
+    const films = demo.shop.films.map((film) =>
+      film.id === 'white-gloss'
+        ? { ...film, width: 60, pieces: [{ id: 's', kind: 'sheet' as const, width: 280, length: 280, count: 1 }] }
+        : film,
+    );
+    const wide = plateJob(textMark('O', { size: { mode: 'width', width: 70 } }));
+    const { readings, layouts, schedule } = plan([wide], [], DEMO_START, { ...demo.shop, films }).jobs.get(wide.id)!;
+    expect(find(readings, 'wide')).toMatchObject({ verdict: 'watch', why: expect.stringContaining('280 mm × 280 mm: it holds all of it') });
+    expect(layouts[0]!.parts).toEqual([]);
+    expect(layouts[0]!.noRoom!.map(({ job }) => job)).toEqual([wide.id]);
+    const cut = schedule.steps.find(({ step }) => step.about.kind === 'cut')!;
+    expect(cut.step.takes).toMatchObject({ from: { kind: 'sheet', id: 's' }, length: 280, area: 280 * 280 });
+    expect(stepText(cut.step, 'mm')).toContain('All of it comes from the sheet, and nothing from the roll.');
   });
   it('a stop that the user answers for is kept as overridden, with the reason', () => {
     const food = plateJob(textMark('Tern'), { overrides: [{ reading: 'food:m', reason: 'A display plate' }] });

@@ -2,7 +2,7 @@ import { bulbSnips, filmSurface, type Surface } from '../blanks';
 import { FILM_KINDS, GRIP_LIMITS, LIMITS, TECHNIQUES } from '../facts';
 import { boxAround, boxHeight, boxOf, boxWidth, intersection, partArea, regionArea } from '../geometry';
 import type { LayerInspection } from '../fit';
-import { beforeCutOf, keptOf, placedBox, weedingOf, type FilmLayout, type Weeding } from '../cut';
+import { keptOf, placedBox, weedingOf, type FilmLayout, type Weeding } from '../cut';
 import {
   chooseTape,
   tapeOffers,
@@ -22,6 +22,7 @@ import { guarded, isTaped, type Film, type Id, type Job, type Mark, type Reading
 import { pressOf, tapingOf, type FittedLayer, type Recipe, type RecipeLayer, type SnipsAbout, type TapeAbout } from '../finish';
 import { recipeFor } from '../techniques';
 import type { Memo } from './memo';
+import { cutsFrom } from './cutsFrom';
 import { partsApart } from './film';
 import type { MarkPlan } from './planMark';
 
@@ -240,6 +241,7 @@ export function planRecipe(
   const inputs = layers.map((layer): RecipeLayer => {
     const plan = marks.find((m) => m.mark.id === layer.mark)!;
     const layout = layouts.find((l) => l.film.id === layer.film.id)!;
+    const cut = memo.stage('cuts from', { layout, machines: shop.machines, kept: layout.noRoom && shop.layouts }, cutsFrom);
     const snips = snipsOf(job, layer);
     return {
       ...fittedLayer(plan, layer.film, memo),
@@ -247,11 +249,12 @@ export function planRecipe(
       height: layer.height,
       foot: placedBox(plan.mark, plan.fitted.box).minY,
       inkDries: FILM_KINDS[layer.film.kind].ink?.dries,
-      cutMinutes: layout.minutes / perFilm(layer.film.id),
-      taken: layout.taken / perFilm(layer.film.id),
-      filmWidth: layout.width,
-      from: layout.sheet.from,
-      ...beforeCutOf(layout),
+      cutMinutes: cut.minutes / perFilm(layer.film.id),
+      taken: cut.taken / perFilm(layer.film.id),
+      filmArea: cut.area,
+      from: cut.from,
+      ...(cut.before ? { before: cut.before } : {}),
+      ...(cut.piece ? { piece: cut.piece } : {}),
       weedMinutes: layer.weeding.minutes,
       weeding: {
         ...{ kept: layer.weeding.kept, letters: plan.mark.artwork.kind === 'text', onCarrier: layer.weeding.onCarrier },

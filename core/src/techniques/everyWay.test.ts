@@ -32,7 +32,7 @@ function layerOf(mark: Mark): RecipeLayer {
   const film = shop.films.find(({ id }) => id === mark.film)!;
   return {
     ...{ mark, film, width: 80, height: 40, area: 1200, perPiece: 1, shapes: { count: 4, least: 60 }, foot: 30, cutMinutes: 4, taken: 90 },
-    ...{ filmWidth: 300, from: { kind: 'roll' as const }, weedMinutes: 2, parts: 1 },
+    ...{ filmArea: 30_000, from: { kind: 'roll' as const }, weedMinutes: 2, parts: 1 },
     weeding: { kept: 'shapes', letters: true, waste: 5, small: 0, onCarrier: false },
     ...(pressOf(film) ? { press: pressOf(film)! } : {}),
   };

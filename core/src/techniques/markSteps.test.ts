@@ -9,7 +9,7 @@ const { jobs, shop } = demoWorkshop();
 const glass = jobs[0]!;
 const climate: Climate = { celsius: 18, humidity: 0.61 };
 const layer = (mark: Mark, film = mark.film, more: Partial<RecipeLayer> = {}): RecipeLayer => ({
-  ...{ mark, film: { id: film, name: film }, width: 60, height: 30, area: 600, foot: 40, cutMinutes: 5, taken: 100, filmWidth: 305 },
+  ...{ mark, film: { id: film, name: film }, width: 60, height: 30, area: 600, foot: 40, cutMinutes: 5, taken: 100, filmArea: 30_500 },
   ...{
     from: { kind: 'roll' },
     weedMinutes: 2,

@@ -17,7 +17,7 @@ describe('recipes', () => {
     foot: 40,
     cutMinutes: 5,
     taken: 100,
-    filmWidth: 305,
+    filmArea: 30_500,
     from: { kind: 'roll' },
     weedMinutes: 2,
     weeding: { kept: 'shapes', letters: true, waste: 5, small: 1, onCarrier: false },

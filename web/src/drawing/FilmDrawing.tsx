@@ -1,6 +1,6 @@
 import { memo, useMemo, type ReactNode } from 'react';
-import { strokesOf, type FilmLayout } from '@kolleta/core/cut';
-import { LABEL, LAYOUT } from '@kolleta/core/facts';
+import { holdDownOf, strokesOf, type FilmLayout } from '@kolleta/core/cut';
+import { LABEL } from '@kolleta/core/facts';
 import type { Point } from '@kolleta/core/geometry';
 import { formatLength, type LengthSystem } from '@kolleta/core/units';
 import { Dimension } from './Dimension';
@@ -53,7 +53,7 @@ export const FilmDrawing = memo(function FilmDrawing({
   children,
 }: Props) {
   const { film, width, taken } = layout;
-  const { holdDown } = LAYOUT;
+  const holdDown = holdDownOf(layout.machine);
   // runs that were noted by an older Kolleta say nothing of a sheet
   const onRoll = (layout.sheet?.from.kind ?? 'roll') === 'roll';
   const more = onRoll ? Math.min(60, taken * 0.25 + 15) : 0;

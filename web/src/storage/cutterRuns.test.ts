@@ -56,6 +56,11 @@ it('a run that stopped keeps what was cut whole, asks for the rest again, and ta
   expect(events.filter((e) => e.kind === 'wrong').every((e) => e.again)).toBe(true);
   expect(filmTaken(events).get('white')).toBeCloseTo(30, 1);
 });
+it('of film that was cut off the roll for a flat bed all is gone, also where the cutter stopped', async () => {
+  const bed = { ...layout, sheet: { from: { kind: 'roll' } }, machine: { name: 'Flat bed', rollFed: false } } as unknown as FilmLayout;
+  await settleRun(await beginRun(bed), 3, 20, new Map());
+  expect(filmTaken(await log()).get('white')).toBeCloseTo(90, 1);
+});
 it('a run of which nothing was cut leaves no trace on the roll', async () => {
   await settleRun(await beginRun(layout), 0, 0, new Map());
   expect(await log()).toEqual([]);

@@ -169,7 +169,11 @@ export function JobPage() {
       ) : (
         // its room is kept: nothing moves when the first letter is typed
         <p className="sheet quiet flex h-6.5 items-center px-3 text-[0.8rem]">
-          {stopAt ? `No steps yet. Fix this first: ${inSentence(readingTitle(stopAt))}.` : 'No steps yet: give it a mark.'}
+          {job.closed
+            ? 'No steps any more.'
+            : stopAt
+              ? `No steps yet. Fix this first: ${inSentence(readingTitle(stopAt))}.`
+              : 'No steps yet: give it a mark.'}
         </p>
       )}
       <Strip
@@ -187,7 +191,19 @@ export function JobPage() {
           <View job={job} plan={plan} shop={shop} edit={edit} fix={fix} mark={mark} chooseMark={setChosen} station={current} />
         </Boundary>
       ) : (
-        <p className="sheet p-6">{job.closed ? 'This job is closed.' : 'Working it out…'}</p>
+        <p className="sheet p-6">
+          {job.closed ? (
+            <>
+              This job is closed. What was done is in the{' '}
+              <Link className="font-bold underline" to="/logbook">
+                Logbook
+              </Link>
+              ; to work on it, open it again.
+            </>
+          ) : (
+            'Working it out…'
+          )}
+        </p>
       )}
       <div className="flex flex-wrap gap-2">
         <button type="button" className="btn btn-sm btn-ghost border-base-300" onClick={() => void exportJob()}>

@@ -20,8 +20,8 @@ interface Props {
 
 /** What is left when only the first marks were cut and the film after them is whole: of a roll no more than what is gone of it. */
 const leftAfter = (run: CutterRun, whole: number, used: number): Promise<Leftover[]> => {
-  const { layout } = run;
-  const taken = layout.sheet?.from.kind === 'roll' ? Math.min(layout.taken, used + LAYOUT.holdDown) : layout.taken;
+  const { layout, cutOff } = run;
+  const taken = layout.sheet?.from.kind === 'roll' && !cutOff ? Math.min(layout.taken, used + LAYOUT.holdDown) : layout.taken;
   return plannerWorker.call((planner) => planner.leftOf({ ...layout, taken, parts: layout.parts.slice(0, whole) }));
 };
 

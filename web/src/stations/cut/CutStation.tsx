@@ -1,7 +1,7 @@
 import { useMemo, useRef, useState } from 'react';
 import { Link } from 'react-router';
-import { KNIFE, LAYOUT } from '@kolleta/core/facts';
-import { asTested, CUT_FILES, type CutFileId, type FilmLayout } from '@kolleta/core/cut';
+import { KNIFE } from '@kolleta/core/facts';
+import { asTested, copiesAsked, CUT_FILES, marginOf, type CutFileId, type FilmLayout } from '@kolleta/core/cut';
 import { holdsCut, readingTitle, type JobId } from '@kolleta/core/job';
 import { formatLength, inSentence, listed } from '@kolleta/core/units';
 import { FilmDrawing } from '../../drawing/FilmDrawing';
@@ -28,7 +28,9 @@ import { comers, marksOnSheet } from './onSheet';
 import { ReliefWords } from './ReliefWords';
 import { SheetDrawing } from './SheetDrawing';
 import { LayByHand, type FreshLayout } from './LayByHand';
-import { laidFrom, layFrom, pieceFrom, PIECES_FIRST, useAsCut, useLoads, usePieces, useSpread } from './usePieces';
+import { pieceFrom, piecesFirst, PIECES_FIRST } from './cutFirst';
+import { laidFrom, layFrom, useAsCut, useLoads, usePieces, useSpread } from './usePieces';
+import { useSteady } from './useSteady';
 import { useTogether } from './useTogether';
 import { useCutter } from './useCutter';
 
@@ -45,7 +47,9 @@ export function CutStation({ job, plan, shop, edit, fix, mark }: StationProps) {
   // the film that is looked at stays when it is cut: the next one is the maker's to choose
   const first = useRef<{ job: JobId; film: string | undefined }>(undefined);
   const shown = first.current?.job === job.id ? first.current.film : undefined;
-  const { own, ready, chosen, done, held, left } = layoutToCut(whole, plan, film ?? shown, along);
+  const { own, ready, chosen: found, done, held, left } = layoutToCut(whole, plan, film ?? shown, along);
+  // what was found of layouts holds on while they are the same
+  const chosen = useSteady(found);
   if (shown === undefined && own) first.current = { job: job.id, film: own.film.id };
   const stopAt = plan.readings.find(holdsCut);
   const together = useTogether(chosen, shop);
@@ -54,10 +58,10 @@ export function CutStation({ job, plan, shop, edit, fix, mark }: StationProps) {
   const filmId = own?.film.id ?? '';
   const { offers, tooLarge } = usePieces(chosen, shop, !done);
   const spread = useSpread(chosen, shop, !done && offers.length > 0);
-  const sheets = from[filmId] === PIECES_FIRST ? spread?.sheets : undefined;
+  const onRoll = together ?? own;
+  const sheets = onRoll && piecesFirst(from[filmId], { offers, roll: onRoll, spread, left }) ? spread?.sheets : undefined;
   const offer = pieceFrom(offers, from[filmId]);
   const piece = sheets?.[0] ?? offer;
-  const onRoll = together ?? own;
   const cutFrom = sheets
     ? { kind: 'pieces' as const, all: !spread?.roll, layout: sheets[0]!.layout }
     : offer && { kind: offer.piece.kind, all: offer.rest === 0, layout: offer.layout };
@@ -101,7 +105,7 @@ export function CutStation({ job, plan, shop, edit, fix, mark }: StationProps) {
       else if (next.held.length > 0) tell('Since your last change something has to be fixed first. See below.', { tone: 'error' });
       else
         await run(
-          asTested(await layFrom(next.chosen, state.shop, from[next.own.film.id], spares), state.events),
+          asTested(await layFrom(next.chosen, state.shop, from[next.own.film.id], next.left, spares), state.events),
           next.left,
           `${saved.name} — ${next.own.film.name}`,
         );
@@ -117,7 +121,7 @@ export function CutStation({ job, plan, shop, edit, fix, mark }: StationProps) {
     const planned = now.jobs.get(job.id);
     const next = planned && layoutToCut(now, planned, film ?? shown, along);
     if (!next?.own) return undefined;
-    const layout = await laidFrom(next.chosen, state.shop, from[next.own.film.id]);
+    const layout = await laidFrom(next.chosen, state.shop, from[next.own.film.id], next.left);
     return { layout, kept: state.shop.layouts ?? [], asked: next.chosen };
   };
   const partName = (of: JobId, mark: string) => {
@@ -157,7 +161,7 @@ export function CutStation({ job, plan, shop, edit, fix, mark }: StationProps) {
   ) : layout && nothing ? (
     <p className="m-auto max-w-sm p-6 text-center" role="status">
       No mark finds room on <strong>{layout.film.name}</strong>. It is {formatLength(layout.width, system)} wide, and of that{' '}
-      {formatLength(Math.max(0, layout.width - 2 * LAYOUT.holdDown), system)} can be cut: {listed(layout.tooWide.map(({ name }) => name))}{' '}
+      {formatLength(Math.max(0, layout.width - 2 * marginOf(layout)), system)} can be cut: {listed(layout.tooWide.map(({ name }) => name))}{' '}
       {layout.tooWide.length === 1 ? 'is' : 'are'} wider, whichever way round.
     </p>
   ) : layout ? (
@@ -267,7 +271,7 @@ export function CutStation({ job, plan, shop, edit, fix, mark }: StationProps) {
         />
       )}
       {layout && !done && !run && !nothing && <ReliefWords layout={ordered ?? layout} shop={shop} mayLose={mayLose.length > 0} />}
-      {onRoll && !done && !run && !nothing && (
+      {onRoll && !done && !run && (
         <FromCard
           roll={onRoll}
           left={left}
@@ -280,8 +284,8 @@ export function CutStation({ job, plan, shop, edit, fix, mark }: StationProps) {
           onChange={(id) => setFrom((known) => ({ ...known, [filmId]: id }))}
         />
       )}
-      {layout && !done && !run && (piece ? layout.parts.length < (onRoll?.parts.length ?? 0) : mayBeTighter(layout)) && (
-        <NestCard layout={layout} kept={shop.layouts ?? []} asked={chosen} currency={shop.currency} system={system} />
+      {layout && !done && !run && (piece ? layout.parts.length < (onRoll ? copiesAsked(onRoll) : 0) : mayBeTighter(layout)) && (
+        <NestCard layout={layout} kept={shop.layouts ?? []} asked={chosen} currency={shop.currency} system={system} fresh={freshLayout} />
       )}
       {own && !done && ready.length > 0 && (
         <CutAlong

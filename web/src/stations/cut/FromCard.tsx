@@ -1,9 +1,9 @@
-import { filmPrice, type FilmLayout, type Spread } from '@kolleta/core/cut';
+import { copiesAsked, filmPrice, spreadWords, type FilmLayout, type Spread } from '@kolleta/core/cut';
 import { boxHeight, boxOf, boxRegion, boxWidth } from '@kolleta/core/geometry';
 import type { FilmPiece } from '@kolleta/core/job';
-import { formatLength, formatMoney, listed, type LengthSystem } from '@kolleta/core/units';
+import { capital, formatLength, formatMoney, listed, type LengthSystem } from '@kolleta/core/units';
 import { regionPath } from '../../drawing/regionPath';
-import { PIECES_FIRST, type PieceOffer } from './usePieces';
+import { PIECES_FIRST, type PieceOffer } from './cutFirst';
 
 interface Props {
   roll: FilmLayout;
@@ -53,8 +53,9 @@ export function FromCard({ roll, left, offers, tooLarge, chosen, spread, currenc
   const most = Math.max(...[...offers.map(({ piece }) => piece), ...tooLarge].flatMap(({ width, length }) => [width, length]));
   const first = chosen === PIECES_FIRST ? spread?.sheets[0] : undefined;
   const now =
-    offers.find(({ piece }) => piece.id === chosen) ?? (first && { ...first, rest: roll.parts.length - first.layout.parts.length });
-  const all = roll.parts.length;
+    offers.find(({ piece }) => piece.id === chosen) ?? (first && { ...first, rest: copiesAsked(roll) - first.layout.parts.length });
+  const all = copiesAsked(roll);
+  const wide = listed(roll.tooWide.map(({ name }) => name));
   const priceOf = (mm: number) => filmPrice(roll.film, mm);
   const price = priceOf(roll.taken);
   const several = spread && (spread.sheets.length > 1 || spread.roll) ? spread : undefined;
@@ -64,29 +65,35 @@ export function FromCard({ roll, left, offers, tooLarge, chosen, spread, currenc
       <p className="leading-snug">
         {first && several ? (
           <>
-            {listed([
-              ...several.sheets.map(
-                ({ piece, layout }) => `${layout.parts.length} from the ${piece.kind} of ${say(piece.width)} × ${say(piece.length)}`,
-              ),
-              ...(several.roll ? [`${several.roll.parts.length} from ${say(several.roll.taken)} of roll`] : []),
-            ])}
-            : <strong className="measure">{say(less)}</strong> of roll{price > 0 ? ` and ${formatMoney(priceOf(less), currency)}` : ''}{' '}
-            saved. This is the first of them; the others follow once it is cut.
+            {listed(spreadWords(several, say))}
+            {less > 0 ? (
+              <>
+                : <strong className="measure">{say(less)}</strong> of roll{price > 0 ? ` and ${formatMoney(priceOf(less), currency)}` : ''}{' '}
+                saved
+              </>
+            ) : null}
+            .{wide ? ` The roll is too narrow for ${wide}.` : ''} This is the first of them; the others follow once it is cut.
           </>
         ) : !now ? (
           <>
             From the roll, <strong className="measure">{say(roll.taken)}</strong> of {say(left)}
-            {price > 0 ? `, ${formatMoney(price, currency)}` : ''}.
+            {price > 0 ? `, ${formatMoney(price, currency)}` : ''}.{wide ? ` ${capital(wide)} stays: the roll is too narrow for it.` : ''}
           </>
         ) : now.rest === 0 ? (
           <>
-            From the {now.piece.kind}, all of it: <strong className="measure">{say(roll.taken)}</strong> of roll
-            {price > 0 ? ` and ${formatMoney(price, currency)}` : ''} saved.
+            From the {now.piece.kind}, all of it
+            {roll.taken > 0 ? (
+              <>
+                : <strong className="measure">{say(roll.taken)}</strong> of roll{price > 0 ? ` and ${formatMoney(price, currency)}` : ''}{' '}
+                saved
+              </>
+            ) : null}
+            .{wide ? ` The roll is too narrow for ${wide}.` : ''}
           </>
         ) : (
           <>
             From the {now.piece.kind}: {all - now.rest} of {all} marks find room. The{' '}
-            {now.rest === 1 ? 'other stays' : `other ${now.rest} stay`} in the layout, for the roll.
+            {now.rest === 1 ? 'other stays' : `other ${now.rest} stay`} in the layout, for {wide ? 'another piece' : 'the roll'}.
           </>
         )}
         {!now
@@ -100,11 +107,12 @@ export function FromCard({ roll, left, offers, tooLarge, chosen, spread, currenc
           type="button"
           aria-pressed={!now}
           className={`btn btn-sm h-auto min-h-11 ${now ? 'btn-ghost border-base-300' : 'btn-neutral'}`}
+          disabled={roll.parts.length === 0}
           onClick={() => onChange('roll')}
         >
           Roll
         </button>
-        {several && less > 0 && (
+        {several && (less > 0 || wide !== '') && (
           <button
             type="button"
             aria-pressed={chosen === PIECES_FIRST}
@@ -114,7 +122,7 @@ export function FromCard({ roll, left, offers, tooLarge, chosen, spread, currenc
             <span>
               {several.sheets.length === 1 ? `The ${several.sheets[0]!.piece.kind} first` : 'All pieces first'}
               <br />
-              <span className="font-normal opacity-80">{say(less)} of roll less</span>
+              <span className="font-normal opacity-80">{less > 0 ? `${say(less)} of roll less` : 'what the roll is too narrow for'}</span>
             </span>
           </button>
         )}
@@ -122,9 +130,9 @@ export function FromCard({ roll, left, offers, tooLarge, chosen, spread, currenc
           <button
             key={piece.id}
             type="button"
-            aria-pressed={piece.id === now?.piece.id}
+            aria-pressed={piece.id === chosen}
             disabled={rest === all}
-            className={`btn btn-sm h-auto min-h-11 gap-2 py-1 text-left font-normal ${piece.id === now?.piece.id ? 'btn-neutral' : 'btn-ghost border-base-300'}`}
+            className={`btn btn-sm h-auto min-h-11 gap-2 py-1 text-left font-normal ${piece.id === chosen ? 'btn-neutral' : 'btn-ghost border-base-300'}`}
             onClick={() => onChange(piece.id)}
           >
             <PieceShape piece={piece} colour={roll.film.colour} most={most} />

@@ -9,6 +9,7 @@ import { Choice } from '../../ui/tokens';
 import { useTell } from '../../ui/toasts';
 import type { NestReport } from '../../workers/nest.worker';
 import { WorkerStopped } from '../../workers/watchedWorker';
+import type { FreshLayout } from './LayByHand';
 import { asAtFirst, keepLayout, layable, lockPart } from './keepLayout';
 import { NEST_STARTS, nestWorkers } from './nestWorkers';
 
@@ -42,12 +43,15 @@ export function NestCard({
   asked,
   currency,
   system,
+  fresh,
 }: {
   layout: FilmLayout;
   kept: readonly KeptLayout[];
   asked: readonly FilmLayout[];
   currency: string;
   system: LengthSystem;
+  /** The layout once everything that was changed is in it. */
+  fresh: () => Promise<FreshLayout | undefined>;
 }) {
   const tell = useTell();
   const [report, setReport] = useState<NestReport>();
@@ -55,23 +59,40 @@ export function NestCard({
   const stop = useRef(false);
   /** Another search of the same layout has other chances. */
   const seed = useRef(0);
-  const laid = layable(layout, kept, asked);
-  const { parts, now, locked, key, own, sheet, options } = laid;
+  const shownNow = layable(layout, kept, asked);
+  const { parts, now, key, marks, own, sheet, locked } = shownNow;
+  const shown = useRef(marks);
+  /** What is looked for now. */
+  const searched = useRef<string>(undefined);
+  const of = `${key} ${own?.id ?? ''}`;
+  const [waits, setWaits] = useState(false);
   const { directed } = FILM_KINDS[layout.film.kind];
   // another layout is another search
+  useEffect(() => {
+    shown.current = marks;
+    if (searched.current !== of) stop.current = true;
+  }, [marks, of]);
   useEffect(
     () => () => {
       stop.current = true;
     },
-    [key, own?.id],
+    [],
   );
   const long = nestedLength({ nested: now }, parts);
   const isPiece = sheet.from.kind !== 'roll';
   const all = parts.reduce((sum, { copies }) => sum + copies, 0);
   const better = (one: NestReport, other: NestReport) => (isPiece ? one.area > other.area : one.length < other.length);
   const look = async () => {
-    stop.current = false;
+    setWaits(true);
     try {
+      // what is shown may be of a plan that is not made to the end
+      const saved = await fresh();
+      if (!saved) return;
+      const laid = layable(saved.layout, saved.kept, saved.asked);
+      const onPiece = laid.sheet.from.kind !== 'roll';
+      const wanted = laid.parts.reduce((sum, { copies }) => sum + copies, 0);
+      searched.current = `${laid.key} ${laid.own?.id ?? ''}`;
+      stop.current = false;
       const until = performance.now() + ENOUGH_MS;
       let best: NestReport | undefined;
       const hear = (heard: NestReport) => {
@@ -81,12 +102,13 @@ export function NestCard({
       const found = await Promise.all(
         NEST_STARTS.map(async (from, i) => {
           const worker = nestWorkers[i]!;
+          const { parts, sheet, options, now, locked } = laid;
           const asked = { parts, sheet, options, now, locked, turning };
           seed.current += 1;
           const number = seed.current;
           let last = await worker.call((nester) => nester.begin(asked, number, from));
           hear(last);
-          while (!stop.current && performance.now() < until && !(isPiece && last.holds === all)) {
+          while (!stop.current && performance.now() < until && !(onPiece && last.holds === wanted)) {
             last = await worker.call((nester) => nester.run(SLICE_MS));
             hear(last);
           }
@@ -94,16 +116,17 @@ export function NestCard({
         }),
       );
       const [first] = found.flatMap((one) => one ?? []).toSorted((one, other) => (better(one.report, other.report) ? -1 : 1));
-      if (first) {
+      if (laid.marks !== shown.current) tell('The marks were changed meanwhile. Look again: it begins with them as they are now.');
+      else if (first) {
         const id = await keepLayout(laid, first.places, 'Keep the tighter layout');
         if (id === undefined) return tell('You laid parts otherwise meanwhile. That stays; look again from there.');
-        const less = long - first.report.length;
+        const less = nestedLength({ nested: laid.now }, laid.parts) - first.report.length;
         const price = filmPrice(layout.film, less);
         tell(
-          isPiece
-            ? first.report.holds > now.length
-              ? `Kept: the ${layout.sheet.from.kind} holds ${first.report.holds} of ${all} now.`
-              : `Kept: the ${layout.sheet.from.kind} holds larger marks now in place of smaller ones.`
+          onPiece
+            ? first.report.holds > laid.now.length
+              ? `Kept: the ${laid.sheet.from.kind} holds ${first.report.holds} of ${wanted} now.`
+              : `Kept: the ${laid.sheet.from.kind} holds larger marks now in place of smaller ones.`
             : `Kept: ${formatLength(less, system, { digits: 0 })} less film than before${price > 0 ? `, ${formatMoney(price, currency)}` : ''}.`,
           { action: { label: 'Undo', run: () => void asAtFirst(id) } },
         );
@@ -111,6 +134,7 @@ export function NestCard({
     } catch (error) {
       if (!(error instanceof WorkerStopped) || !stop.current) tell(plainly(error), { tone: 'error' });
     } finally {
+      setWaits(false);
       setReport(undefined);
     }
   };
@@ -146,7 +170,7 @@ export function NestCard({
       ) : (
         <>
           <div className="flex flex-wrap gap-2">
-            <button type="button" className="btn btn-sm btn-outline" onClick={() => void look()}>
+            <button type="button" className="btn btn-sm btn-outline" disabled={waits} onClick={() => void look()}>
               {isPiece ? 'Look for room for more' : 'Lay it out tighter'}
             </button>
             {own && (
@@ -155,7 +179,7 @@ export function NestCard({
               </button>
             )}
             {locked.length > 0 && (
-              <button type="button" className="btn btn-sm btn-ghost border-base-300" onClick={() => void lockPart(laid)}>
+              <button type="button" className="btn btn-sm btn-ghost border-base-300" onClick={() => void lockPart(shownNow)}>
                 Let {locked.length === 1 ? 'the part' : `all ${locked.length} parts`} go
               </button>
             )}

@@ -1,6 +1,5 @@
 import type { ReactNode } from 'react';
-import type { FilmLayout } from '@kolleta/core/cut';
-import { LAYOUT } from '@kolleta/core/facts';
+import { marginOf, onCarrierOnly, type FilmLayout } from '@kolleta/core/cut';
 import type { JobId } from '@kolleta/core/job';
 import { formatDuration, formatLength, formatWay, type LengthSystem } from '@kolleta/core/units';
 import { FilmDrawing } from '../../drawing/FilmDrawing';
@@ -25,7 +24,9 @@ export function SheetDrawing({ layout, job, done, again, shared, system, childre
   const { kind } = layout.sheet.from;
   const say = (mm: number) => formatLength(mm, system);
   const held =
-    kind === 'roll' ? `shaded is held down, ${say(LAYOUT.holdDown)} each side` : `kept free at the edges, ${say(LAYOUT.onCarrier)}`;
+    kind === 'roll' && !onCarrierOnly(layout.machine)
+      ? `shaded is held down, ${say(marginOf(layout))} each side`
+      : `kept free at the edges, ${say(marginOf(layout))}`;
   const text = [
     'red is the knife',
     ...(layout.spares ? ['blue are spares'] : []),

@@ -1,17 +1,16 @@
 import { beforeCutOf, type FilmLayout } from '@kolleta/core/cut';
+import type { StepPiece } from '@kolleta/core/finish';
 import type { Id } from '@kolleta/core/job';
 import type { JobPlan } from '@kolleta/core/plan';
 
 /** What is cut from beside the roll: a piece or several, whether they hold all of it, and how it lies on the first of them. */
-export interface CutFrom {
-  readonly kind: 'sheet' | 'offcut' | 'pieces';
-  readonly all: boolean;
+export interface CutFrom extends StepPiece {
   readonly layout: FilmLayout;
 }
 
 /**
- * A plan as it reads while a film is cut from pieces of it rather than from the roll: its cut says so, and that the roll has enough is nothing
- * that matters then.
+ * A plan as it reads while a film is cut from pieces of it rather than from the roll: its cut says so, and whether the roll has
+ * enough or is wide enough is nothing that matters then.
  *
  * @param from nothing where it is cut from the roll
  */
@@ -20,7 +19,7 @@ export function asCutFrom(plan: JobPlan, film: Id, from: CutFrom | undefined): J
   const { kind, all, layout } = from;
   return {
     ...plan,
-    readings: plan.readings.filter(({ id, verdict }) => !all || id !== `film:${film}` || verdict === 'stop'),
+    readings: plan.readings.filter(({ id, verdict }) => !all || (id !== `film:${film}` && id !== `wide:${film}`) || verdict === 'stop'),
     schedule: {
       ...plan.schedule,
       steps: plan.schedule.steps.map((placed) => {

@@ -3,6 +3,7 @@ import {
   copyKey,
   gapOf,
   keptFor,
+  marginOf,
   partsKey,
   partsKeyOn,
   partsOf,
@@ -34,6 +35,8 @@ const partsIn = ({ film, outlines, parts }: FilmLayout): readonly NamedPart[] =>
 export interface Layable extends Omit<NestSearch, 'turning'> {
   readonly film: string;
   readonly key: string;
+  /** What is laid, wherever. */
+  readonly marks: string;
   readonly own: KeptLayout | undefined;
 }
 
@@ -53,10 +56,11 @@ export function layable(layout: FilmLayout, kept: readonly KeptLayout[], asked: 
     film: layout.film.id,
     parts,
     sheet: layout.sheet,
-    options: { gap, holdDown: isPiece ? LAYOUT.onCarrier : LAYOUT.holdDown },
+    options: { gap, holdDown: marginOf(layout) },
     now,
     locked,
     key,
+    marks: partsKey(parts),
     own,
   };
 }

@@ -1,13 +1,9 @@
 import { useQuery } from '@tanstack/react-query';
-import { oneLoad, piecesBeside as piecesOf, type FilmLayout, type OnPiece, type Spread } from '@kolleta/core/cut';
+import { oneLoad, piecesBeside as piecesOf, type FilmLayout, type Spread } from '@kolleta/core/cut';
 import type { FilmPiece, Shop } from '@kolleta/core/job';
 import { plannerWorker } from '../../workers/plannerClient';
+import { pieceFrom, piecesFirst, type PieceOffer } from './cutFirst';
 import { layTogether, useNumberOf } from './useTogether';
-
-/** A sheet or an offcut with what finds room on it. */
-export interface PieceOffer extends OnPiece {
-  readonly piece: FilmPiece;
-}
 
 /** Pieces of the film of some layouts, as they are looked at. */
 const piecesBeside = ([first]: readonly FilmLayout[]): FilmPiece[] => (first ? piecesOf(first.film) : []);
@@ -88,15 +84,6 @@ export function useLoads(
   return data && data.length > 1 ? data : undefined;
 }
 
-/** The piece that is cut from: the chosen one, or before anything is chosen the first that holds everything. */
-export const pieceFrom = (offers: readonly PieceOffer[], from: string | undefined): PieceOffer | undefined =>
-  from === undefined
-    ? offers.find(({ rest }) => rest === 0)
-    : offers.find(({ piece, layout }) => piece.id === from && layout.parts.length > 0);
-
-/** What is said of where a film is cut from: all of its sheets and offcuts first, one after the other. */
-export const PIECES_FIRST = 'pieces';
-
 const spreadOf = (layouts: readonly FilmLayout[], { machines, layouts: kept = [] }: Laying): Promise<Spread> =>
   plannerWorker.call((planner) => planner.overPieces([...layouts], piecesBeside(layouts), [...machines], [...kept]));
 
@@ -115,16 +102,19 @@ export function useSpread(layouts: readonly FilmLayout[], shop: Laying, on: bool
   return on && data && data.sheets.length > 0 ? data : undefined;
 }
 
-/** How parts lie as the workshop is saved now: on the piece that is cut from, else on the roll. */
-export async function laidFrom(layouts: readonly FilmLayout[], shop: Shop, from: string | undefined): Promise<FilmLayout> {
+/**
+ * How parts lie as the workshop is saved now: on the piece that is cut from, else on the roll.
+ *
+ * @param left mm of the roll
+ */
+export async function laidFrom(layouts: readonly FilmLayout[], shop: Shop, from: string | undefined, left: number): Promise<FilmLayout> {
   const pieces = from === 'roll' ? [] : piecesBeside(layouts);
-  const layout =
-    from === PIECES_FIRST && pieces.length > 0
-      ? (await spreadOf(layouts, shop)).sheets[0]?.layout
-      : pieces.length > 0
-        ? pieceFrom((await offersOf(layouts, pieces, shop)).offers, from)?.layout
-        : undefined;
-  return layout ?? layTogether(layouts, shop);
+  const roll = await layTogether(layouts, shop);
+  if (pieces.length === 0) return roll;
+  const { offers } = await offersOf(layouts, pieces, shop);
+  const spread = await spreadOf(layouts, shop);
+  const first = piecesFirst(from, { offers, roll, spread, left }) ? spread.sheets[0] : pieceFrom(offers, from);
+  return first?.layout ?? roll;
 }
 
 /**
@@ -136,8 +126,9 @@ export async function layFrom(
   layouts: readonly FilmLayout[],
   shop: Shop,
   from: string | undefined,
+  left: number,
   spares: readonly string[],
 ): Promise<FilmLayout> {
-  const laid = await laidFrom(layouts, shop, from);
+  const laid = await laidFrom(layouts, shop, from, left);
   return plannerWorker.call((planner) => planner.asCut(laid, shop.relief, spares));
 }
