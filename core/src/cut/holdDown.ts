@@ -1,6 +1,6 @@
 import { LAYOUT } from '../facts';
 import type { Machine } from '../job';
-import type { FilmLayout } from './layout';
+import type { Sheet } from './nest/sheet';
 
 /** Whether a machine takes no film but on a carrier sheet: what comes off a roll is cut off and pressed onto one first. */
 export const onCarrierOnly = (machine: Pick<Machine, 'rollFed' | 'carriers'> | undefined): boolean =>
@@ -11,5 +11,5 @@ export const holdDownOf = (machine: Pick<Machine, 'rollFed' | 'carriers'> | unde
   onCarrierOnly(machine) ? LAYOUT.onCarrier : LAYOUT.holdDown;
 
 /** Film that a layout keeps free at every edge, mm: a sheet or an offcut lies on a carrier too. */
-export const marginOf = ({ machine, sheet }: Pick<FilmLayout, 'machine' | 'sheet'>): number =>
+export const marginOf = ({ machine, sheet }: { readonly machine?: Machine | undefined; readonly sheet: Pick<Sheet, 'from'> }): number =>
   sheet.from.kind === 'roll' ? holdDownOf(machine) : LAYOUT.onCarrier;

@@ -9,6 +9,7 @@ export * from './holdDown';
 export * from './layout';
 export * from './layTogether';
 export * from './filmPrice';
+export * from './filmSpent';
 export * from './loaded';
 export * from './loads';
 export * from './lostShapes';

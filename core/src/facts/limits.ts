@@ -91,6 +91,8 @@ export const LAYOUT = {
   onCarrier: 3,
   /** What is left is worth keeping from a box so large on each side. */
   leastOffcut: 50,
+  /** And is then worth so much of the same film on a roll: it has to be found, and something has to fit on it. */
+  offcutWorth: 0.5,
   maskingBorder: 25,
   /** Another film is offered only where so much more than is needed is left of it. */
   reserve: 60,

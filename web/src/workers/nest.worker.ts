@@ -2,6 +2,7 @@ import { expose } from 'comlink';
 import {
   checkNesting,
   copyKey,
+  filmSpent,
   fillFrugally,
   FillSearch,
   layByHand,
@@ -31,6 +32,8 @@ export interface NestReport {
   /** Copies that it holds, and mm² of them. */
   readonly holds: number;
   readonly area: number;
+  /** On a roll, at the end: mm² of film that it spends, what is left of it counted. */
+  readonly spent?: number;
 }
 
 /** What is looked for a shorter layout of. */
@@ -126,8 +129,11 @@ const nester = {
     if (!search) return undefined;
     const { looks, parts, sheet, options, before, boxes, rounds, locked } = search;
     const some = ofPiece(search) ? parts.map((_, p) => p) : [];
-    for (const nested of looks.last()) {
+    const found = looks.last().map((nested) => {
       const report = reportOf(nested, parts, boxes, rounds);
+      return { nested, report: some.length > 0 ? report : { ...report, spent: filmSpent(nested, parts, sheet, options) } };
+    });
+    for (const { nested, report } of found.toSorted((one, other) => (one.report.spent ?? 0) - (other.report.spent ?? 0))) {
       const sound = better(search, report, before) && checkNesting({ nested, tooLarge: some }, parts, [sheet], options).length === 0;
       if (sound) return { places: placesOf({ nested }, parts, new Set(locked)), report };
     }

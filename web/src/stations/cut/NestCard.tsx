@@ -82,6 +82,9 @@ export function NestCard({
   const isPiece = sheet.from.kind !== 'roll';
   const all = parts.reduce((sum, { copies }) => sum + copies, 0);
   const better = (one: NestReport, other: NestReport) => (isPiece ? one.area > other.area : one.length < other.length);
+  /** On a roll what is left counts too. */
+  const betterFirst = (one: NestReport, other: NestReport) =>
+    one.spent !== undefined && other.spent !== undefined ? one.spent - other.spent : other.area - one.area;
   const look = async () => {
     setWaits(true);
     try {
@@ -115,7 +118,7 @@ export function NestCard({
           return worker.call((nester) => nester.last());
         }),
       );
-      const [first] = found.flatMap((one) => one ?? []).toSorted((one, other) => (better(one.report, other.report) ? -1 : 1));
+      const [first] = found.flatMap((one) => one ?? []).toSorted((one, other) => betterFirst(one.report, other.report));
       if (laid.marks !== shown.current) tell('The marks were changed meanwhile. Look again: it begins with them as they are now.');
       else if (first) {
         const id = await keepLayout(laid, first.places, 'Keep the tighter layout');

@@ -48,7 +48,7 @@ export function SheetDrawing({ layout, job, done, again, shared, system, childre
         text={done ? 'This job has been cut from it.' : text}
       />
       {children ?? <FilmDrawing layout={layout} job={job} system={system} className="min-h-[20rem] flex-1 lg:min-h-0" />}
-      <dl className="border-base-300 measure grid grid-cols-2 gap-x-4 border-t px-4 py-2.5 text-[0.86rem] sm:grid-cols-4">
+      <dl className="border-base-300 measure grid grid-cols-[repeat(auto-fit,minmax(6rem,1fr))] gap-x-4 border-t px-4 py-2.5 text-[0.86rem]">
         {figures.map(([name, value]) => (
           <div key={name}>
             <dt className="quiet font-sans">{name}</dt>
