@@ -1,4 +1,4 @@
-import type { NestShape } from './nestShape';
+import { CHAIN, type NestShape } from './nestShape';
 
 /** Whether a point lies in a shape at the origin. */
 function inside({ ax, ay, bx, by, minX, maxX, minY, maxY }: NestShape, x: number, y: number): boolean {
@@ -12,41 +12,60 @@ function inside({ ax, ay, bx, by, minX, maxX, minY, maxY }: NestShape, x: number
   return within;
 }
 
-/** Sums of lengths are exact to far less than this, mm. */
-const ROUNDING = 1e-6;
-
-/** Edges of the second shape that lie in the common box; kept between calls, for a new list each time costs more than the test. */
+/** Chains of the second shape that lie by the first; kept between calls, for a new list each time costs more than the test. */
 const near = new Int32Array(20_000);
 
 /** Whether the outlines of two shapes cross, the second where it lies against the first, mm. */
 export function edgesCross(a: NestShape, b: NestShape, dx: number, dy: number): boolean {
-  // the common box, in the place of the first; wider by more than rounding, or a side that is the box's own may fall out of it
-  const minX = Math.max(a.minX, b.minX + dx) - ROUNDING;
-  const maxX = Math.min(a.maxX, b.maxX + dx) + ROUNDING;
-  const minY = Math.max(a.minY, b.minY + dy) - ROUNDING;
-  const maxY = Math.min(a.maxY, b.maxY + dy) + ROUNDING;
-  const bounds = b.bounds;
+  const chains = b.chains;
   let count = 0;
-  for (let j = 0, k = 0; k < bounds.length && count < near.length; j++, k += 4) {
-    if (bounds[k]! > maxX - dx || bounds[k + 1]! < minX - dx || bounds[k + 2]! > maxY - dy || bounds[k + 3]! < minY - dy) continue;
+  for (let j = 0, o = 0; o < chains.length && count < near.length; j++, o += 4) {
+    if (chains[o]! + dx > a.maxX || chains[o + 1]! + dx < a.minX || chains[o + 2]! + dy > a.maxY || chains[o + 3]! + dy < a.minY) continue;
     near[count++] = j;
   }
   if (count === 0) return false;
-  const own = a.bounds;
-  for (let i = 0, k = 0; k < own.length; i++, k += 4) {
-    const left = own[k]!;
-    const right = own[k + 1]!;
-    const low = own[k + 2]!;
-    const high = own[k + 3]!;
-    if (left > maxX || right < minX || low > maxY || high < minY) continue;
-    const px = a.ax[i]!;
-    const py = a.ay[i]!;
-    const ux = a.bx[i]! - px;
-    const uy = a.by[i]! - py;
+  const own = a.chains;
+  const all = a.ax.length;
+  for (let i = 0, k = 0; k < own.length; i += CHAIN, k += 4) {
+    if (own[k]! > b.maxX + dx || own[k + 1]! < b.minX + dx || own[k + 2]! > b.maxY + dy || own[k + 3]! < b.minY + dy) continue;
     for (let m = 0; m < count; m++) {
       const j = near[m]!;
       const o = j * 4;
-      if (bounds[o]! + dx > right || bounds[o + 1]! + dx < left || bounds[o + 2]! + dy > high || bounds[o + 3]! + dy < low) continue;
+      if (
+        chains[o]! + dx > own[k + 1]! ||
+        chains[o + 1]! + dx < own[k]! ||
+        chains[o + 2]! + dy > own[k + 3]! ||
+        chains[o + 3]! + dy < own[k + 2]!
+      )
+        continue;
+      if (chainsCross(a, i, Math.min(all, i + CHAIN), b, j, dx, dy)) return true;
+    }
+  }
+  return false;
+}
+
+/** The same of some edges of the first shape and one chain of the second. */
+function chainsCross(a: NestShape, from: number, to: number, b: NestShape, chain: number, dx: number, dy: number): boolean {
+  const { bounds: own, ax, ay, bx, by } = a;
+  const { bounds, chains } = b;
+  const o = chain * 4;
+  const [left, right] = [chains[o]! + dx, chains[o + 1]! + dx];
+  const [low, high] = [chains[o + 2]! + dy, chains[o + 3]! + dy];
+  const first = chain * CHAIN;
+  const end = Math.min(b.ax.length, first + CHAIN);
+  for (let i = from; i < to; i++) {
+    const k = i * 4;
+    const minX = own[k]!;
+    const maxX = own[k + 1]!;
+    const minY = own[k + 2]!;
+    const maxY = own[k + 3]!;
+    if (left > maxX || right < minX || low > maxY || high < minY) continue;
+    const px = ax[i]!;
+    const py = ay[i]!;
+    const ux = bx[i]! - px;
+    const uy = by[i]! - py;
+    for (let j = first, e = first * 4; j < end; j++, e += 4) {
+      if (bounds[e]! + dx > maxX || bounds[e + 1]! + dx < minX || bounds[e + 2]! + dy > maxY || bounds[e + 3]! + dy < minY) continue;
       const rx = b.ax[j]! + dx - px;
       const ry = b.ay[j]! + dy - py;
       const sx = b.bx[j]! + dx - px;

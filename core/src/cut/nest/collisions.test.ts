@@ -1,7 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import { boxRegion, difference, growBox, boxOf, type Point, type Region } from '../../geometry';
-import { overlap } from './collide';
+import { edgesCross, overlap } from './collide';
 import { Collisions } from './collisions';
 import { nestBody } from './nestShape';
 import { QUARTERS } from './turns';
@@ -48,6 +48,31 @@ function laid({ a, b, turnA, turnB }: { a: Region; b: Region; turnA: number; tur
   const mean = [first[0]!, second[0]!].reduce((sum, { minX, maxX, minY, maxY }) => sum + maxX - minX + maxY - minY, 0) / 4;
   return { collisions, one, other, shapes: [first[1]!, second[1]!] as const, cell: Math.max(0.4, mean / CELLS) };
 }
+
+describe('outlines that cross', () => {
+  it('are found by their chains as by every edge against every other', () => {
+    const many = fc.tuple(fc.integer({ min: 3, max: 30 }), fc.integer({ min: 12, max: 40 })).map(([n, r]) => star(n, r, r * 0.6));
+    fc.assert(
+      fc.property(pair, fc.oneof(region, many), fc.oneof(region, many), ({ turnA, turnB, dx, dy }, one, other) => {
+        const a = nestBody({ region: one }, GAP, [turnA]).shapes[0]!;
+        const b = nestBody({ region: other }, GAP, [turnB]).shapes[0]!;
+        const side = (px: number, py: number, qx: number, qy: number, x: number, y: number) =>
+          (qx - px) * (y - py) - (qy - py) * (x - px) > 0;
+        let cross = false;
+        for (let i = 0; i < a.ax.length; i++)
+          for (let j = 0; j < b.ax.length; j++) {
+            const [ax, ay, bx, by] = [a.ax[i]!, a.ay[i]!, a.bx[i]!, a.by[i]!];
+            const [px, py, qx, qy] = [b.ax[j]! + dx, b.ay[j]! + dy, b.bx[j]! + dx, b.by[j]! + dy];
+            cross ||=
+              side(ax, ay, bx, by, px, py) !== side(ax, ay, bx, by, qx, qy) &&
+              side(px, py, qx, qy, ax, ay) !== side(px, py, qx, qy, bx, by);
+          }
+        expect(edgesCross(a, b, dx, dy)).toBe(cross);
+      }),
+      { numRuns: 150 },
+    );
+  });
+});
 
 describe('collisions of shapes', () => {
   it('are found by grids but for about a cell, and by the outlines just so, either way round', () => {

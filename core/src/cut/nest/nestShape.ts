@@ -29,6 +29,8 @@ export interface NestShape {
   readonly by: Float64Array;
   /** Least and greatest x, least and greatest y of each edge. */
   readonly bounds: Float64Array;
+  /** The same of every `CHAIN` edges that follow each other. */
+  readonly chains: Float64Array;
   /** One point on each outline. */
   readonly marks: Float64Array;
   readonly minX: number;
@@ -38,6 +40,9 @@ export interface NestShape {
   /** The fourth root of the area of its hull, mm^½: how much it weighs against others. */
   readonly weight: number;
 }
+
+/** So many edges that follow each other are passed over together, where they are far from others. */
+export const CHAIN = 8;
 
 /** A part with its shape in each turn that it may lie in. */
 export interface NestBody {
@@ -100,11 +105,17 @@ export function shapeOf(region: Region, turn: number): NestShape {
   const all = rings.flat();
   const xs = all.map(([x]) => x);
   const ys = all.map(([, y]) => y);
+  const bounds = Float64Array.from(
+    Array.from(ax, (x, i) => [Math.min(x, bx[i]!), Math.max(x, bx[i]!), Math.min(ay[i]!, by[i]!), Math.max(ay[i]!, by[i]!)]).flat(),
+  );
+  const chains = new Float64Array(Math.ceil(count / CHAIN) * 4);
+  for (let c = 0; c * CHAIN < count; c++) {
+    const own = bounds.subarray(c * CHAIN * 4, (c + 1) * CHAIN * 4);
+    const of = (at: number) => own.filter((_, i) => i % 4 === at);
+    chains.set([Math.min(...of(0)), Math.max(...of(1)), Math.min(...of(2)), Math.max(...of(3))], c * 4);
+  }
   return {
-    ...{ turn, ax, ay, bx, by },
-    bounds: Float64Array.from(
-      Array.from(ax, (x, i) => [Math.min(x, bx[i]!), Math.max(x, bx[i]!), Math.min(ay[i]!, by[i]!), Math.max(ay[i]!, by[i]!)]).flat(),
-    ),
+    ...{ turn, ax, ay, bx, by, bounds, chains },
     ...{ minX: Math.min(...xs), maxX: Math.max(...xs), minY: Math.min(...ys), maxY: Math.max(...ys) },
     marks: Float64Array.from(rings.flatMap(([first]) => [...first!])),
     weight: Math.abs(signedArea(convexHull(all))) ** 0.25,
