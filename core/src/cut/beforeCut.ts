@@ -14,6 +14,9 @@ export interface BeforeCut {
   readonly covered?: true;
 }
 
+/** Whether film goes through the machine on a carrier sheet, and lies on that when it is weeded. */
+export const onMat = (before: BeforeCut | undefined): boolean => before?.onCarrier === true || before?.cutOff?.carrier === true;
+
 /**
  * What is done to the film before it goes into the machine: it is trimmed where it is wider, cut off where the machine takes none from a roll, a sheet or
  * an offcut is pressed onto a carrier, and a cover sheet comes off.

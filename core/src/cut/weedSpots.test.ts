@@ -52,6 +52,7 @@ describe('how it is weeded', () => {
     kept: 'shapes',
     letters: true,
     onCarrier: false,
+    mat: false,
     dark: false,
     hot: false,
     relief: false,
@@ -69,7 +70,12 @@ describe('how it is weeded', () => {
     expect(text({ smallOut: 1 })).toMatch(/the 1 small piece ringed in red, by number, and count it/);
     expect(text({ smallStays: 3 })).toMatch(/the 3 small parts ringed in amber while the film around them/);
     expect(text({ hot: true })).toMatch(/on its carrier/);
-    expect(text({ onCarrier: true })).toMatch(/Leave it on the cutting mat/);
+    // what came straight off the roll never lay on a mat
+    expect(text({})).not.toMatch(/mat/);
+    expect(text({ onCarrier: true })).toMatch(/Tape the corners of its liner to the table/);
+    expect(text({ mat: true })).toMatch(/Take it off the cutting mat/);
+    expect(text({ mat: true, onCarrier: true })).toMatch(/Leave it on the cutting mat/);
+    expect(text({ hot: true, mat: true, onCarrier: true })).not.toMatch(/cutting mat|table/);
   });
   it('in whole sentences', () => {
     for (const kept of KEPT)

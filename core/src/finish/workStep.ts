@@ -112,6 +112,8 @@ export interface WeedingAbout {
   readonly waste: number;
   readonly small: number;
   readonly onCarrier: boolean;
+  /** It went through the machine on a cutting mat. */
+  readonly mat?: true;
 }
 
 /** Cuts in the tape from its edge toward the middle, so that it follows a belly; lengths in mm. */

@@ -1,7 +1,7 @@
 import { cutPieces } from '../artwork';
 import { FILM_KINDS, TECHNIQUES } from '../facts';
 import { boxHeight, boxOf, boxWidth, edgeLength } from '../geometry';
-import { beforeCutOf, keptOf, weedingOf, type CutPart } from '../cut';
+import { beforeCutOf, onMat, keptOf, weedingOf, type CutPart } from '../cut';
 import { againStepId, tapingOf, withAgain, type AgainWork, type LostLayer, type Recipe, type TapeAbout } from '../finish';
 import type { Film, Id, Job, Mark, StepId } from '../job';
 import type { CutAgain, LostOf } from '../logbook';
@@ -66,19 +66,22 @@ export function cutAgainOf(
     const parts = lostParts(film.every, again.losses, memo);
     const [layout] = layouts(parts, laid, memo);
     if (!layout) return [];
+    const { before } = beforeCutOf(layout);
     const cutAt = facts.get(again.step)?.doneAt;
     const marks = [...new Set(again.losses.map(({ mark }) => markOfPart(job, mark)))].filter((mark) => mark !== undefined);
     const own = marks.flatMap((mark): LostLayer[] => {
       const of = parts.filter(({ of: part }) => markOfPart(job, part) === mark).map(({ part }) => part);
       const weededAt = facts.get(againStepId(again.step, 'weed', mark.id))?.doneAt ?? now;
       const days = cutAt === undefined ? 0 : daysBetween(cutAt, weededAt);
-      return of.length > 0 ? [lostLayer(mark, layout.film, layers, of, days)] : [];
+      if (of.length === 0) return [];
+      const lost = lostLayer(mark, layout.film, layers, of, days);
+      return [onMat(before) ? { ...lost, weeding: { ...lost.weeding, mat: true } } : lost];
     });
     if (own.length === 0) return [];
     return [
       {
         ...{ step: again.step, film: { id: again.film, name: layout.film.name }, minutes: layout.minutes, taken: layout.taken },
-        ...{ area: Math.round(layout.taken * layout.width), from: layout.sheet.from, ...beforeCutOf(layout) },
+        ...{ area: Math.round(layout.taken * layout.width), from: layout.sheet.from, ...(before ? { before } : {}) },
         hot: FILM_KINDS[layout.film.kind].by === 'heat',
         penned: marks.some(({ technique }) => TECHNIQUES[technique].penned),
         layers: own,

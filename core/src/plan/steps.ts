@@ -2,7 +2,7 @@ import { bulbSnips, filmSurface, type Surface } from '../blanks';
 import { FILM_KINDS, GRIP_LIMITS, LIMITS, TECHNIQUES } from '../facts';
 import { boxAround, boxHeight, boxOf, boxWidth, intersection, partArea, regionArea } from '../geometry';
 import type { LayerInspection } from '../fit';
-import { keptOf, placedBox, weedingOf, type FilmLayout, type Weeding } from '../cut';
+import { keptOf, onMat, placedBox, weedingOf, type FilmLayout, type Weeding } from '../cut';
 import {
   chooseTape,
   tapeOffers,
@@ -258,6 +258,7 @@ export function planRecipe(
       weedMinutes: layer.weeding.minutes,
       weeding: {
         ...{ kept: layer.weeding.kept, letters: plan.mark.artwork.kind === 'text', onCarrier: layer.weeding.onCarrier },
+        ...(onMat(cut.before) ? { mat: true as const } : {}),
         ...{ waste: layer.weeding.wastePieces, small: layer.weeding.smallPieces },
       },
       tape: tapeOf(layer, plan.mark, snips),

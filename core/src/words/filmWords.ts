@@ -4,6 +4,7 @@ import type { SnipsAbout, StepAbout } from '../finish';
 import { capital, counted, inSentence, listed, times } from '../units';
 import { beforeCutWords } from './beforeCut';
 import { layerOf, type WordsOf } from './stepRow';
+import { HELD_FLAT } from './weedStages';
 import { weedWords } from './weedWords';
 
 /** Where tape is snipped: the tape, never the film. */
@@ -78,12 +79,14 @@ export const FILM_WORDS: WordsOf<'testCut' | 'cut' | 'write' | 'backFilm' | 'wee
     verb: () => 'Weed',
     rest: ({ layer }) => layerOf(layer),
     short: () => 'weed',
-    text: ({ weeding: { kept, letters, waste, small, onCarrier } }) =>
+    text: ({ weeding: { kept, letters, waste, small, onCarrier, mat } }) =>
       [
         weedWords(kept, letters),
         `${capital(counted(waste, 'bit'))} to weed out on each piece${small > 0 ? `, ${small} of them tiny` : ''}.`,
         onCarrier
-          ? 'Keep it flat on the cutting mat while you weed.'
+          ? mat
+            ? 'Keep it flat on the cutting mat while you weed.'
+            : HELD_FLAT
           : waste > 2
             ? 'Count them at the end: the insides are forgotten most easily.'
             : '',

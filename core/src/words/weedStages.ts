@@ -8,8 +8,10 @@ export interface WeedingOf {
   readonly kept: Kept;
   /** It is words, not a drawing. */
   readonly letters: boolean;
-  /** Weeded while the carrier holds it flat. */
+  /** So much of it is small that it is held flat while it is weeded. */
   readonly onCarrier: boolean;
+  /** It went through the machine on a cutting mat, and lies on that. */
+  readonly mat: boolean;
   /** The film is dark: its cuts are hard to see. */
   readonly dark: boolean;
   /** Film that is pressed on lies on its own carrier, and is not peeled from it. */
@@ -23,8 +25,11 @@ export interface WeedingOf {
   readonly smallStays: number;
 }
 
+/** What holds film flat that came straight off the roll. */
+export const HELD_FLAT = 'Tape the corners of its liner to the table: so the small parts stay flat.';
+
 /** How a layer is weeded, one thing after the other. */
-export function weedStages({ kept, letters, onCarrier, dark, hot, relief, width, smallOut, smallStays }: WeedingOf): string[] {
+export function weedStages({ kept, letters, onCarrier, mat, dark, hot, relief, width, smallOut, smallStays }: WeedingOf): string[] {
   const mask = kept === 'surround' || kept === 'maskShapes';
   const strips = Math.ceil(width / RELIEF.strip);
   const things = letters ? 'letters' : 'parts';
@@ -32,11 +37,17 @@ export function weedStages({ kept, letters, onCarrier, dark, hot, relief, width,
     mask
       ? 'Cut the stencil free, with all of its frame.'
       : 'Cut away the film around the mark first, and keep it: there is less to pull, and it is an offcut.',
-    hot
-      ? 'Leave it on its carrier, which is pressed on with it.'
-      : onCarrier
-        ? 'Leave it on the cutting mat: it holds the small parts flat.'
-        : 'Take it off the cutting mat: bend the mat away over a curve and keep the film flat, or it curls.',
+    ...(hot
+      ? ['Leave it on its carrier, which is pressed on with it.']
+      : mat
+        ? [
+            onCarrier
+              ? 'Leave it on the cutting mat: it holds the small parts flat.'
+              : 'Take it off the cutting mat: bend the mat away over a curve and keep the film flat, or it curls.',
+          ]
+        : onCarrier
+          ? [HELD_FLAT]
+          : []),
     ...(dark ? ['Light from below shows the cuts in dark film.'] : []),
     weedWords(kept, letters),
     ...(mask

@@ -57,9 +57,13 @@ it('a run that stopped keeps what was cut whole, asks for the rest again, and ta
   expect(filmTaken(events).get('white')).toBeCloseTo(30, 1);
 });
 it('of film that was cut off the roll for a flat bed all is gone, also where the cutter stopped', async () => {
-  const bed = { ...layout, sheet: { from: { kind: 'roll' } }, machine: { name: 'Flat bed', rollFed: false } } as unknown as FilmLayout;
+  const carriers = [{ id: 'mat', width: 300, length: 400 }];
+  const machine = { id: 'bed', name: 'Flat bed', rollFed: false, carriers };
+  const bed = { ...layout, sheet: { from: { kind: 'roll' } }, machine } as unknown as FilmLayout;
   await settleRun(await beginRun(bed), 3, 20, new Map());
   expect(filmTaken(await log()).get('white')).toBeCloseTo(90, 1);
+  // and the carrier that it lay on counts a use
+  expect((await log()).filter((event) => event.kind === 'cut' && event.carrier === 'mat')).toHaveLength(1);
 });
 it('a run of which nothing was cut leaves no trace on the roll', async () => {
   await settleRun(await beginRun(layout), 0, 0, new Map());

@@ -1,5 +1,5 @@
 import { applyToPoint } from '@kolleta/core/geometry';
-import { cutResult, inLoads, strokesPerPart, type FilmLayout, type Leftover } from '@kolleta/core/cut';
+import { cutResult, inLoads, onCarrierOnly, strokesPerPart, type FilmLayout, type Leftover } from '@kolleta/core/cut';
 import type { JobId, WorkEvent } from '@kolleta/core/job';
 import { nextCutStep, stepFacts, stepState } from '@kolleta/core/logbook';
 import { MINUTE_MS } from '@kolleta/core/units';
@@ -100,10 +100,10 @@ export async function settleRun(
   const all = run.parts.reduce((sum, part) => sum + part.strokes, 0);
   /** mm that the knife went. */
   const knife = all > 0 ? ((run.layout.knife ?? 0) * Math.min(strokes, all)) / all : 0;
-  /** A piece goes through on the first carrier sheet that is large enough. */
+  /** A piece, and what is cut off a roll for a machine that takes none from one, goes through on the first carrier sheet that is large enough. */
   const { sheet, machine, width, taken } = run.layout;
   const carrier =
-    sheet && sheet.from.kind !== 'roll'
+    sheet && (sheet.from.kind !== 'roll' || onCarrierOnly(machine))
       ? machine?.carriers?.find((one) => one.width >= width - 0.5 && one.length >= taken - 0.5)?.id
       : undefined;
   const at = now();

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { bladeMetres, carrierUses, cutSetting, lastLoaded, testCutsOf, type FilmLayout } from '@kolleta/core/cut';
+import { bladeMetres, carrierUses, cutSetting, lastLoaded, onCarrierOnly, testCutsOf, type FilmLayout } from '@kolleta/core/cut';
 import { BLADE, CARRIER_GRADES, FILM_KINDS } from '@kolleta/core/facts';
 import type { Id, Machine } from '@kolleta/core/job';
 import { formatMoment } from '@kolleta/core/schedule';
@@ -34,7 +34,7 @@ export function KnifeCard({
   const blade = bladeMetres(events, machine.id);
   const metres = (m: number) => (m < 10 ? m.toFixed(1) : String(Math.round(m)));
   const speed = setting?.speed ?? machine.speed;
-  const onCarrier = layout.sheet.from.kind !== 'roll';
+  const onCarrier = layout.sheet.from.kind !== 'roll' || onCarrierOnly(machine);
   const other = loaded !== undefined && loaded !== film.id;
   const checks = [
     ...(loaded === undefined ? [film.name] : []),

@@ -1,9 +1,9 @@
-import { keptOf, weedSpots } from '@kolleta/core/cut';
+import { keptOf, onMat, weedSpots } from '@kolleta/core/cut';
 import { FILM_KINDS, TECHNIQUES, WAITS, WEEDING } from '@kolleta/core/facts';
 import { luminance } from '@kolleta/core/fit';
 import { boxRegion, difference, growBox } from '@kolleta/core/geometry';
 import { useMemo } from 'react';
-import { stepIdOf } from '@kolleta/core/job';
+import { standing, stepIdOf } from '@kolleta/core/job';
 import { formatMoment } from '@kolleta/core/schedule';
 import { counted, formatDuration, MINUTE_MS } from '@kolleta/core/units';
 import type { LayerPlan, MarkPlan } from '@kolleta/core/plan';
@@ -13,6 +13,7 @@ import { InMm, Scaled, useScale } from '../../drawing/Scaled';
 import { DrawingHead, MarkTabs, Readings, StationLayout, type StationProps } from '../../frame/station';
 import { LostButton } from '../../frame/LostButton';
 import { StepCards } from '../../frame/StepCards';
+import { useWorkshop } from '../../storage/useWorkshop';
 
 function Waste({ plan, film }: { plan: MarkPlan; film: string }) {
   const { x, y } = useScale();
@@ -85,12 +86,20 @@ function ScaledPath({ d }: { d: string }) {
 export function WeedStation({ job, plan, shop, edit, fix, mark, chooseMark }: StationProps) {
   const fitted = plan.marks.find((m) => m.mark.id === mark?.id);
   const layers = plan.layers.filter((l) => l.mark === mark?.id);
+  const { events } = useWorkshop();
+  /** Whether a film lies on a cutting mat: it was cut from a sheet or an offcut, or it will be, as it is planned. */
+  const isOnMat = (film: string): boolean => {
+    const cut = standing(events).findLast((event) => event.kind === 'cut' && event.job === job.id && event.film === film);
+    if (cut?.kind === 'cut' && (cut.from?.kind ?? 'roll') !== 'roll') return shop.machines.some(({ carriers = [] }) => carriers.length > 0);
+    return plan.recipe.steps.some(({ about, takes }) => about.kind === 'cut' && takes?.film === film && onMat(about.before));
+  };
   /** How a layer of this mark is weeded. */
   const stagesOf = ({ film, weeding, width }: LayerPlan): string[] => {
     const pieces = fitted?.inspections.find((one) => one.film.id === film.id)?.pieces;
     const spots = pieces ? weedSpots(pieces, weeding.kept) : [];
     return weedStages({
       ...{ kept: weeding.kept, letters: mark?.artwork.kind === 'text', onCarrier: weeding.onCarrier, width },
+      mat: isOnMat(film.id),
       ...{ dark: luminance(film.colour) < WEEDING.dark, hot: FILM_KINDS[film.kind].by === 'heat' },
       relief: shop.relief !== undefined,
       smallOut: spots.filter(({ comes }) => comes === 'out').length,
