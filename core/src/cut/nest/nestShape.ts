@@ -59,7 +59,7 @@ const LEAST_HOLE = 150;
 export type Detail = 'light' | 'fine';
 /** An outline is made simpler by so much, mm, and grown by so much more that it still lies outside the true one. */
 const SIMPLER = {
-  light: { first: 0.04, by: 0.15, grown: 0.16 },
+  light: { first: 0.03, by: 0.07, grown: 0.075 },
   fine: { first: 0.01, by: 0.03, grown: 0.032 },
 } as const satisfies Readonly<Record<Detail, unknown>>;
 /** An outline of no more points is kept as it is, and grown by a little less than half the gap: what touches does not overlap. */

@@ -10,7 +10,7 @@ const CLOSER = { first: 0.004, last: 0.0004 } as const;
 const SWEEPS = 80;
 
 /**
- * The last hundredths of a layout on a strip: a search moves outlines that are followed lightly, and a fifth of a millimetre stays between parts that
+ * The last hundredths of a layout on a strip: a search moves outlines that are followed lightly, and a tenth of a millimetre or two stay between parts that
  * touch. Here they are followed closely, all parts are drawn together by a little, in proportion, and pushed apart where they touch. None changes places.
  */
 export class Tightening {

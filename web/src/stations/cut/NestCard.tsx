@@ -72,12 +72,14 @@ export function NestCard({
     shown.current = marks;
     if (searched.current !== of) stop.current = true;
   }, [marks, of]);
-  useEffect(
-    () => () => {
+  const left = useRef(false);
+  useEffect(() => {
+    left.current = false;
+    return () => {
+      left.current = true;
       stop.current = true;
-    },
-    [],
-  );
+    };
+  }, []);
   const long = nestedLength({ nested: now }, parts);
   const isPiece = sheet.from.kind !== 'roll';
   const all = parts.reduce((sum, { copies }) => sum + copies, 0);
@@ -90,7 +92,8 @@ export function NestCard({
     try {
       // what is shown may be of a plan that is not made to the end
       const saved = await fresh();
-      if (!saved) return;
+      // whoever has left meanwhile wants no search any more
+      if (!saved || left.current) return;
       const laid = layable(saved.layout, saved.kept, saved.asked);
       const onPiece = laid.sheet.from.kind !== 'roll';
       const wanted = laid.parts.reduce((sum, { copies }) => sum + copies, 0);
