@@ -127,14 +127,19 @@ const nester = {
   /** The places of what comes of it at the end, checked on the true outlines; nothing where that is no better than the layout before. */
   last(): { readonly places: KeptLayout['places']; readonly report: NestReport } | undefined {
     if (!search) return undefined;
-    const { looks, parts, sheet, options, before, boxes, rounds, locked } = search;
+    const { looks, parts, sheet, options, now, before, boxes, rounds, locked } = search;
     const some = ofPiece(search) ? parts.map((_, p) => p) : [];
     const found = looks.last().map((nested) => {
       const report = reportOf(nested, parts, boxes, rounds);
       return { nested, report: some.length > 0 ? report : { ...report, spent: filmSpent(nested, parts, sheet, options) } };
     });
+    // what is left of the layout as it was counts too: a little less length is nothing won where an offcut is lost for it
+    const spent = some.length > 0 ? Infinity : filmSpent(now, parts, sheet, options);
     for (const { nested, report } of found.toSorted((one, other) => (one.report.spent ?? 0) - (other.report.spent ?? 0))) {
-      const sound = better(search, report, before) && checkNesting({ nested, tooLarge: some }, parts, [sheet], options).length === 0;
+      const sound =
+        better(search, report, before) &&
+        (report.spent ?? 0) < spent &&
+        checkNesting({ nested, tooLarge: some }, parts, [sheet], options).length === 0;
       if (sound) return { places: placesOf({ nested }, parts, new Set(locked)), report };
     }
     return undefined;

@@ -136,7 +136,12 @@ export function NestCard({
             : `Kept: ${formatLength(less, system, { digits: 0 })} less film than before${price > 0 ? `, ${formatMoney(price, currency)}` : ''}.`,
           { action: { label: 'Undo', run: () => void asAtFirst(id) } },
         );
-      } else tell(isPiece ? 'Nothing more found room in that time.' : 'No shorter layout was found in that time.');
+      } else
+        tell(
+          isPiece
+            ? 'Nothing more found room in that time.'
+            : 'Nothing was found in that time that saves film, with what is left of it counted.',
+        );
     } catch (error) {
       if (!(error instanceof WorkerStopped) || !stop.current) tell(plainly(error), { tone: 'error' });
     } finally {
