@@ -39,7 +39,7 @@ export function filmSteps({ input, id, add }: RecipeDraft): ReadonlyMap<Id, read
       ...(penned ? {} : { setup: { key: `cut ${film}`, minutes: HANDS_ON.testCut } }),
       after: penned ? [{ step: write, least: own[0]!.inkDries ?? 0, most: WAITS.weedWithin, why: 'inkDry' }] : [],
       cautions: ['cutter', 'blade'],
-      takes: { film, length: taken, area: own[0]!.filmArea, from: own[0]!.from },
+      takes: { film, length: taken, area: own[0]!.filmArea, from: own[0]!.from, ...(own[0]!.pieces ? { pieces: own[0]!.pieces } : {}) },
     });
   });
   const taped = new Map<Id, Lag[]>();

@@ -1,6 +1,6 @@
 import type { BeforeCut } from '../cut';
 import type { Climate, CutFrom, Id, Job, Mark, Paint, Press, Pressing } from '../job';
-import type { SnipsAbout, StepPiece, TapeAbout, WeedingAbout } from './workStep';
+import type { SnipsAbout, StepPiece, TakenPiece, TapeAbout, WeedingAbout } from './workStep';
 
 /** One layer of one mark as it is drawn and fitted. */
 export interface FittedLayer {
@@ -32,6 +32,7 @@ export interface RecipeLayer extends FittedLayer {
   readonly filmArea: number;
   readonly from: CutFrom;
   readonly piece?: StepPiece;
+  readonly pieces?: readonly TakenPiece[];
   readonly before?: BeforeCut;
   readonly weedMinutes: number;
   readonly weeding: WeedingAbout;

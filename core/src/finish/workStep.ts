@@ -145,6 +145,13 @@ export interface PressAbout {
   readonly peel: PeelAt;
 }
 
+/** A sheet or an offcut that a cut takes: mm along it and mm² of it. */
+export interface TakenPiece {
+  readonly from: CutFrom;
+  readonly length: number;
+  readonly area: number;
+}
+
 /** What beside the roll a film is cut from, and whether that holds all of it. */
 export interface StepPiece {
   readonly kind: 'sheet' | 'offcut' | 'pieces';
@@ -314,7 +321,15 @@ export interface WorkStep {
   /** What is got ready for it first, and the minutes of its hands that this takes: a step that goes straight on with the same is spared them. */
   readonly setup?: { readonly key: string; readonly minutes: number };
   /** Cutting: the film and how much of it is taken. */
-  readonly takes?: { readonly film: Id; readonly length: number; readonly area: number; readonly from: CutFrom };
+  readonly takes?: {
+    readonly film: Id;
+    /** mm of what it is cut from, mm² in all. */
+    readonly length: number;
+    readonly area: number;
+    readonly from: CutFrom;
+    /** Sheets and offcuts that are cut first. */
+    readonly pieces?: readonly TakenPiece[];
+  };
 }
 
 /** A wait after the last step of which the maker only has to know: first wash, full cure. */

@@ -84,6 +84,13 @@ export function filmTaken(events: readonly WorkEvent[]): ReadonlyMap<Id, number>
   return taken;
 }
 
+/** What a job was cut from last, of each film; nothing before it was. */
+export function cutFromLast(events: readonly WorkEvent[]): (job: JobId, film: Id) => CutFrom | undefined {
+  const last = new Map<string, CutFrom>();
+  for (const event of standing(events)) if (event.kind === 'cut') last.set(`${event.job} ${event.film}`, event.from ?? { kind: 'roll' });
+  return (job, film) => last.get(`${job} ${film}`);
+}
+
 /** Whole marks that the cutter has cut so far: by job and film, how many of each mark. */
 export function marksCut(events: readonly WorkEvent[]): (job: JobId, film: Id) => ReadonlyMap<Id, number> {
   const cut = new Map<string, Map<Id, number>>();

@@ -22,6 +22,9 @@ describe('sheets and offcuts beside the roll', () => {
     expect(now([])).toEqual(['sheet 3']);
     expect(now(events)).toEqual(['sheet 1']);
     expect(filmTaken(events).get(film.id) ?? 0).toBe(0);
+    // of one job each cut is a piece of its own, also at one moment; of two jobs that cut two at once there are two
+    expect(now([cut('a', 1, 'sheet'), cut('b', 1, 'sheet')])).toEqual(['sheet 1']);
+    expect(now(['j', 'k'].flatMap((job) => [cut(`a${job}`, 1, 'sheet', job), cut(`b${job}`, 1, 'sheet', job)]))).toEqual(['sheet 1']);
     expect(now([...events, cut('d', 3, 'sheet'), cut('e', 4, 'sheet')])).toEqual([]);
   });
   it('what a cut leaves is an offcut with its outline, until it is cut up or gone; all of it can be taken back', () => {

@@ -2,15 +2,25 @@ import { standing, type WorkEvent } from './event';
 import type { Id } from './ids';
 import type { Film, FilmPiece } from './shop';
 
-/** How many of each sheet and offcut were cut up or are gone, by their ids: what several jobs cut from one piece at once is one piece. */
+/**
+ * How many of each sheet and offcut were cut up or are gone, by their ids: what several jobs cut from one piece at once is one piece; what one job cut at
+ * once from a piece more than once are as many.
+ */
 export function piecesUsed(events: readonly WorkEvent[]): ReadonlyMap<Id, number> {
-  const times = new Map<Id, Set<number | Id>>();
-  const use = (piece: Id, when: number | Id) => times.set(piece, (times.get(piece) ?? new Set()).add(when));
+  const gone = new Map<Id, number>();
+  /** Of each piece and moment how often each job cut from it. */
+  const cuts = new Map<Id, Map<number, Map<Id, number>>>();
   for (const event of standing(events)) {
-    if (event.kind === 'cut' && event.from && event.from.kind !== 'roll') use(event.from.id, event.at);
-    if (event.kind === 'pieceGone') use(event.piece, event.id);
+    if (event.kind === 'pieceGone') gone.set(event.piece, (gone.get(event.piece) ?? 0) + 1);
+    if (event.kind !== 'cut' || !event.from || event.from.kind === 'roll') continue;
+    const { id } = event.from;
+    const moments = cuts.get(id) ?? new Map<number, Map<Id, number>>();
+    const jobs = moments.get(event.at) ?? new Map<Id, number>();
+    jobs.set(event.job, (jobs.get(event.job) ?? 0) + 1);
+    cuts.set(id, moments.set(event.at, jobs));
   }
-  return new Map([...times].map(([piece, when]) => [piece, when.size]));
+  const times = (id: Id) => [...(cuts.get(id)?.values() ?? [])].reduce((sum, jobs) => sum + Math.max(...jobs.values()), 0);
+  return new Map([...new Set([...gone.keys(), ...cuts.keys()])].map((id) => [id, times(id) + (gone.get(id) ?? 0)]));
 }
 
 /** Sheets and offcuts that lie beside the roll now: those that were typed and those that cuts left, without those that are used up. */

@@ -69,8 +69,25 @@ export function noteFinish(
   return [
     wrong ? { ...common, kind: 'wrong', ...wrong } : { ...common, kind: 'done' },
     // film that went under the knife is gone, also when the cut failed
-    ...(step.takes ? [{ id: `${press}-film`, at, kind: 'cut' as const, job: step.job, step: step.id, ...step.takes }] : []),
+    ...takenFilm(step, press, at),
   ];
+}
+
+/** The film that a cut takes: each piece, and what comes off the roll. */
+function takenFilm({ takes, job, id: step }: WorkStep, press: Id, at: number): WorkEvent[] {
+  if (!takes) return [];
+  const { film, pieces = [], area, ...roll } = takes;
+  // beside pieces the roll's area is its own length by its width
+  const all = pieces.length === 0 ? [{ ...roll, area }] : [...pieces, ...(roll.length > 0 ? [roll] : [])];
+  return all.map((one, i) => ({
+    id: i === 0 ? `${press}-film` : `${press}-film-${i + 1}`,
+    at,
+    kind: 'cut' as const,
+    job,
+    step,
+    film,
+    ...one,
+  }));
 }
 
 /**

@@ -7,9 +7,10 @@ import type { Faces } from '../artwork';
 import { usableOf } from '../blanks';
 import { GROUNDS, type Contact, type GroundId } from '../facts';
 import { numbersFrom } from '../geometry';
-import { applyPatch, type Job, type Reading, type WorkEvent } from '../job';
+import { applyPatch, asCounted, type Job, type Reading, type WorkEvent } from '../job';
 import type { Workshop } from '../jobFile';
-import { brokenWaits } from '../schedule';
+import { noteFinish } from '../logbook';
+import { brokenWaits, stepIn } from '../schedule';
 import { stepText, stepTitle } from '../words';
 import { Memo } from './memo';
 import { planWorkshop } from './planWorkshop';
@@ -147,13 +148,53 @@ describe('the law of remedies', () => {
         : film,
     );
     const wide = plateJob(textMark('O', { size: { mode: 'width', width: 70 } }));
-    const { readings, layouts, schedule } = plan([wide], [], DEMO_START, { ...demo.shop, films }).jobs.get(wide.id)!;
+    const shop = { ...demo.shop, films };
+    const { readings, layouts, schedule } = plan([wide], [], DEMO_START, shop).jobs.get(wide.id)!;
     expect(find(readings, 'wide')).toMatchObject({ verdict: 'watch', why: expect.stringContaining('280 mm × 280 mm: it holds all of it') });
     expect(layouts[0]!.parts).toEqual([]);
     expect(layouts[0]!.noRoom!.map(({ job }) => job)).toEqual([wide.id]);
     const cut = schedule.steps.find(({ step }) => step.about.kind === 'cut')!;
-    expect(cut.step.takes).toMatchObject({ from: { kind: 'sheet', id: 's' }, length: 280, area: 280 * 280 });
+    const pieces = [{ from: { kind: 'sheet', id: 's' }, length: 280, area: 280 * 280 }];
+    expect(cut.step.takes).toMatchObject({ length: 0, from: { kind: 'roll' }, pieces });
     expect(stepText(cut.step, 'mm')).toContain('All of it comes from the sheet, and nothing from the roll.');
+    // done wherever it is said, the sheet is gone, once; what it costs and how it is weeded stays
+    const done = noteFinish([], stepIn(cut), 'press', DEMO_START);
+    const after = plan([wide], done, DEMO_START, shop);
+    expect(asCounted(shop, done).films.find(({ id }) => id === 'white-gloss')!.pieces ?? []).toEqual([]);
+    expect(after.filmLeft.get('white-gloss')).toBe(films.find(({ id }) => id === 'white-gloss')!.length);
+    const then = after.jobs.get(wide.id)!;
+    expect(find(then.readings, 'wide')).toBeUndefined();
+    const takenThen = then.schedule.steps.find(({ step }) => step.about.kind === 'cut')!.step.takes!;
+    expect(takenThen.area).toBe(cut.step.takes!.area);
+    expect(takenThen.area).toBeGreaterThan(70 * 60);
+    const matOf = (steps: typeof schedule.steps) =>
+      steps.map(({ step }) => step.about.kind === 'weed' && step.about.weeding.mat).find(Boolean);
+    expect([matOf(schedule.steps), matOf(then.schedule.steps)]).toEqual([true, true]);
+  });
+  it('a roll that has not enough is cut with the pieces that hold the rest; done, each of them is gone, and of the roll no more than it gave', () => {
+    const long = plateJob(textMark('REGATTA', { film: 'harbour-blue' }), { count: 40 });
+    const has = 300;
+    const films = demo.shop.films.map((film) =>
+      film.id === 'harbour-blue'
+        ? { ...film, length: has, pieces: [{ id: 's', kind: 'sheet' as const, width: 280, length: 280, count: 3 }] }
+        : film,
+    );
+    const shop = { ...demo.shop, films };
+    const { readings, layouts, schedule } = plan([long], [], DEMO_START, shop).jobs.get(long.id)!;
+    expect(layouts[0]!.taken).toBeGreaterThan(has);
+    expect(find(readings, 'film')).toMatchObject({ verdict: 'watch' });
+    const cut = schedule.steps.find(({ step }) => step.about.kind === 'cut')!;
+    const { pieces = [], length, area } = cut.step.takes!;
+    expect(pieces.length).toBeGreaterThan(0);
+    expect(length).toBeLessThanOrEqual(has);
+    const events = noteFinish([], stepIn(cut), 'press', DEMO_START);
+    expect(new Set(events.map(({ id }) => id)).size).toBe(events.length);
+    const after = plan([long], events, DEMO_START, shop);
+    expect(after.filmLeft.get('harbour-blue')).toBeCloseTo(has - length, 6);
+    const sheets = asCounted(shop, events).films.find(({ id }) => id === 'harbour-blue')!.pieces ?? [];
+    expect(sheets.reduce((sum, { count }) => sum + count, 0)).toBe(3 - pieces.length);
+    // and what it costs is what it cost
+    expect(after.jobs.get(long.id)!.schedule.steps.find(({ step }) => step.about.kind === 'cut')!.step.takes!.area).toBe(area);
   });
   it('a stop that the user answers for is kept as overridden, with the reason', () => {
     const food = plateJob(textMark('Tern'), { overrides: [{ reading: 'food:m', reason: 'A display plate' }] });

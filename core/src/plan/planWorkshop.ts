@@ -7,6 +7,7 @@ import {
   asCounted,
   cutStepId,
   filmTaken,
+  cutFromLast,
   marksCut,
   type Id,
   type Job,
@@ -202,6 +203,7 @@ export function planWorkshop(
   const wasCut = (job: JobId, film: Id) => facts.get(cutStepId(job, film))?.doneAt !== undefined;
   const isCut = (job: JobId, film: Id) => wasCut(job, film) && !lost(job).again.some((one) => one.film === film && !one.done);
   const cut = marksCut(events);
+  const cutFrom = cutFromLast(events);
   const soFar = (job: JobId): FilmSoFar => ({
     ever: (film) => cut(job, film),
     cut: (film) => (wasCut(job, film) ? NONE_CUT : cut(job, film)),
@@ -223,7 +225,12 @@ export function planWorkshop(
   const inAir = withAir(shop, now);
   const stepped = each(filmed, ({ job, marks, film }) => {
     const layers = planLayers(job, marks, shop, memo, (mark, film) => daysSinceCut(job.id, mark, film, facts, now), learnt);
-    const planned = planRecipe(job, marks, layers, film.first, shop, memo);
+    const state = {
+      left: (id: Id) => filmLeft.get(id) ?? 0,
+      isCut: (id: Id) => wasCut(job.id, id),
+      cutFrom: (id: Id) => cutFrom(job.id, id),
+    };
+    const planned = planRecipe(job, marks, layers, film.first, shop, state, memo);
     const again = cutAgainOf(job, planned.recipe, layers, film, laid, lost(job.id), facts, now, memo);
     const recipe = knifeOf(job, again, film.first, knife, facts);
     return { layers, ...planned, recipe: withLearnt(job, { ...recipe, steps: inAir(recipe.steps) }, layers, learnt) };

@@ -3,6 +3,7 @@ import { costOf, shareAgain, type Cost, type CostWork } from '../cost';
 import { layOnPiece, piecesBeside, type FilmLayout } from '../cut';
 import { PRICING, TECHNIQUES } from '../facts';
 import { asMade, otherWays } from '../fit';
+import { edgeLength } from '../geometry';
 import { usedUp } from '../gather';
 import { applyPatch, standing, type Id, type Job, type JobId, type Patch, type Shop, type WorkEvent } from '../job';
 import { aOrAn } from '../units';
@@ -19,7 +20,10 @@ export function costWork(job: Job, plan: Pick<JobPlan, 'recipe' | 'layers' | 'la
       choice && pieces ? [{ tape: choice.tape, length: pieces.length, lifts, uses: pieces.pieces * pieces.usesEach }] : [],
     ),
     used: usedUp({ job, steps: plan.recipe.steps }, shop),
-    knife: plan.layouts.reduce((sum, { knife }) => sum + knife, 0),
+    knife: plan.layouts.reduce(
+      (sum, { knife, noRoom = [] }) => noRoom.reduce((all, part) => all + part.copies * edgeLength(part.region), sum + knife),
+      0,
+    ),
   };
 }
 

@@ -18,7 +18,7 @@ import {
   type TapeUses,
 } from '../tape';
 import { gripFactor, type Learnt } from '../learning';
-import { guarded, isTaped, type Film, type Id, type Job, type Mark, type Reading, type Shop } from '../job';
+import { guarded, isTaped, type CutFrom, type Film, type Id, type Job, type Mark, type Reading, type Shop } from '../job';
 import { pressOf, tapingOf, type FittedLayer, type Recipe, type RecipeLayer, type SnipsAbout, type TapeAbout } from '../finish';
 import { recipeFor } from '../techniques';
 import type { Memo } from './memo';
@@ -228,6 +228,16 @@ function fittedLayer(plan: MarkPlan, film: Film, memo: Memo): FittedLayer {
 export const fittedLayers = (marks: readonly MarkPlan[], memo: Memo): FittedLayer[] =>
   marks.flatMap((plan) => plan.inspections.map(({ film }) => fittedLayer(plan, film, memo)));
 
+/** What became of a job's films so far. */
+export interface FilmState {
+  /** mm left of the roll. */
+  readonly left: (film: Id) => number;
+  /** Whether the job was cut from it. */
+  readonly isCut: (film: Id) => boolean;
+  /** What it was cut from last; nothing before. */
+  readonly cutFrom: (film: Id) => CutFrom | undefined;
+}
+
 /** The steps of a job from what its earlier stations found. */
 export function planRecipe(
   job: Job,
@@ -235,13 +245,19 @@ export function planRecipe(
   layers: readonly LayerPlan[],
   layouts: readonly FilmLayout[],
   shop: Shop,
+  state: FilmState,
   memo: Memo,
 ): { recipe: Recipe; inputs: RecipeLayer[] } {
   const perFilm = (film: Id) => layers.filter((layer) => layer.film.id === film).length;
   const inputs = layers.map((layer): RecipeLayer => {
     const plan = marks.find((m) => m.mark.id === layer.mark)!;
     const layout = layouts.find((l) => l.film.id === layer.film.id)!;
-    const cut = memo.stage('cuts from', { layout, machines: shop.machines, kept: layout.noRoom && shop.layouts }, cutsFrom);
+    const { id } = layer.film;
+    const beyond = !state.isCut(id) && (layout.noRoom !== undefined || layout.taken > state.left(id));
+    const { machines, layouts: kept } = shop;
+    const cut = memo.stage('cuts from', { layout, machines, ...(beyond ? { kept, left: state.left(id) } : {}) }, cutsFrom);
+    const cutFrom = state.cutFrom(id);
+    const mat = cutFrom && cutFrom.kind !== 'roll' ? machines.some((one) => one.carriers?.length) : onMat(cut.before);
     const snips = snipsOf(job, layer);
     return {
       ...fittedLayer(plan, layer.film, memo),
@@ -254,11 +270,11 @@ export function planRecipe(
       filmArea: cut.area,
       from: cut.from,
       ...(cut.before ? { before: cut.before } : {}),
-      ...(cut.piece ? { piece: cut.piece } : {}),
+      ...(cut.piece ? { piece: cut.piece, pieces: cut.pieces } : {}),
       weedMinutes: layer.weeding.minutes,
       weeding: {
         ...{ kept: layer.weeding.kept, letters: plan.mark.artwork.kind === 'text', onCarrier: layer.weeding.onCarrier },
-        ...(onMat(cut.before) ? { mat: true as const } : {}),
+        ...(mat ? { mat: true as const } : {}),
         ...{ waste: layer.weeding.wastePieces, small: layer.weeding.smallPieces },
       },
       tape: tapeOf(layer, plan.mark, snips),

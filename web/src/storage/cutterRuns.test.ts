@@ -26,7 +26,8 @@ const square = [
 ];
 const layout = {
   film: { id: 'white', name: 'White gloss' },
-  machine: { name: 'Roll cutter' },
+  sheet: { from: { kind: 'roll' } },
+  machine: { name: 'Roll cutter', rollFed: true },
   outlines: [square],
   parts: ['a', 'a', 'b'].map((job, copy) => ({ job, mark: `${job}m`, copy, outline: 0, place: [1, 0, 0, 1, 10 * copy, 0] })),
   width: 300,
@@ -59,7 +60,7 @@ it('a run that stopped keeps what was cut whole, asks for the rest again, and ta
 it('of film that was cut off the roll for a flat bed all is gone, also where the cutter stopped', async () => {
   const carriers = [{ id: 'mat', width: 300, length: 400 }];
   const machine = { id: 'bed', name: 'Flat bed', rollFed: false, carriers };
-  const bed = { ...layout, sheet: { from: { kind: 'roll' } }, machine } as unknown as FilmLayout;
+  const bed = { ...layout, machine } as unknown as FilmLayout;
   await settleRun(await beginRun(bed), 3, 20, new Map());
   expect(filmTaken(await log()).get('white')).toBeCloseTo(90, 1);
   // and the carrier that it lay on counts a use

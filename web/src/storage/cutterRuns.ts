@@ -1,5 +1,5 @@
 import { applyToPoint } from '@kolleta/core/geometry';
-import { cutResult, inLoads, onCarrierOnly, strokesPerPart, type FilmLayout, type Leftover } from '@kolleta/core/cut';
+import { beforeCutOf, cutResult, inLoads, onCarrierOnly, strokesPerPart, type FilmLayout, type Leftover } from '@kolleta/core/cut';
 import type { JobId, WorkEvent } from '@kolleta/core/job';
 import { nextCutStep, stepFacts, stepState } from '@kolleta/core/logbook';
 import { MINUTE_MS } from '@kolleta/core/units';
@@ -15,9 +15,6 @@ export const openRun = async (): Promise<CutterRun | undefined> => (await db.run
 /** The files that were saved for a cutter and of which nobody has said yet what came of them. */
 export const openFiles = async (): Promise<CutterRun[]> => (await db.runs.toArray()).filter((run) => !run.settled && run.by === 'file');
 
-/** Whether its film is cut off the roll first: the machine takes none from one. */
-const offRoll = ({ machine, sheet }: FilmLayout): boolean => sheet?.from.kind === 'roll' && machine !== undefined && !machine.rollFed;
-
 /** A layout as it is noted before it is cut. */
 function runOf(layout: FilmLayout): CutterRun {
   const strokes = strokesPerPart(layout);
@@ -28,7 +25,7 @@ function runOf(layout: FilmLayout): CutterRun {
     at: now(),
     film: layout.film.id,
     taken,
-    ...(offRoll(layout) ? { cutOff: true as const } : {}),
+    ...(beforeCutOf(layout).before?.cutOff ? { cutOff: true as const } : {}),
     ...(layout.unfinished ? { unfinished: layout.unfinished } : {}),
     parts: layout.parts.map(({ job, mark }, i) => ({ job, mark, strokes: strokes[i]! })),
     layout,

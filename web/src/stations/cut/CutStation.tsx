@@ -64,7 +64,11 @@ export function CutStation({ job, plan, shop, edit, fix, mark }: StationProps) {
   const piece = sheets?.[0] ?? offer;
   const cutFrom = sheets
     ? { kind: 'pieces' as const, all: !spread?.roll, layout: sheets[0]!.layout }
-    : offer && { kind: offer.piece.kind, all: offer.rest === 0, layout: offer.layout };
+    : offer
+      ? { kind: offer.piece.kind, all: offer.rest === 0, layout: offer.layout }
+      : onRoll && from[filmId] === 'roll'
+        ? { kind: 'roll' as const, layout: onRoll }
+        : undefined;
   const read = asCutFrom(plan, filmId, done ? undefined : cutFrom);
   const layout = piece?.layout ?? onRoll;
   const nothing = layout?.parts.length === 0 && layout.tooWide.length > 0;

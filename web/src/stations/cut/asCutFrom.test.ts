@@ -34,6 +34,10 @@ it('a cut from a piece beside the roll speaks of that, and not of the roll', () 
   const some = asCutFrom(plan, film, { kind: 'pieces', all: false, layout });
   expect(some.readings).toEqual(plan.readings);
   expect(cutOf(some, film)).toContain('the rest from the roll');
+  // what was planned from a piece and is cut from the roll after all says so
+  const planned = asCutFrom(plan, film, { kind: 'offcut', all: true, layout });
+  const after = asCutFrom(planned, film, { kind: 'roll', layout: own });
+  expect(cutOf(after, film)).toBe(cutOf(plan, film));
   // other films and other steps are as they were
   const others = (of: JobPlan) => of.schedule.steps.filter(({ step }) => step.takes?.film !== film);
   expect(others(read)).toEqual(others(plan));

@@ -1,9 +1,9 @@
-import { keptOf, onMat, weedSpots } from '@kolleta/core/cut';
+import { keptOf, weedSpots } from '@kolleta/core/cut';
 import { FILM_KINDS, TECHNIQUES, WAITS, WEEDING } from '@kolleta/core/facts';
 import { luminance } from '@kolleta/core/fit';
 import { boxRegion, difference, growBox } from '@kolleta/core/geometry';
 import { useMemo } from 'react';
-import { standing, stepIdOf } from '@kolleta/core/job';
+import { stepIdOf } from '@kolleta/core/job';
 import { formatMoment } from '@kolleta/core/schedule';
 import { counted, formatDuration, MINUTE_MS } from '@kolleta/core/units';
 import type { LayerPlan, MarkPlan } from '@kolleta/core/plan';
@@ -13,7 +13,6 @@ import { InMm, Scaled, useScale } from '../../drawing/Scaled';
 import { DrawingHead, MarkTabs, Readings, StationLayout, type StationProps } from '../../frame/station';
 import { LostButton } from '../../frame/LostButton';
 import { StepCards } from '../../frame/StepCards';
-import { useWorkshop } from '../../storage/useWorkshop';
 
 function Waste({ plan, film }: { plan: MarkPlan; film: string }) {
   const { x, y } = useScale();
@@ -86,12 +85,10 @@ function ScaledPath({ d }: { d: string }) {
 export function WeedStation({ job, plan, shop, edit, fix, mark, chooseMark }: StationProps) {
   const fitted = plan.marks.find((m) => m.mark.id === mark?.id);
   const layers = plan.layers.filter((l) => l.mark === mark?.id);
-  const { events } = useWorkshop();
-  /** Whether a film lies on a cutting mat: it was cut from a sheet or an offcut, or it will be, as it is planned. */
+  const weedStep = (film: string) => plan.recipe.steps.find(({ id }) => id === stepIdOf(job.id, `weed:${mark?.id ?? ''}:${film}`));
   const isOnMat = (film: string): boolean => {
-    const cut = standing(events).findLast((event) => event.kind === 'cut' && event.job === job.id && event.film === film);
-    if (cut?.kind === 'cut' && (cut.from?.kind ?? 'roll') !== 'roll') return shop.machines.some(({ carriers = [] }) => carriers.length > 0);
-    return plan.recipe.steps.some(({ about, takes }) => about.kind === 'cut' && takes?.film === film && onMat(about.before));
+    const about = weedStep(film)?.about;
+    return about?.kind === 'weed' && about.weeding.mat === true;
   };
   /** How a layer of this mark is weeded. */
   const stagesOf = ({ film, weeding, width }: LayerPlan): string[] => {
@@ -107,8 +104,7 @@ export function WeedStation({ job, plan, shop, edit, fix, mark, chooseMark }: St
     });
   };
   /** Minutes of a layer for the whole set, as its step says: the log may have taught otherwise than is computed. */
-  const minutesOf = ({ film, mark: of, weeding }: LayerPlan): number =>
-    plan.recipe.steps.find(({ id }) => id === stepIdOf(job.id, `weed:${of}:${film.id}`))?.hands ?? weeding.minutes * job.count;
+  const minutesOf = ({ film, weeding }: LayerPlan): number => weedStep(film.id)?.hands ?? weeding.minutes * job.count;
   /** By when a layer is weeded: a day after its cut, as that was or is planned. */
   const weedBy = ({ film, mark: of }: LayerPlan): string => {
     const cut = plan.schedule.steps.find(({ step }) => step.takes?.film === film.id);
