@@ -43,7 +43,11 @@ describe('the log', () => {
   });
   it('says which film a step took, and how much of it', () => {
     const cut: WorkEvent = { id: 'two-film', at: 5, kind: 'cut', job: 'b', step: 'b/two', film: 'white', length: 62 };
-    expect(logOf([...events, cut])[0]).toMatchObject({ title: 'two', used: { film: 'white', length: 62 } });
+    expect(logOf([...events, cut])[0]).toMatchObject({ title: 'two', used: { film: 'white', length: 62, pieces: 0 } });
+    // of several pieces each counts, and the roll by what it gave
+    const piece = (id: string): WorkEvent => ({ ...cut, id, length: 280, from: { kind: 'sheet', id: 's' } });
+    expect(logOf([...events, piece('p'), piece('q'), cut])[0]!.used).toEqual({ film: 'white', length: 62, pieces: 2 });
+    expect(logOf([...events, piece('p')])[0]!.used).toEqual({ film: 'white', length: 0, pieces: 1 });
     expect(logOf([...events, cut])[1]!.used).toBeUndefined();
   });
   it('adds up planned and actual', () => expect(logTotals(logOf(events))).toEqual({ planned: 13, actual: 24, timed: 2, wrong: 1 }));

@@ -29,8 +29,8 @@ export interface LogRecord {
   readonly count?: { readonly stock: StockKindId; readonly was: number; readonly is: number };
   /** What went wrong. */
   readonly what?: string;
-  /** Film that it took: which, and mm of it. */
-  readonly used?: { readonly film: Id; readonly length: number };
+  /** Film that it took: which, mm of the roll, and how many sheets and offcuts. */
+  readonly used?: { readonly film: Id; readonly length: number; readonly pieces: number };
   readonly note?: string;
   /** A small picture, as it stands in a page. */
   readonly photo?: string;
@@ -48,7 +48,14 @@ function notedTitle(event: WorkEvent): string | undefined {
   return undefined;
 }
 
-const usedOf = ({ film, length }: Extract<WorkEvent, { kind: 'cut' }>): NonNullable<LogRecord['used']> => ({ film, length });
+type Cut = Extract<WorkEvent, { kind: 'cut' }>;
+
+/** What one press took, of a film that its step was cut from. */
+function usedOf([first, ...others]: readonly [Cut, ...Cut[]]): NonNullable<LogRecord['used']> {
+  const all = [first, ...others];
+  const ofRoll = all.filter(({ from }) => (from?.kind ?? 'roll') === 'roll');
+  return { film: first.film, length: ofRoll.reduce((sum, { length }) => sum + length, 0), pieces: all.length - ofRoll.length };
+}
 
 const aboutWords = ({ film, ground, technique, tape }: StepOf): string =>
   [film && FILM_KINDS[film].name, ground && GROUNDS[ground].name, technique && TECHNIQUES[technique].name, tape && TAPE_KINDS[tape].name]
@@ -60,7 +67,14 @@ export function logOf(events: readonly WorkEvent[], job?: JobId): LogRecord[] {
   const photos = photosOf(events);
   const all = standing(events);
   // the film that a step took is in the log beside it
-  const cuts = new Map(all.flatMap((event) => (event.kind === 'cut' ? [[`${event.step} ${event.at}`, event] as const] : [])));
+  const cuts = new Map<string, [Cut, ...Cut[]]>();
+  for (const event of all) {
+    if (event.kind !== 'cut') continue;
+    const key = `${event.step} ${event.at}`;
+    const known = cuts.get(key);
+    if (known) known.push(event);
+    else cuts.set(key, [event]);
+  }
   return all
     .flatMap((event): LogRecord[] => {
       if (event.kind === 'counted' && job === undefined) {

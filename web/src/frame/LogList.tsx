@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { formatMoment } from '@kolleta/core/schedule';
 import type { LogRecord } from '@kolleta/core/logbook';
 import type { Shop } from '@kolleta/core/job';
-import { formatDuration, formatLength } from '@kolleta/core/units';
+import { counted, formatDuration, formatLength, listed } from '@kolleta/core/units';
 import { reverseEvents } from '../storage/logEvent';
 import { useWorkshop } from '../storage/useWorkshop';
 import { VerdictMark } from '../ui/Verdict';
@@ -100,10 +100,14 @@ export function LogList({
               Went wrong: {record.what.toLowerCase()}.{record.note ? ` ${record.note}` : ''}
             </p>
           )}
-          {record.used && (
+          {record.used && (record.used.pieces > 0 || record.used.length > 0) && (
             <p className="text-[0.9rem]">
-              Used {formatLength(record.used.length, shop.lengths, { digits: 0 })} of{' '}
-              {shop.films.find(({ id }) => id === record.used?.film)?.name ?? 'film that is gone'}.
+              Used{' '}
+              {listed([
+                ...(record.used.pieces > 0 ? [counted(record.used.pieces, 'piece')] : []),
+                ...(record.used.length > 0 ? [formatLength(record.used.length, shop.lengths, { digits: 0 })] : []),
+              ])}{' '}
+              of {shop.films.find(({ id }) => id === record.used?.film)?.name ?? 'film that is gone'}.
             </p>
           )}
           {record.outcome === 'done' && record.note && <p className="text-[0.9rem]">Noted: {record.note}</p>}

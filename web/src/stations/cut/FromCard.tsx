@@ -59,6 +59,7 @@ export function FromCard({ roll, left, offers, tooLarge, chosen, spread, currenc
   const priceOf = (mm: number) => filmPrice(roll.film, mm);
   const price = priceOf(roll.taken);
   const several = spread && (spread.sheets.length > 1 || spread.roll) ? spread : undefined;
+  const onPieces = several?.sheets.reduce((sum, { layout }) => sum + layout.parts.length, 0);
   const less = roll.taken - (several?.roll?.taken ?? 0);
   return (
     <div className="sheet px-4 py-3 text-[0.92rem]" role="group" aria-label="Cut from">
@@ -74,6 +75,8 @@ export function FromCard({ roll, left, offers, tooLarge, chosen, spread, currenc
             ) : null}
             .{wide ? ` The roll is too narrow for ${wide}.` : ''} This is the first of them; the others follow once it is cut.
           </>
+        ) : !now && roll.parts.length === 0 ? (
+          `Nothing comes from the roll: it is too narrow for ${wide}.`
         ) : !now ? (
           <>
             From the roll, <strong className="measure">{say(roll.taken)}</strong> of {say(left)}
@@ -122,7 +125,9 @@ export function FromCard({ roll, left, offers, tooLarge, chosen, spread, currenc
             <span>
               {several.sheets.length === 1 ? `The ${several.sheets[0]!.piece.kind} first` : 'All pieces first'}
               <br />
-              <span className="font-normal opacity-80">{less > 0 ? `${say(less)} of roll less` : 'what the roll is too narrow for'}</span>
+              <span className="font-normal opacity-80">
+                {less > 0 ? `${say(less)} of roll less` : onPieces === all ? 'holds all of it' : `holds ${onPieces} of ${all}`}
+              </span>
             </span>
           </button>
         )}
