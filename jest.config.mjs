@@ -1,30 +1,24 @@
-const transform = {
-  '^.+\\.tsx?$': '<rootDir>/../scripts/jestTransform.mjs',
-  'clipper2-ts.+\\.js$': '<rootDir>/../scripts/jestTransform.mjs',
-};
-/** A test that hangs is ended by this, and no test by the pace of the machine: it is far longer than any needs. */
-const testTimeout = 600_000;
-const seed = '<rootDir>/../scripts/lawsSeed.mjs';
+// Tests run in bare Node, two workers, each of which reads a module once (ADR 48). `npm run unit -- NAME` runs those whose path has that in it.
+const laws = '<rootDir>/../scripts/jest/laws.mjs';
 const common = {
-  transform,
-  testTimeout,
-  transformIgnorePatterns: ['/node_modules/(?!clipper2-ts/)'],
-  extensionsToTreatAsEsm: ['.ts', '.tsx'],
+  runner: ['jest-light-runner', { runtime: 'child_process' }],
+  transform: {},
+  testMatch: ['**/*.test.{ts,tsx}'],
   testPathIgnorePatterns: ['/node_modules/', '/dist/'],
+  setupFilesAfterEnv: [laws],
 };
 export default {
-  testTimeout,
+  // by itself it would leave a core idle
+  maxWorkers: 2,
   projects: [
-    { ...common, displayName: 'core', rootDir: 'core', testEnvironment: 'node', setupFilesAfterEnv: [seed] },
-    { ...common, displayName: 'server', rootDir: 'server', testEnvironment: 'node' },
+    { ...common, displayName: 'core', rootDir: 'core' },
+    { ...common, displayName: 'server', rootDir: 'server' },
     {
       ...common,
       displayName: 'web',
       rootDir: 'web',
-      testEnvironment: '<rootDir>/test/environment.mjs',
-      setupFiles: ['fake-indexeddb/auto', '<rootDir>/test/sizes.mjs'],
-      setupFilesAfterEnv: [seed, '<rootDir>/test/patience.mjs'],
-      moduleNameMapper: { '\\.css$': '<rootDir>/test/empty.mjs' },
+      setupFiles: ['<rootDir>/test/browserLike.mjs'],
+      setupFilesAfterEnv: [laws, '<rootDir>/test/eachFile.mjs'],
     },
   ],
 };

@@ -10,6 +10,7 @@ import { importSvg } from './import/importSvg';
 import { cutPieces } from './inspect/parts';
 import { readFace, type Faces } from './text/face';
 import { layoutText } from './text/layoutText';
+import { law } from '../../test/depth';
 
 let faces: Faces;
 beforeAll(() => {
@@ -85,7 +86,7 @@ describe('text as outlines', () => {
             .reduce((m, s2) => (s2[0] === 'Z' ? m : Math.max(m, ...s2.slice(1).map((p) => (p as [number, number])[0]))), -9);
         expect(width(spacing + 0.05)).toBeGreaterThan(width(spacing) - 1e-9);
       }),
-      { numRuns: 20 },
+      law(20),
     );
   });
   it('fills its reference and flips to its mirror image', () => {

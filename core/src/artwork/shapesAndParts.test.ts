@@ -5,6 +5,7 @@ import { flatten, regionArea, regionOf, union, type Path, type Point, type Regio
 import type { DrawnPart } from '../job';
 import { SIMPLE_SHAPES, simpleShape, type SimpleShapeId } from './simpleShape';
 import { keepTogether, takeApart } from './takeApart';
+import { law } from '../../test/depth';
 
 const regionOfPath = (path: Path, fill: 'nonzero' | 'evenodd' = 'evenodd'): Region =>
   regionOf(flatten(path, [1, 0, 0, 1, 0, 0], 0.01), fill);
@@ -75,7 +76,7 @@ describe('a drawing taken apart', () => {
         // what is apart stays as it is
         expect(takeApart(parts, numbered()).map((p) => p.path)).toEqual(parts.map((p) => p.path));
       }),
-      { numRuns: 40 },
+      law(40),
     );
   });
   it('kept together again paints what it painted, in the colour of the first', () => {

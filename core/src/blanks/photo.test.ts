@@ -2,6 +2,7 @@ import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import type { Point } from '../geometry';
 import { inverseHomography, photoMap, rectify, scaledBy, throughHomography } from './photo';
+import { law } from '../../test/depth';
 
 const number = (min: number, max: number) => fc.double({ min, max, noNaN: true });
 /** A pinhole camera looking at a plane: where a place of the plane, mm, is on the photo, pixels (turned, tilted, so far off). */
@@ -37,7 +38,7 @@ describe('a photo with a sheet of paper', () => {
           expect(back[0]).toBeCloseTo(look(a!)[0], 4);
         },
       ),
-      { numRuns: 200 },
+      law(200),
     );
   });
   it('corners that cross or lie in a line are refused, and told how to mend it', () => {

@@ -6,6 +6,7 @@ import { outlineOf } from './outlineFrom';
 import { ALIKE_USUAL, outlineUnder } from './outlineUnder';
 import { inverseHomography, rectify, throughHomography } from './photo';
 import { straighten, straightFrame } from './straighten';
+import { law } from '../../test/depth';
 
 type Paint = (place: Point) => readonly [number, number, number];
 /** A picture of what `paint` says, each pixel the mean of nine places. */
@@ -42,7 +43,7 @@ describe('the outline under a press', () => {
         expect(Math.abs(boxHeight(box) - 2 * b)).toBeLessThan(0.5);
         expect(Math.abs(regionArea(regionOf([ring])) / (Math.PI * a * b) - 1)).toBeLessThan(0.01);
       }),
-      { numRuns: 6 },
+      law(3, 20),
     );
   });
   it('takes what the piece encloses along with it: a screw, a shine, a word', () => {
@@ -103,7 +104,7 @@ describe('a photo seen from straight above', () => {
         const outline = outlineOf(regionOf([aslant.map((p) => throughHomography(map.value, p))]), 'plate');
         expect(outline.ok && Math.abs(outline.value.width - w) < 2 && Math.abs(outline.value.height - h) < 2).toBe(true);
       }),
-      { numRuns: 2 },
+      law(1, 6),
     );
   });
   it('ends before the horizon, and leaves clear what the photo does not show', () => {

@@ -11,6 +11,7 @@ import { outlineRegion } from './outline';
 import { outlineFromDrawing } from './outlineFrom';
 import { usableOf } from './zone';
 import { wallRegion } from './wall';
+import { law } from '../../test/depth';
 
 const { piece: plate, zones } = plateJob(textMark('x'));
 const zone: Zone = zones[0]!;
@@ -59,7 +60,7 @@ describe('a belly', () => {
           expect(snips!.count).toBeGreaterThanOrEqual((Math.PI * (r + 5)) / (Math.sqrt((diameter / 2) * along) * Math.acos(1 - limit)));
         },
       ),
-      { numRuns: 60 },
+      law(60, 250),
     );
   });
   it('narrows to both ends alike and stands lower than its wall is long', () => {
@@ -131,7 +132,7 @@ describe('what a zone leaves', () => {
           expect(inner!.maxY).toBeLessThanOrEqual(clear.maxY - zone.breathing + 0.01);
         },
       ),
-      { numRuns: 80 },
+      law(20, 250),
     );
   });
   it('on a piece of its own outline keeps off the edge by the breathing room', () => {

@@ -1,5 +1,5 @@
 import { expect, describe, it } from '@jest/globals';
-import * as nodeIcal from 'node-ical';
+import nodeIcal from 'node-ical';
 import { calendarFile as file } from '../../test/calendarFile';
 import { DEMO_START, demoWorkshop } from '../../test/sampleJobs';
 import { shippedFaces } from '../../test/faces';

@@ -12,6 +12,7 @@ import { cutOutline, layoutFilm, machineFor } from './layout';
 import { packBoxes, packingFaults } from './nest/packBoxes';
 import { svgCutFile } from './toolpath/svgCutFile';
 import { keptOf, smallness, weedingOf } from './weeding';
+import { law } from '../../test/depth';
 
 const shop = demoShop();
 const white = shop.films[0]!;
@@ -42,7 +43,7 @@ describe('packing', () => {
           for (const box of packing.boxes) expect(box.turned && items[+box.id]!.fixed).toBeFalsy();
         },
       ),
-      { numRuns: 200 },
+      law(200),
     );
   });
   it('of sixty rectangles cut into boxes, whose shortest strip is known, takes a tenth more at the mean and a quarter at the most', () => {

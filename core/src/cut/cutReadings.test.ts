@@ -7,6 +7,7 @@ import { beforeCutWords } from '../words';
 import { cutReadings } from './cutReadings';
 import { beforeCutOf } from './beforeCut';
 import { layoutFilm, type CutPart } from './layout';
+import { law } from '../../test/depth';
 
 const shop = demoShop();
 const white = shop.films.find((f) => f.id === 'white-gloss')!;
@@ -190,7 +191,7 @@ describe('a film wider than the machine', () => {
           expect(beforeCutOf(laid).before?.trim).toEqual(film > takes ? { to: takes, machine: 'Small' } : undefined);
         },
       ),
-      { numRuns: 60 },
+      law(60),
     );
   });
   it('says so, with the cover sheet, before it says how much it takes', () => {

@@ -10,6 +10,7 @@ import type { FilmLayout } from './layout';
 import { fromMachine, hpglCutFile, toMachine } from './toolpath/hpglCutFile';
 import { readHpgl } from '../artwork';
 import { strokesOf, strokesPerPart } from './toolpath/strokes';
+import { law } from '../../test/depth';
 
 const shop = demoShop();
 const faces = shippedFaces();
@@ -101,7 +102,7 @@ describe('the simulated cutter', () => {
         expect(bits.cut).toBeCloseTo(whole.cut, 4);
         expect(bits.used).toBeCloseTo(whole.used, 4);
       }),
-      { numRuns: 60 },
+      law(60),
     );
   });
   it('cuts every outline of the job, as long as the layout says', () => {

@@ -6,6 +6,7 @@ import { filmSpent } from './filmSpent';
 import { freeEnd } from './nest/sheet';
 import { nestedLength } from './nest/nestedLength';
 import type { Nested } from './nest/nester';
+import { law } from '../../test/depth';
 
 const WIDTH = 300;
 const OPTIONS = { gap: 3, holdDown: 10 };
@@ -25,7 +26,7 @@ describe('what a layout on a roll spends', () => {
         expect(spent(nested)).toBeLessThanOrEqual(takes);
         expect(spent(nested)).toBeGreaterThan(takes / 2);
       }),
-      { numRuns: 60 },
+      law(60),
     );
   });
   it('is all of it where nothing that is left is worth keeping', () => {

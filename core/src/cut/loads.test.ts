@@ -8,6 +8,7 @@ import { applyToRegion, boxOf, regionArea, scaling, type Region } from '../geome
 import type { Machine } from '../job';
 import { beforeCutWords } from '../words';
 import { beforeCutOf, freeEnd, hpglCutFile, inLoads, oneLoad, layoutFilm, svgCutFile, type CutPart, type FilmLayout } from './index';
+import { law } from '../../test/depth';
 
 const { films, machines } = demoShop();
 const film = films.find(({ kind }) => kind === 'permanent')!;
@@ -50,7 +51,7 @@ describe('a layout in loads', () => {
           expect(join).toBeCloseTo(first.taken - LAYOUT.holdDown, 6);
         }
       }),
-      { numRuns: 25 },
+      law(25),
     );
   });
   it('is as large as a carrier sheet holds where the machine takes none from a roll', () => {

@@ -38,6 +38,7 @@ import {
   type NestPart,
   type Sheet,
 } from './index';
+import { law } from '../../test/depth';
 
 const { films, machines } = demoShop();
 const [film] = films as [Film];
@@ -118,7 +119,7 @@ describe('parts on a sheet of any outline', () => {
           expect(faults(parts, sheet, fillFrugally(parts, sheet, OPTIONS, seed))).toEqual([]);
         },
       ),
-      { numRuns: 25 },
+      law(5, 60),
     );
   }, 120_000);
   it('find room for one more where others move aside, and a larger one takes the place of a smaller', () => {
@@ -172,7 +173,7 @@ describe('parts on a sheet of any outline', () => {
         const { nested } = fillSheet([{ region: lines, copies: 20 }], sheetOf(box(width, height)), OPTIONS, { rounds: 2, seed: 1 });
         expect(nested.length).toBeGreaterThanOrEqual(Math.min(20, Math.max(rows(w, h), rows(h, w))));
       }),
-      { numRuns: 25 },
+      law(25, 100),
     );
     const ring = [
       { region: difference(disc(40), disc(30)), copies: 1 },

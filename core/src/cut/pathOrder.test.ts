@@ -5,6 +5,7 @@ import { demoShop, textMark } from '../../test/sampleJobs';
 import { drawMark } from '../artwork';
 import { applyToRegion, boxOf, difference, numbersFrom, pointInRing, scaling, type Point, type Region, type Ring } from '../geometry';
 import { cutOutline, inCutOrder, insideFirst, layoutFilm, orderContours, strokesOf, travelOf, type CutPart } from './index';
+import { law } from '../../test/depth';
 
 const disc = (r: number, x: number, y: number, n = 24): Ring =>
   Array.from({ length: n }, (_, i): Point => [x + r * Math.cos((2 * Math.PI * i) / n), y + r * Math.sin((2 * Math.PI * i) / n)]);
@@ -51,7 +52,7 @@ describe('the order of outlines', () => {
         );
         expect(travelOf(rings, order)).toBeLessThanOrEqual(rows + 1e-6);
       }),
-      { numRuns: 40 },
+      law(14, 120),
     );
   });
   it('is the shortest there is where that is plain: along a line, whatever order they come in', () => {

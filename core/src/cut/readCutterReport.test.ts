@@ -2,6 +2,7 @@ import { expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import { orderCutter, reportOf, switchedOn, type CutterReport, type CutterState } from './cutter';
 import { contradicts, readCutterReport } from './readCutterReport';
+import { law } from '../../test/depth';
 
 const MACHINE = { rollFed: true, step: 0.025, origin: { x: 0, y: 0 }, knife: 60, travel: 180 };
 /** A cutter that was given a square and so much time. */
@@ -38,7 +39,7 @@ it('takes no nonsense: of any value it is given it returns a report of counts an
         if (read) expect(read.cut).toBeLessThanOrEqual(read.toCut + 1);
       },
     ),
-    { numRuns: 500 },
+    law(500),
   );
   for (const wrong of [
     null,

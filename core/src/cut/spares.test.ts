@@ -19,6 +19,7 @@ import {
   type CutPart,
   type FilmLayout,
 } from './index';
+import { law } from '../../test/depth';
 
 const { films, machines } = demoShop();
 const film = films.find(({ kind }) => kind === 'permanent')!;
@@ -60,7 +61,7 @@ describe('spares of the smallest bits', () => {
           for (const other of [...others, ...spares.slice(i + 1)]) expect(regionArea(intersection(wide, other))).toBeLessThan(0.01);
         });
       }),
-      { numRuns: 25 },
+      law(8, 80),
     );
   });
   it('are one of each kind of small bit, of marks that are wanted, and none where none is small', () => {
@@ -147,7 +148,7 @@ describe('a cut spread over sheets and offcuts', () => {
         for (const [id, n] of used)
           expect(n).toBeLessThanOrEqual(pieces.filter((one) => one.id === id).reduce((sum, { count }) => sum + count, 0));
       }),
-      { numRuns: 20 },
+      law(7, 60),
     );
   });
 });

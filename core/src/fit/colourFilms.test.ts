@@ -4,6 +4,7 @@ import { demoShop } from '../../test/sampleJobs';
 import { filmSuits } from '../facts';
 import { contrastOf } from './contrast';
 import { nearestFilms } from './colourFilms';
+import { law } from '../../test/depth';
 
 const colour = fc.integer({ min: 0, max: 0xffffff }).map((n) => `#${n.toString(16).padStart(6, '0')}`);
 const { films } = demoShop();
@@ -26,7 +27,7 @@ describe('the films of a drawing', () => {
             if (filmSuits('decal', other.kind)) expect(contrastOf(one, other.colour).difference).toBeGreaterThanOrEqual(away - 1e-9);
         }
       }),
-      { numRuns: 60 },
+      law(60),
     );
   });
   it('are not asked for with one colour, without films, and where paint is what stays', () => {

@@ -4,6 +4,7 @@ import { demoShop } from '../../test/sampleJobs';
 import { FILM_KINDS, LIMITS } from '../facts';
 import { applyToRegion, boxRegion, difference, rotation, then, translation, union, type Point, type Region } from '../geometry';
 import { inspectPlaces } from './inspectPlaces';
+import { law } from '../../test/depth';
 
 const shop = demoShop();
 const film = shop.films.find((f) => f.kind === 'permanent')!;
@@ -35,7 +36,7 @@ describe('an inspection in place', () => {
           for (const { at } of strokes) expect(Math.hypot(at[0] - 40, at[1] + 7)).toBeLessThan(31);
         }
       }),
-      { numRuns: 40 },
+      law(40),
     );
   });
   it('rings dots that are lost and counters that stay closed, and counts islands and waste', () => {

@@ -4,6 +4,7 @@ import { convexHull, pointInRing, type Point, type Ring } from '../geometry';
 import { contrastOf } from './contrast';
 import { handySizeBelow } from './handySize';
 import { largestFit } from './largestFit';
+import { law } from '../../test/depth';
 
 const square: Ring = [
   [-1, -1],
@@ -119,7 +120,7 @@ describe('largest fit, whatever the shapes', () => {
         expect(inside(scale * 1.01)).toBe(false);
         expect(largestFit(art, zone, 0, at).scale).toBeCloseTo(scale, 4);
       }),
-      { numRuns: 150 },
+      law(150),
     );
   });
 });

@@ -16,6 +16,7 @@ import {
   type Ring,
 } from '../geometry';
 import { largestFitAnywhere } from './largestFitAnywhere';
+import { law } from '../../test/depth';
 
 const polygon = (n: number, r: number, [cx, cy]: Point = [0, 0]): Ring =>
   Array.from({ length: n }, (_, i): Point => [cx + r * Math.cos((2 * Math.PI * i) / n), cy + r * Math.sin((2 * Math.PI * i) / n)]);
@@ -71,7 +72,7 @@ describe('the largest fit in a zone of any shape', () => {
         const doubled = largestFitAnywhere([hull], applyToRegion(scaling(2), zone), { starts: 80 });
         expect(doubled.scale / fit.scale).toBeGreaterThan(1.98);
       }),
-      { numRuns: 25, seed: 4 },
+      law(25, undefined, 4),
     );
   });
 

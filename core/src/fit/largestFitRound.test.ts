@@ -20,6 +20,7 @@ import type { Job, Mark } from '../job';
 import { planWorkshop } from '../plan';
 import { largestFitAnywhere } from './largestFitAnywhere';
 import { largestFitRound, widestGap } from './largestFitRound';
+import { law } from '../../test/depth';
 
 const polygon = (n: number, r: number, [cx, cy]: Point = [0, 0]): Ring =>
   Array.from({ length: n }, (_, i): Point => [cx + r * Math.cos((2 * Math.PI * i) / n), cy + r * Math.sin((2 * Math.PI * i) / n)]);
@@ -47,7 +48,7 @@ describe('a mark laid round a keep-out', () => {
           expect(regionInside(applyToRegion(then(scaling(found!.scale), translation(...found!.at)), parts), zone, 0.05)).toBe(true);
         },
       ),
-      { numRuns: 25 },
+      law(25),
     );
   });
   it('goes round none that is too large for its gap, and round several where all have room', () => {

@@ -17,6 +17,7 @@ import {
 import { largestIn } from './largestIn';
 import { outlinePoints } from './shapeMark';
 import { bestTurn, turnDrawn } from './turnMark';
+import { law } from '../../test/depth';
 
 const box = (minX: number, minY: number, maxX: number, maxY: number): Region => boxRegion({ minX, minY, maxX, maxY });
 const usableOf = (room: Region) => ({ clear: boxOf(room), inner: boxOf(room), free: room, room });
@@ -46,7 +47,7 @@ describe('largest in a zone', () => {
           expect(regionArea(difference(grown, zone))).toBeLessThan(0.01);
         },
       ),
-      { numRuns: 25 },
+      law(8, 80),
     );
   });
   it('law: turned for the best it is never smaller than upright', () => {
@@ -60,7 +61,7 @@ describe('largest in a zone', () => {
         const turned = scaleOf(turnDrawn(art, bestTurn(outlinePoints(art), art, usable)));
         expect(turned).toBeGreaterThanOrEqual(scaleOf(art) * (1 - 1e-6));
       }),
-      { numRuns: 20 },
+      law(7, 60),
     );
   });
 });

@@ -7,6 +7,7 @@ import { boxAround, boxOf, boxWidth, regionArea, regionInside } from '../geometr
 import type { Artwork, Job, Mark } from '../job';
 import { planWorkshop } from '../plan';
 import { overlapsOn } from './overlapsOn';
+import { law } from '../../test/depth';
 
 const faces = shippedFaces();
 /** Squares of 10, each given by its corner and colour. */
@@ -49,7 +50,7 @@ describe('overlaps', () => {
           expect(regionInside(found, plan.flat[0]!.region, 1e-3)).toBe(true);
         },
       ),
-      { numRuns: 30 },
+      law(12, 100),
     );
   });
   it('are none between shapes that only touch, or of different films, or where changes move the shapes', () => {

@@ -5,6 +5,7 @@ import { DEMO_START, demoWorkshop } from '../../test/sampleJobs';
 import { Memo, planWorkshop, type Plan } from '../plan';
 import { gatherList, type GatherItem, type GatherWork } from './gatherList';
 import { gatherText, gatherWords } from './gatherWords';
+import { law } from '../../test/depth';
 
 const { jobs, shop, events } = demoWorkshop();
 let plan: Plan;
@@ -33,7 +34,7 @@ describe('what jobs need', () => {
           expect(needed).toBeGreaterThan(sum.get(key)! - some.length - 1e-6);
         }
       }),
-      { numRuns: 40 },
+      law(40),
     );
   });
   it('names film, tape, paint and supplies by what is in stock, and says what is not there at all', () => {

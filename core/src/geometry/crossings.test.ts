@@ -8,6 +8,7 @@ import { faultsOfRegion } from './isValidRegion';
 import { pointInRing } from './pointInRing';
 import type { Point, Ring } from './point';
 import { ringsOf } from './point';
+import { law } from '../../test/depth';
 
 /** A star around a place, of whole thousandths of a mm. */
 const star = (x: number, y: number, r: number, points: number, clockwise: boolean): Ring => {
@@ -65,7 +66,7 @@ test('rings untangled hold just the places that the fill rule counts as inside, 
         }
       },
     ),
-    { numRuns: 400, seed: 7 },
+    law(400, undefined, 7),
   );
   // both ways were gone
   expect(crossed).toBeGreaterThan(50);
@@ -85,7 +86,7 @@ test('shapes that stand apart are joined as they are, others by what they share'
       );
       expect(Math.abs(regionArea(joined) - grown.area)).toBeLessThan(0.2);
     }),
-    { numRuns: 150, seed: 3 },
+    law(150, undefined, 3),
   );
 });
 
@@ -187,6 +188,6 @@ test('a hull holds every point, has corners of its own only, and many points giv
         for (const [x, y] of hull) expect(points.some((p) => p[0] === x && p[1] === y)).toBe(true);
       },
     ),
-    { numRuns: 200 },
+    law(60, 800),
   );
 });

@@ -13,6 +13,7 @@ import { flatten, type Path } from './path';
 import { edgeLength } from './perimeter';
 import type { Point, Region, Ring } from './point';
 import { applyToRegion, mirrorAt, rotation, scaling, then, translation } from './transform';
+import { law } from '../../test/depth';
 
 const box = (x: number, y: number, w: number, h: number): Region => boxRegion({ minX: x, minY: y, maxX: x + w, maxY: y + h });
 const coordinate = fc.integer({ min: -40, max: 40 });
@@ -31,7 +32,7 @@ describe('areas of union and intersection', () => {
         const left = regionArea(union(a, b)) + regionArea(intersection(a, b));
         expect(Math.abs(left - regionArea(a) - regionArea(b))).toBeLessThan(slack(a, b));
       }),
-      { numRuns: 200 },
+      law(80, 800),
     );
   });
   it('|A| = |A∩B| + |A\\B|, and what is left is valid', () => {
@@ -41,7 +42,7 @@ describe('areas of union and intersection', () => {
         expect(Math.abs(regionArea(a) - regionArea(intersection(a, b)) - regionArea(rest))).toBeLessThan(slack(a, b));
         expect(faultsOfRegion(rest)).toEqual([]);
       }),
-      { numRuns: 200 },
+      law(80, 800),
     );
   });
   it('is the same whichever way the plane is turned: wide things are worked on turned by a quarter', () => {
@@ -61,7 +62,7 @@ describe('areas of union and intersection', () => {
         const grown = offset(long, 0.7);
         expect(apart(turned(grown), offset(turned(long), 0.7))).toBeLessThan(slack(grown));
       }),
-      { numRuns: 60 },
+      law(20, 200),
     );
   });
   it('shared edges join without a slit', () => {
@@ -281,7 +282,7 @@ describe("the polygon library's endless loop", () => {
           expect(faultsOfRegion(regionOf([points, back], 'nonzero'))).toEqual([]);
         },
       ),
-      { numRuns: 300 },
+      law(100, 1000),
     );
   });
   it('takes an island hung where a hole should be for a part of its own', () => {

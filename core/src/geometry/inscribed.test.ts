@@ -5,6 +5,7 @@ import { difference, intersection } from './boolean';
 import { regionArea } from './area';
 import { largestInscribed } from './inscribed';
 import type { Point, Region } from './point';
+import { law } from '../../test/depth';
 
 const disc = (x: number, y: number, r: number, n = 96): Region => [
   {
@@ -21,7 +22,7 @@ describe('the largest circle within a region', () => {
         expect(Math.abs(found.radius - Math.min(w, h) / 2)).toBeLessThan(0.06);
         expect(Math.abs(largestInscribed(disc(9, -4, w / 2))!.radius - w / 2)).toBeLessThan(0.06 + w * 0.001);
       }),
-      { numRuns: 60 },
+      law(20, 200),
     );
   });
   it('counts the width of a ring, not its size, and the stoutest of several parts', () => {
@@ -46,7 +47,7 @@ describe('the largest circle within a region', () => {
         const circle = disc(at[0], at[1], radius * 0.999);
         expect(regionArea(intersection(circle, star))).toBeCloseTo(regionArea(circle), 1);
       }),
-      { numRuns: 40 },
+      law(15, 150),
     );
   });
 });

@@ -2,6 +2,7 @@ import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import type { Point } from './point';
 import { sidesCross } from './sidesCross';
+import { law } from '../../test/depth';
 
 const point = fc.tuple(fc.integer({ min: 0, max: 12 }), fc.integer({ min: 0, max: 12 })).map(([x, y]): Point => [x, y]);
 /** Whether two sides share a point, by solving for it. */
@@ -38,7 +39,7 @@ describe('sides that cross', () => {
         }
         expect(sidesCross(ring)).toBe(crossed);
       }),
-      { numRuns: 500 },
+      law(500),
     );
   });
   it('are none in a square, an L, a circle; and in what has no three corners nothing is right', () => {

@@ -8,6 +8,7 @@ import { LIMITS } from '../facts';
 import { spur } from '../../test/knownShapes';
 import { thickness as measure } from './thickness';
 import { applyToRegion, rotation } from './transform';
+import { law } from '../../test/depth';
 
 const box = (x: number, y: number, w: number, h: number): Region => boxRegion({ minX: x, minY: y, maxX: x + w, maxY: y + h });
 const circle = (r: number, x = 0): Region => [
@@ -125,7 +126,7 @@ describe('law: what is thin is found', () => {
           if (thinFor > 1 && thinFor < 1.9 && root / length < 0.65) expect(Math.abs(tips[0]!.length - thinFor)).toBeLessThan(0.35);
         },
       ),
-      { numRuns: 300 },
+      law(300),
     );
   });
   it('each of two mirrored parts has its places in itself', () => {

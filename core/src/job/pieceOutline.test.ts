@@ -3,6 +3,7 @@ import fc from 'fast-check';
 import { boxOf, difference, faultsOfRegion, regionArea, regionOf, sidesCross, type Point } from '../geometry';
 import { cornersFrom, MOST_CORNERS, pieceCorners, withCorners } from './pieceOutline';
 import type { FilmPiece } from './shop';
+import { law } from '../../test/depth';
 
 const piece: FilmPiece = { id: 'p', kind: 'offcut', width: 200, length: 120, count: 1 };
 const corner = fc
@@ -76,7 +77,7 @@ describe('an offcut that is drawn in by its corners', () => {
           expect(withCorners(piece, corners.value).ok).toBe(true);
         },
       ),
-      { numRuns: 40 },
+      law(40),
     );
     expect(
       cornersFrom([

@@ -8,6 +8,7 @@ import { filmColours } from './filmColours';
 import { applyPatch } from './patch';
 import { amountOf, asCounted, countedBy, type StockKindId } from './stockCounts';
 import { takeInstead, usesOf } from './stockUses';
+import { law } from '../../test/depth';
 
 const demo = demoWorkshop();
 const { shop, jobs } = demo;
@@ -50,7 +51,7 @@ describe('counting stock', () => {
         const white = shop.films.find(({ id }) => id === 'white-gloss')!;
         expect(white.length - (filmTaken(events).get('white-gloss') ?? 0)).toBe(should.get('white-gloss'));
       }),
-      { numRuns: 100 },
+      law(100),
     );
   });
   it('a count that is taken back never was', () => {

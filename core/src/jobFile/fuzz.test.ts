@@ -2,6 +2,7 @@ import { expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import { demoWorkshop } from '../../test/sampleJobs';
 import { readJobFile, readWorkshopFile, writeJobFile, writeWorkshopFile } from './files';
+import { law } from '../../test/depth';
 
 const demo = demoWorkshop();
 const files = [...demo.jobs.map(writeJobFile), writeWorkshopFile(demo)];
@@ -36,7 +37,7 @@ it('any file with something strange in it is taken whole or refused with the pla
         }
       },
     ),
-    { numRuns: 300, seed: 7 },
+    law(300, undefined, 7),
   );
   expect(refusedOnes).toBeGreaterThan(300);
 });
@@ -46,6 +47,6 @@ it('a file cut short anywhere is refused', () => {
     fc.property(fc.constantFrom(...files), fc.double({ min: 0, max: 0.999, noNaN: true }), (file, share) => {
       expect(readJobFile(file.slice(0, Math.floor((file.length - 2) * share)), 'f.json').ok).toBe(false);
     }),
-    { numRuns: 60, seed: 8 },
+    law(60, undefined, 8),
   );
 });

@@ -5,6 +5,7 @@ import { demoWorkshop } from '../../test/sampleJobs';
 import { compareWorkshops, isSameWorkshop } from './compareWorkshops';
 import { readWorkshopFile, writeWorkshopFile } from './files';
 import { FILE_VERSION } from './version';
+import { law } from '../../test/depth';
 
 const folder = new URL('../../test/landed/', import.meta.url);
 const landed = readdirSync(folder).filter((name) => name.endsWith('.workshop.json'));
@@ -46,7 +47,7 @@ describe('what a restore would change', () => {
         expect(there.jobsNew.length - there.jobsGone.length).toBe(others.length - some.length);
         expect(there.eventsGone).toBe(demo.events.length - events.length);
       }),
-      { numRuns: 40 },
+      law(40),
     );
   });
   it('names what is changed: a job, a roll, the room', () => {

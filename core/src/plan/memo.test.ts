@@ -6,6 +6,7 @@ import type { Faces } from '../artwork';
 import { numbersFrom } from '../geometry';
 import { keyOf, Memo } from './memo';
 import { planWorkshop } from './planWorkshop';
+import { seeds } from '../../test/depth';
 
 let faces: Faces;
 beforeAll(() => {
@@ -108,12 +109,12 @@ const plain = (plan: ReturnType<typeof planWorkshop>): string =>
   JSON.stringify(plan, (_, value: unknown) => (value instanceof Map ? [...(value as Map<unknown, unknown>)] : value));
 
 describe('the law of memory', () => {
-  it.each([1, 2, 3])('a plan that remembers is the plan that does not: workshop %i and thirty changes', (seed) => {
+  it.each(seeds(2, 12, 18))('a plan that remembers is the plan that does not: workshop %i and a change of each kind', (seed) => {
     const random = numbersFrom(seed);
     const shop = demoShop();
     let world: World = { jobs: [randomJob(random, shop, 'a'), randomJob(random, shop, 'b')], shop, events: [], now: DEMO_START };
     const memo = new Memo();
-    for (let n = 0; n <= 30; n++) {
+    for (let n = 0; n <= 31; n++) {
       const remembered = planWorkshop(world.jobs, world.shop, world.events, world.now, faces, memo);
       const fresh = planWorkshop(world.jobs, world.shop, world.events, world.now, faces);
       expect(remembered.faults).toEqual([]);

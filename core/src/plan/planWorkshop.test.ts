@@ -14,6 +14,7 @@ import { brokenWaits, stepIn } from '../schedule';
 import { stepText, stepTitle } from '../words';
 import { Memo } from './memo';
 import { planWorkshop } from './planWorkshop';
+import { law, seeds, some } from '../../test/depth';
 
 let faces: Faces;
 let demo: Workshop;
@@ -116,7 +117,7 @@ describe('the law of remedies', () => {
           }
         }
       }),
-      { numRuns: 25, seed: 20261201, endOnFailure: true },
+      { ...law(5, 100, 20261201), endOnFailure: true },
     );
     // that every kind is met is asked in soundRemedies.test.ts; here the samples are other ones
     expect(met.size).toBeGreaterThan(8);
@@ -242,7 +243,7 @@ describe('the demo workshop', () => {
     });
   });
   it('readings of a mark name it, so that nobody has to take their ids apart', () => {
-    const jobs = Array.from({ length: 40 }, (_, i) => ({ ...randomJob(numbersFrom(i + 1), demo.shop), id: `r${i}`, closed: false }));
+    const jobs = seeds(10, 120).map((seed, i) => ({ ...randomJob(numbersFrom(seed), demo.shop), id: `r${i}`, closed: false }));
     const all = plan([...demo.jobs, ...jobs]);
     for (const job of [...demo.jobs, ...jobs]) {
       for (const { id, mark } of all.jobs.get(job.id)!.readings) {
@@ -280,7 +281,7 @@ describe('the demo workshop', () => {
     const memo = new Memo();
     const startable = plan(demo.jobs, demo.events).schedule.steps.filter((s) => s.state === 'waiting');
     expect(startable.length).toBeGreaterThan(15);
-    for (const { step, start } of startable) {
+    for (const { step, start } of some(startable, 5)) {
       const now = Math.max(DEMO_START, start);
       const started: WorkEvent = { id: 's', at: now - 60_000, kind: 'started', job: step.job, step: step.id, title: stepTitle(step) };
       const { steps } = planWorkshop(demo.jobs, demo.shop, [...demo.events, started], now, faces, memo).schedule;
@@ -396,7 +397,7 @@ describe('sizes', () => {
         );
         expect(plan([sample]).jobs.get('j')!.marks[0]!.fitted.width).toBeCloseTo(width, 1);
       }),
-      { numRuns: 12 },
+      law(6, 40),
     );
   });
   it('cold rooms stop film and slow drying', () => {

@@ -4,10 +4,17 @@ import { shippedFaces } from '../../test/faces';
 import { TECHNIQUE_WORTH, TECHNIQUES, WAY_WEIGHTS } from '../facts';
 import { applyPatch, type Job } from '../job';
 import { otherwiseWords, rankWays } from './rankWays';
+import { some } from '../../test/depth';
 
 const faces = shippedFaces();
 const { shop, jobs, events } = demoWorkshop();
-const rank = (job: Job) => rankWays(job, shop, events, DEMO_START, faces);
+const ranked = new Map<Job, ReturnType<typeof rankWays>>();
+/** Each job is ranked once: the tests look at the same ways. */
+const rank = (job: Job) => {
+  const ways = ranked.get(job) ?? rankWays(job, shop, events, DEMO_START, faces);
+  ranked.set(job, ways);
+  return ways;
+};
 
 describe('which technique', () => {
   it('ranks what can be before what cannot, each with its reasons; one press makes it so', () => {
@@ -31,15 +38,18 @@ describe('which technique', () => {
     const ways = by(bowl);
     expect(ways.get('heat')?.stops.length ?? 1).toBeGreaterThan(0);
     expect(ways.get('etched')?.stops).toEqual([]);
-  }, 60_000);
+  });
   it('names a fact that would put another first only where it does', () => {
-    for (const job of jobs.filter(({ id }) => ['trophy-bowl', 'door-hours', 'boat-numbers'].includes(id))) {
+    for (const job of some(
+      jobs.filter(({ id }) => ['trophy-bowl', 'door-hours', 'boat-numbers'].includes(id)),
+      1,
+    )) {
       const { ways, otherwise } = rank(job);
       if (!otherwise) continue;
       expect(otherwise.technique).not.toBe(ways.find(({ score }) => score > 0)?.technique);
       expect(otherwiseWords(otherwise)).toMatch(/^If .*, an? .* would be best\.$/);
     }
-  }, 120_000);
+  });
   it('has a life and a way back for every technique, and shares that add up', () => {
     expect(Object.keys(TECHNIQUE_WORTH).sort()).toEqual(Object.keys(TECHNIQUES).sort());
     for (const weights of Object.values(WAY_WEIGHTS)) expect(Object.values(weights).reduce((a, b) => a + b, 0)).toBeCloseTo(1, 12);

@@ -8,6 +8,7 @@ import { numbersFrom } from '../geometry';
 import { applyPatch, kindOf, READING_KINDS, type Job, type Reading, type Shop } from '../job';
 import { Memo, planWorkshop } from './index';
 import { soundRemedies } from './soundRemedies';
+import { seeds } from '../../test/depth';
 
 let faces: Faces;
 let shop: Shop;
@@ -45,8 +46,7 @@ describe('the law of remedies', () => {
   it('over every shape, ground, technique, artwork, list, spread and change: each clears its reading, raises no stop and changes something', () => {
     const met = new Set<string>();
     const faults: string[] = [];
-    for (let seed = 1; seed <= 40; seed++)
-      faults.push(...faultsOf(randomJob(numbersFrom(seed), shop), met).map((fault) => `${seed}: ${fault}`));
+    for (const seed of seeds([16, 18, 20, 26, 34, 38], 120)) faults.push(...faultsOf(randomJob(numbersFrom(seed), shop), met).map((fault) => `${seed}: ${fault}`));
     for (const [kind, what, make, own] of knownCases(shop)) {
       const [job, there] = [make(), own?.() ?? shop];
       const reading = planOf(job, there).readings.find((r) => kindOf(r) === kind);

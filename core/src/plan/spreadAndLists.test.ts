@@ -6,6 +6,7 @@ import { simpleShape, SIMPLE_SHAPES, type Faces, type SimpleShapeId } from '../a
 import { boxOf, intersection, regionArea, regionInside, union, type Region } from '../geometry';
 import { applyPatch, type Job, type Mark, type PieceList, type Reading, type ShelfItem, type Shop, type Spread } from '../job';
 import { Memo, planWorkshop, type JobPlan, type MarkPlan } from './index';
+import { law } from '../../test/depth';
 
 let faces: Faces;
 let shop: Shop;
@@ -49,7 +50,7 @@ describe('copies of a mark', () => {
           expect(off).toBeLessThan(0.01);
         }
       }),
-      { numRuns: 12 },
+      law(5, 36),
     );
   });
   it.each([
@@ -185,7 +186,7 @@ describe('a list', () => {
         const each = only(named(names, { sizes: 'each' })).variants;
         each.forEach((v, i) => expect(v.em).toBeGreaterThanOrEqual(variants[i]!.em * 0.9999));
       }),
-      { numRuns: 8 },
+      law(3, 24),
     );
   });
   it('every row is looked at for thin and small parts: the worst is told by its name, its remedy clears it', () => {
@@ -321,7 +322,7 @@ describe('just so wide and high', () => {
         expect(Math.abs(fitted.width - width)).toBeLessThan(0.02);
         expect(Math.abs(fitted.height - height)).toBeLessThan(0.05);
       }),
-      { numRuns: 25 },
+      law(10, 80),
     );
   });
 });

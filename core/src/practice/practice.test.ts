@@ -2,6 +2,7 @@ import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import { faultsOfRegion } from '../geometry/isValidRegion';
 import { DRILLS, HANDFUL, standingOf, type Answered, type DrillId } from './drills';
+import { law } from '../../test/depth';
 
 /** Numbers by chance from a seed (Mulberry32). */
 function randomFrom(seed: number): () => number {
@@ -42,7 +43,7 @@ describe.each(Object.keys(DRILLS) as DrillId[])('the drill %s', (id) => {
         if ('region' in round.scene) expect(faultsOfRegion(round.scene.region)).toEqual([]);
         expect(drill.round(randomFrom(seed), UNITS).question).toBe(round.question);
       }),
-      { numRuns: 60 },
+      law(60),
     );
   });
   it('asks about more than one thing in a handful or two', () => {

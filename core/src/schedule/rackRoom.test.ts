@@ -5,8 +5,9 @@ import { checkSolution } from './checkSolution';
 import { endOf } from './cost';
 import type { Problem } from './problem';
 import { dryingAfter, fullUntil, overfull, rackPlaces, staysOf, type Stay } from './rackRoom';
+import { seeds } from '../../test/depth';
 
-const SEEDS = Array.from({ length: 25 }, (_, seed) => seed + 1);
+const SEEDS = seeds(8, 50);
 const workshop = (seed: number, rack: number): Problem =>
   randomSchedule({ seed, steps: 24, jobs: 6, people: 1 + (seed % 2), greatest: 0.1, rack });
 const placedOf = (problem: Problem) =>

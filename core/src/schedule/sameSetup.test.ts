@@ -6,8 +6,9 @@ import { compareCosts, costOf } from './cost';
 import { standsOf } from './leastChange';
 import type { Problem, Solution } from './problem';
 import { sameTogether, savedIn } from './sameSetup';
+import { seeds } from '../../test/depth';
 
-const SEEDS = Array.from({ length: 30 }, (_, seed) => seed + 1);
+const SEEDS = seeds(8, 60);
 const workshop = (seed: number): Problem => randomSchedule({ seed, steps: 30, jobs: 6, people: 1 + (seed % 2), greatest: 0.2, setups: 3 });
 /** The same work, where everything is got ready every time. */
 const apart = (problem: Problem): Problem => ({

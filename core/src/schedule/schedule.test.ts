@@ -10,6 +10,7 @@ import { placeSteps } from './placeSteps';
 import type { JobToPlace, Placement, Problem, StepFact } from './problem';
 import { formatMoment } from './scheduleReadings';
 import { solveSchedule } from './solve';
+import { law } from '../../test/depth';
 
 const HOURS: Hours = {
   zone: 'Europe/Dublin',
@@ -105,7 +106,7 @@ describe('working hours', () => {
         }
         expect(total(all)).toBeGreaterThanOrEqual(total(plain));
       }),
-      { numRuns: 40 },
+      law(40),
     );
   });
   it('keep to the wall clock when the clocks change', () => {
@@ -184,7 +185,7 @@ describe('placing steps', () => {
         for (const span of placed.steps.flatMap((s) => s.spans))
           expect(windows.some((w) => w.start <= span.start && span.end <= w.end)).toBe(true);
       }),
-      { numRuns: 150 },
+      law(150),
     );
   });
   it('puts a coat off to the morning when its stencil could only be pulled at night', () => {
@@ -303,7 +304,7 @@ describe('the law of solutions', () => {
         const given = problem(jobs, windows, fixed);
         expect(checkSolution(given, listSchedule(given))).toEqual([]);
       }),
-      { numRuns: 200 },
+      law(200),
     );
   });
   it('the checker sees what is wrong: hands in two places, also of what runs, a wait cut short, a step outside the hours, one left out', () => {

@@ -10,9 +10,10 @@ import { placeInOrder } from './placeInOrder';
 import { readyFor } from './readyProblem';
 import type { PlacedStep, Problem, Resource, Solution } from './problem';
 import { bestOfAll, searchSchedule } from './searchSchedule';
+import { seeds } from '../../test/depth';
 
 const MIN = 60_000;
-const SEEDS = Array.from({ length: 90 }, (_, i) => i + 1);
+const SEEDS = seeds(30, 180);
 const small = (seed: number, more: Partial<Parameters<typeof randomSchedule>[0]> = {}): Problem =>
   randomSchedule({ seed, steps: 4 + (seed % 3), jobs: 2 + (seed % 2), people: 1 + (seed % 2), cutters: seed % 4 === 1 ? 1 : 0, ...more });
 /** What counts, without how often hands turn to something else. */
@@ -48,7 +49,7 @@ describe('plans of small, heavily loaded workshops', () => {
       if (compareCosts(best, matters(problem, listSchedule(problem))) < 0) improved += 1;
     }
     // cases that the list alone does not solve are among them
-    expect(improved).toBeGreaterThan(5);
+    expect(improved).toBeGreaterThan(SEEDS.length / 20);
   });
   it('that were looked for long are hardly ever worse than the best', () => {
     const worse = SEEDS.filter((seed) => {
@@ -66,7 +67,7 @@ describe('plans of small, heavily loaded workshops', () => {
     }
   });
   it('are not later with one more pair of hands', () => {
-    for (const seed of SEEDS.slice(0, 60)) {
+    for (const seed of SEEDS.slice(0, 20)) {
       const problem = small(seed, { people: 1, cutters: 0 });
       const helper: Resource = { ...problem.resources[0]!, id: 'helper' };
       const helped: Problem = { ...problem, resources: [...problem.resources, helper] };
@@ -118,7 +119,7 @@ describe('a search', () => {
 describe('a step that is put at a moment', () => {
   it('stays there, and the rest gives way', () => {
     let stayed = 0;
-    for (const seed of SEEDS.slice(0, 40)) {
+    for (const seed of SEEDS.slice(0, 14)) {
       const problem = small(seed);
       const free = bestSchedule(problem);
       const step = stepsOf(free).find(({ state }) => state === 'waiting')!;
@@ -135,7 +136,7 @@ describe('a step that is put at a moment', () => {
       else expect(start).toBeGreaterThanOrEqual(at);
       stayed += there ? 1 : 0;
     }
-    expect(stayed).toBeGreaterThan(20);
+    expect(stayed).toBeGreaterThan(7);
   });
   it('comes before what stood there, and as soon as it can where what it waits for is later', () => {
     const [first, second] = [testStep('first', { hands: 60, job: 'a' }), testStep('second', { hands: 30, job: 'b' })];

@@ -7,6 +7,7 @@ import { checkSolution } from './checkSolution';
 import { endOf } from './cost';
 import type { Problem } from './problem';
 import { minutesAfter, shortestMost, waitCloses, waitOver } from './waitOver';
+import { seeds } from '../../test/depth';
 
 const MIN = 60_000;
 const HOUR = 60 * MIN;
@@ -58,7 +59,7 @@ describe('a wait over days with air of their own', () => {
   });
   it('is kept by every plan, with and without news', () => {
     let moved = 0;
-    for (let seed = 1; seed <= 20; seed++) {
+    for (const seed of seeds(6, 40)) {
       const usual = randomSchedule({ seed, steps: 24, jobs: 4, people: 1 + (seed % 2), greatest: 0.2 });
       const own = [0, 1, 2].map((day): Pace => ({
         ...{ from: SCHEDULE_NOW + (day * 24 - 9) * HOUR, until: SCHEDULE_NOW + (day * 24 + 15) * HOUR, slower: [1.8, 0.7, 2.5][day]! },

@@ -18,6 +18,7 @@ import { chooseTape, tapeOffers } from './chooseTape';
 import { gripWindow, tapeUses, type GripWindow, type Transfer } from './grip';
 import { tapePieces } from './tapePieces';
 import type { Tape } from '../job';
+import { law } from '../../test/depth';
 
 /** What is taped, on a ground that is as it was bought, on a coat of this job, or sealed. */
 interface Told {
@@ -227,7 +228,7 @@ describe('the maker’s own choice of tape', () => {
         if (works) expect(chosen!.tape.id).toBe(wanted.id);
         else expect(chosen?.tape.id).toBe(chooseTape(tapes, window, told.finish)?.tape.id);
       }),
-      { numRuns: 300 },
+      law(300),
     );
   });
 });

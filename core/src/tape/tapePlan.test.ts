@@ -5,6 +5,7 @@ import { FINISH_GRIP, GRIP_LIMITS, TAPE_KINDS, TAPE_WEAR, type FilmFinish, type 
 import { gripWindow } from './grip';
 import { tapePlan } from './tapePlan';
 import type { Lift } from './tapeTask';
+import { law } from '../../test/depth';
 
 const { tapes } = demoShop();
 
@@ -79,7 +80,7 @@ describe('tape for many marks', () => {
       fc.property(lifts(14, 6), (all) => {
         expect(faultsOf(all, tapePlan(all, tapes, { rounds: 20, seed: 1 }))).toEqual([]);
       }),
-      { numRuns: 60 },
+      law(30, 200),
     );
   });
   it('takes no more than tape for each mark by itself, and no less than the largest needs', () => {
@@ -91,7 +92,7 @@ describe('tape for many marks', () => {
         const largest = Math.max(...all.map((lift) => cost(tapePlan([{ ...lift, times: 1 }], tapes))));
         expect(cost(plan)).toBeGreaterThanOrEqual(largest - 1e-6);
       }),
-      { numRuns: 40 },
+      law(15, 120),
     );
   });
   it('looked for, it is within 3 % of the best on small cases', () => {
@@ -102,7 +103,7 @@ describe('tape for many marks', () => {
         best += cost(tapePlan(all, tapes));
         found += cost(tapePlan(all, tapes, { rounds: 200, seed: 3, exact: 0 }));
       }),
-      { numRuns: 80, seed: 5 },
+      law(80, undefined, 5),
     );
     expect(found).toBeGreaterThanOrEqual(best - 1e-6);
     expect(found).toBeLessThanOrEqual(best * 1.03);

@@ -9,6 +9,7 @@ import type { WorkEvent } from '../job';
 import { Memo, planWorkshop } from '../plan';
 import { stepText, stepTitle, stepWords } from './stepWords';
 import { careWords, PULL_WORDS, waitWords } from './waitWords';
+import { seeds } from '../../test/depth';
 
 const steps: WorkStep[] = [];
 beforeAll(() => {
@@ -28,7 +29,7 @@ beforeAll(() => {
     ],
   };
   const scraped = { ...first!, id: 'scraped', piece: { ...first!.piece, state: ['printed' as const, 'greasy' as const] } };
-  const some = Array.from({ length: 60 }, (_, i) => ({ ...randomJob(numbersFrom(i + 1), shop), id: `r${i}`, closed: false }));
+  const some = seeds([2, 9, 11, 16, 19, 21, 22, 23, 25, 26, 31, 34], 180).map((seed, i) => ({ ...randomJob(numbersFrom(seed), shop), id: `r${i}`, closed: false }));
   const plan = planWorkshop([...jobs, made, scraped, ...some], shop, [], DEMO_START, faces, memo, { effort: 'quick' });
   for (const { recipe } of plan.jobs.values()) steps.push(...recipe.steps);
   // of some jobs everything is done, and then something of each film is lost

@@ -1,11 +1,9 @@
-import { afterEach, expect, it } from '@jest/globals';
-import { cleanup, render, screen } from '@testing-library/react';
+import { expect, it } from '@jest/globals';
+import { render, screen } from '@testing-library/react';
 import { logOf } from '@kolleta/core/logbook';
 import type { Shop, WorkEvent } from '@kolleta/core/job';
 import { WorkshopContext } from '../storage/useWorkshop';
 import { LogList } from './LogList';
-
-afterEach(cleanup);
 
 const shop = { lengths: 'mm', hours: { zone: 'UTC', week: [] } } as unknown as Shop;
 const count = (stock: 'film' | 'paint' | 'supply', was: number, is: number): WorkEvent => ({

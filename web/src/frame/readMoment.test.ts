@@ -1,6 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import { readMoment, sayMoment } from './readMoment';
+import { law } from '../../../core/test/depth';
 
 /** Tuesday 1 December 2026, 09:40 in Dublin. */
 const NOW = Date.parse('2026-12-01T09:40:00Z');
@@ -40,7 +41,7 @@ describe('a moment as it is spoken', () => {
         expect(again.ok && Math.abs(again.value! - at) % 3_600_000).toBe(0);
         expect(again.ok && Math.abs(again.value! - at)).toBeLessThanOrEqual(3_600_000);
       }),
-      { numRuns: 200 },
+      law(200),
     );
   });
 });

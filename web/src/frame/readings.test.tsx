@@ -1,11 +1,9 @@
-import { afterEach, expect, it, jest } from '@jest/globals';
-import { cleanup, render, screen } from '@testing-library/react';
+import { expect, it, jest } from '@jest/globals';
+import { render, screen } from '@testing-library/react';
 import type { Reading, Verdict } from '@kolleta/core/job';
 import type { JobPlan } from '@kolleta/core/plan';
 import { SettlingContext } from '../workers/settled';
 import { Readings } from './station';
-
-afterEach(cleanup);
 
 const reading = (id: string, verdict: Verdict): Reading =>
   ({

@@ -1,4 +1,4 @@
-import { afterEach, beforeAll, describe, expect, it, jest } from '@jest/globals';
+import { beforeAll, describe, expect, it, jest } from '@jest/globals';
 import { cleanup, fireEvent, render, screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
@@ -46,7 +46,6 @@ beforeAll(() => {
   demo = demoWorkshop();
   plan = planWorkshop(demo.jobs, demo.shop, demo.events, DEMO_START, shippedFaces());
 });
-afterEach(cleanup);
 
 /** Shows a station of a demo job; edits are gathered and applied to the job. */
 function show(station: StationId, id: string, markAt = 0, planned = plan) {

@@ -1,4 +1,4 @@
-import { afterEach, beforeEach, describe, expect, it, jest } from '@jest/globals';
+import { beforeEach, describe, expect, it, jest } from '@jest/globals';
 import { act, cleanup, fireEvent, render, renderHook, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import type { ReactNode } from 'react';
@@ -38,7 +38,6 @@ beforeEach(async () => {
   await db.shop.put({ id: 'shop', shop });
   await db.jobs.put(job);
 });
-afterEach(cleanup);
 
 const placed = (id: string, more: Partial<PlacedStep> = {}, after: PlacedStep['step']['after'] = []): PlacedStep => ({
   step: testStep(`j/${id}`, { kind: 'weed', hands: 10, after }),

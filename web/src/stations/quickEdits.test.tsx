@@ -1,4 +1,4 @@
-import { afterEach, beforeAll, describe, expect, it } from '@jest/globals';
+import { beforeAll, describe, expect, it } from '@jest/globals';
 import { act, cleanup, fireEvent, render } from '@testing-library/react';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { useState } from 'react';
@@ -8,6 +8,7 @@ import { applyPatch, type Job, type StationId } from '@kolleta/core/job';
 import type { Workshop } from '@kolleta/core/jobFile';
 import { planWorkshop, type Plan } from '@kolleta/core/plan';
 import { shippedFaces } from '../../../core/test/faces';
+import { cases } from '../../../core/test/depth';
 import { DEMO_START, demoWorkshop } from '../../../core/test/sampleJobs';
 import type { JobChange } from '../storage/editJob';
 import { WorkshopContext } from '../storage/useWorkshop';
@@ -27,7 +28,6 @@ beforeAll(() => {
   demo = demoWorkshop();
   plan = planWorkshop(demo.jobs, demo.shop, demo.events, DEMO_START, shippedFaces(), undefined, { effort: 'quick' });
 });
-afterEach(cleanup);
 
 /** A station over storage that answers when it is let: the screen shows the old job until then. */
 function lateStation(View: View, station: StationId, begin: Job) {
@@ -149,7 +149,7 @@ const VIEWS: [StationId, View, string][] = [
   ['paint', StepsStation, 'honour-board'],
 ];
 /** Pairs tried of each station. */
-const PAIRS = 10;
+const PAIRS = cases(3, 40);
 
 /** Whether two leaves are the same; measures that were scaled back and forth are so within a millionth. */
 const same = (a: string | undefined, b: string | undefined): boolean =>

@@ -1,6 +1,6 @@
 import { plateJob, textMark } from '../../../core/test/sampleJobs';
 import { surfaceOf } from '@kolleta/core/blanks';
-import { afterEach, describe, expect, it } from '@jest/globals';
+import { describe, expect, it } from '@jest/globals';
 import { cleanup, render, screen } from '@testing-library/react';
 import { MemoryRouter } from 'react-router';
 import { gripWindow, tapeUses } from '@kolleta/core/tape';
@@ -11,8 +11,6 @@ import { Rack } from '../pages/bench/Rack';
 import { attentionAt, isPeeled, stationsOf } from '../frame/stationList';
 import { bestFilm, newJob, pieceOf } from '../pages/newJob';
 import { BLANKS } from '@kolleta/core/facts';
-
-afterEach(cleanup);
 
 const job = (more: Partial<Job> = {}): Job =>
   ({

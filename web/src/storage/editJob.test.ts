@@ -4,6 +4,7 @@ import { setAt, type Job, type Shop } from '@kolleta/core/job';
 import { WorkshopDatabase } from './db';
 import { editJob, redoJob, removeJob, restoreJob, undoJob } from './editJob';
 import { savesOf } from './write';
+import { law } from '../../../core/test/depth';
 
 const job = {
   id: 'j',
@@ -40,7 +41,7 @@ describe('edits, undo and redo', () => {
           expect(await kept()).toEqual(end);
         },
       ),
-      { numRuns: 25 },
+      law(25),
     );
   });
   it('quick repeats under one label are one step of undo, and none is lost', async () => {

@@ -73,7 +73,7 @@ it('comes back where a step that was put somewhere is taken back, and is nothing
   jest.useFakeTimers();
   try {
     keepStanding(put, plan(40, 50));
-    jest.runAllTimers();
+    jest.advanceTimersByTime(60_000);
   } finally {
     jest.useRealTimers();
   }

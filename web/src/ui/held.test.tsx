@@ -1,12 +1,11 @@
-import { afterEach, describe, expect, it } from '@jest/globals';
+import { describe, expect, it } from '@jest/globals';
 import { act, cleanup, fireEvent, render, screen } from '@testing-library/react';
 import fc from 'fast-check';
 import { useState } from 'react';
 import { HeldInput } from './HeldInput';
 import { SavedSoFar } from './held';
 import { Choice, TextWord } from './tokens';
-
-afterEach(cleanup);
+import { law } from '../../../core/test/depth';
 
 /** A field over storage that answers late, and a screen that sees what is saved later still. */
 function late(draw: (value: string, save: (text: string) => Promise<number>) => React.ReactNode, begin = '') {
@@ -71,7 +70,7 @@ describe('a field that is typed in', () => {
         await storage.see(Infinity);
         expect([field.value, field.selectionStart, storage.saved.at(-1)]).toEqual([text, caret, text]);
       }),
-      { numRuns: 60 },
+      law(60),
     );
   });
   it('shows what is saved again once the screen has seen its save: a change from elsewhere is not hidden', async () => {

@@ -1,9 +1,7 @@
-import { afterEach, describe, expect, it, jest } from '@jest/globals';
-import { cleanup, render, screen } from '@testing-library/react';
+import { describe, expect, it, jest } from '@jest/globals';
+import { render, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { CountWord, LengthWord, TextWord } from './tokens';
-
-afterEach(cleanup);
 
 describe('words in a sentence', () => {
   it('a length is read in either unit when it is left or on Enter', async () => {

@@ -1,4 +1,4 @@
-import { afterEach, describe, expect, it, jest } from '@jest/globals';
+import { describe, expect, it, jest } from '@jest/globals';
 import { cleanup, fireEvent, render, screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { MemoryRouter } from 'react-router';
@@ -9,8 +9,6 @@ import { Strip } from './Strip';
 import { Toasts, useTell } from './toasts';
 import { Choice, Switch, Typed } from './tokens';
 import { VerdictMark } from './Verdict';
-
-afterEach(cleanup);
 
 const reading = (more: Partial<Reading> = {}): Reading => ({
   id: 'thin:m',

@@ -20,6 +20,7 @@ import { flatten, regionOf, IDENTITY, type Path } from '../../geometry';
 import { simpleShape } from '../simpleShape';
 import { applyEdits } from './applyEdits';
 import { scatterPlaces } from './scatter';
+import { law } from '../../../test/depth';
 
 const box = (minX: number, minY: number, maxX: number, maxY: number): Region => boxRegion({ minX, minY, maxX, maxY });
 const regionOfPath = (path: Path, fill: 'nonzero' | 'evenodd'): Region => regionOf(flatten(path, IDENTITY, 0.005), fill);
@@ -70,7 +71,7 @@ describe('what is wanted of a mark', () => {
         // at 1 it would just hold the mark's box
         expect(by).toBeCloseTo(Math.min(boxWidth(box0) / 40, boxHeight(box0) / 20), 4);
       }),
-      { numRuns: 30 },
+      law(30),
     );
   });
   it('a drawing is cut by another one, and moved in it', () => {
@@ -100,7 +101,7 @@ describe('what is wanted of a mark', () => {
           expect(level ? boxWidth(boxOf(found)) : boxHeight(boxOf(found))).toBeCloseTo((level ? 40 : 20) + copies * (long + gap), 1);
         },
       ),
-      { numRuns: 60 },
+      law(60),
     );
     const inFilm = change({ kind: 'beside', ...star, side: 'left', share: 0.5, gap: 2, film: 'red' });
     expect(inFilm.map((layer) => layer.film).toSorted()).toEqual(['red', 'white']);
@@ -150,7 +151,7 @@ describe('what is wanted of a mark', () => {
         expect(gone).toBeGreaterThan(holes * width * 0.99);
         expect(gone).toBeLessThanOrEqual(2 * holes * width * 10 + 0.01);
       }),
-      { numRuns: 30 },
+      law(30),
     );
   });
   it('a frame keeps its distance and its width', () => {
@@ -192,7 +193,7 @@ describe('what is wanted of a mark', () => {
         );
         expect(before).toEqual(letter());
       }),
-      { numRuns: 40 },
+      law(40),
     );
   });
 });
@@ -213,7 +214,7 @@ describe('a scatter', () => {
         }
         expect(scatterPlaces(scatter({ count, seed, over }), 30)).toEqual(places);
       }),
-      { numRuns: 60 },
+      law(60),
     );
     expect(scatterPlaces(scatter(), 30)).not.toEqual(scatterPlaces(scatter({ seed: 4 }), 30));
   });

@@ -3,6 +3,7 @@ import fc from 'fast-check';
 import { importSvg } from './importSvg';
 import { pathFromData } from './shapes';
 import { readTransform } from './svgTransform';
+import { law } from '../../../test/depth';
 
 const SEED = 20261123;
 const BASE =
@@ -69,7 +70,7 @@ describe('SVG that somebody broke', () => {
           expect(result.problem.wayOut.length).toBeGreaterThan(10);
         }
       }),
-      { numRuns: 300, seed: SEED },
+      law(300, undefined, SEED),
     );
     // the mutations are gentle enough that some files are still drawings
     expect(taken).toBeGreaterThan(20);
@@ -83,7 +84,7 @@ describe('SVG that somebody broke', () => {
         const path = pathFromData(d);
         if (path) expect(path.flat(2).every((v) => typeof v === 'string' || Number.isFinite(v))).toBe(true);
       }),
-      { numRuns: 300, seed: SEED },
+      law(300, undefined, SEED),
     );
   });
 });

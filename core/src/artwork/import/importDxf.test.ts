@@ -3,6 +3,7 @@ import fc from 'fast-check';
 import { boxOf, flatten, regionArea, regionOf, type Region } from '../../geometry';
 import type { DrawnPart } from '../../job';
 import { importDxf } from './importDxf';
+import { law } from '../../../test/depth';
 
 /** Pairs of code and value as a DXF writes them. */
 const pairs = (...values: (string | number)[]) => values.join('\n');
@@ -108,7 +109,7 @@ describe('a DXF drawing', () => {
           expect(area(dxf(lines))).toBeCloseTo(1625, 1);
         },
       ),
-      { numRuns: 30 },
+      law(30),
     );
   });
   it('what lies within is a hole, and colours part', () => {
@@ -308,7 +309,7 @@ describe('a DXF drawing', () => {
           else expect(result.problem.wayOut).not.toBe('');
         },
       ),
-      { numRuns: 150, seed: 9 },
+      law(150, undefined, 9),
     );
   });
 });

@@ -5,6 +5,7 @@ import type { DrawnPart } from '../../job';
 import { importDxf } from './importDxf';
 import { importSvg } from './importSvg';
 import { lighten, segmentsIn } from './lighten';
+import { law } from '../../../test/depth';
 
 const part = (path: Path): DrawnPart => ({ id: 'p', colour: '#000000', path, fill: 'nonzero' });
 /** A wavy ring of many straight edges. */
@@ -33,7 +34,7 @@ describe('drawings of very many edges', () => {
         expect(changed).toBeLessThan(700 * 0.015);
         expect(segmentsIn(light.value)).toBeLessThan(points / 2);
       }),
-      { numRuns: 12 },
+      law(5, 36),
     );
   });
   it('are left as they are where they are few, or where their edges are curves', () => {

@@ -20,6 +20,7 @@ import {
 } from '../../geometry';
 import { arcBetween } from './arc';
 import { importSvg } from './importSvg';
+import { law } from '../../../test/depth';
 
 const svg = (inner: string, attributes = 'viewBox="0 0 100 100"') => `<svg xmlns="http://www.w3.org/2000/svg" ${attributes}>${inner}</svg>`;
 function take(inner: string, attributes?: string) {
@@ -96,7 +97,7 @@ describe('strokes become outlines', () => {
           if (far > 0) expect(regionArea(region)).toBeGreaterThan(far * 0.95);
         },
       ),
-      { numRuns: 200 },
+      law(40, 600),
     );
   });
   it('scales and skews with its group', () => {
@@ -127,7 +128,7 @@ describe('arcs', () => {
           expect(regionArea(regionOf([[...lines, [50, 50]]]))).toBeCloseTo((over / 360) * Math.PI * 1600, 0);
         },
       ),
-      { numRuns: 60 },
+      law(20, 300),
     );
   });
 });

@@ -5,6 +5,7 @@ import type { DrawnPart } from '../../job';
 import type { Picture } from './palette';
 import { guessTrace } from './guessTrace';
 import { TRACE_USUAL, tracePicture, type TraceOptions } from './tracePicture';
+import { law } from '../../../test/depth';
 
 type Shade = (x: number, y: number) => readonly [number, number, number, number?];
 /** A picture of a function, each pixel the mean of sixteen places in it. */
@@ -48,7 +49,7 @@ describe('a traced picture', () => {
         expect(Math.abs((box.minX + box.maxX) / 2 - cx)).toBeLessThan(0.5);
         expect(part!.path.length).toBeLessThan(24);
       }),
-      { numRuns: 12 },
+      law(5, 40),
     );
   });
   it('a square keeps its corners when they are wanted sharp, and loses them when not', () => {
@@ -124,7 +125,7 @@ describe('a traced picture', () => {
           }
         },
       ),
-      { numRuns: 30 },
+      law(10, 100),
     );
   });
   it('which side is the mark is guessed: dark on light, light on dark, either on nothing', () => {

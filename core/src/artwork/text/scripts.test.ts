@@ -9,6 +9,7 @@ import { layoutLine } from './layoutLine';
 import { layoutText } from './layoutText';
 import { joiningScripts, scriptOf } from './scripts';
 import { unpackFont } from './unpackFont';
+import { law } from '../../../test/depth';
 
 let faces: Faces;
 beforeAll(() => {
@@ -241,7 +242,7 @@ describe('joined', () => {
           if (!touch(a.path, b.path)) expect(apart).toContain(`${a.text}${b.text}`);
         }
       }),
-      { numRuns: 40 },
+      law(40),
     );
   });
 });

@@ -8,6 +8,7 @@ import { columnsIn, fillIn } from './fillIn';
 import { layoutText } from './layoutText';
 import { LIST_MOST_ROWS, partList, partWord, readList } from './readList';
 import { writeList } from './writeList';
+import { law } from '../../../test/depth';
 
 let faces: Faces;
 beforeAll(() => {
@@ -65,7 +66,7 @@ describe('an arc', () => {
         const [middle, ends] = [(feet[2]! + feet[3]!) / 2, (feet[0]! + feet[5]!) / 2];
         expect(hangs ? ends - middle : middle - ends).toBeGreaterThan(0);
       }),
-      { numRuns: 30 },
+      law(30),
     );
   });
   it('the width along the arc over its radius is the angle', () => {
@@ -206,7 +207,7 @@ describe('lists', () => {
         const parted = partList(whole, 'words', () => `w${n++}`);
         expect(parted.rows.map((row) => row.cells[0])).toEqual(names.flatMap((name) => name.split(' ')));
       }),
-      { numRuns: 50 },
+      law(50),
     );
   });
   it('a word is parted by letters or by bars', () => {

@@ -12,6 +12,7 @@ import { Separation } from './separate';
 import { freeEnd, type Sheet } from './sheet';
 import { skyline } from './skyline';
 import { quartersOf, TURNS, turnBy } from './turns';
+import { law } from '../../../test/depth';
 
 const OPTIONS = { gap: 3, holdDown: 10 };
 const sheet = freeEnd(demoShop().films[0]!, 300);
@@ -75,7 +76,7 @@ describe('a layout by hand', () => {
           nesting = found.nesting;
         }
       }),
-      { numRuns: 40 },
+      law(12, 120),
     );
   });
   it('puts a part just where it was asked where nothing is in the way, and beside others where it is a little too near', () => {
@@ -122,7 +123,7 @@ describe('a layout by hand', () => {
           nesting = found.nesting;
         }
       }),
-      { numRuns: 40 },
+      law(12, 120),
     );
     expect([...refused].toSorted()).toEqual(['offFilm']);
     const bars = [{ region: box(150, 50), copies: 2 }];

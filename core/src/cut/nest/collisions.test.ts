@@ -5,6 +5,7 @@ import { edgesCross, overlap } from './collide';
 import { Collisions } from './collisions';
 import { nestBody } from './nestShape';
 import { QUARTERS } from './turns';
+import { law } from '../../../test/depth';
 
 const star = (points: number, long: number, short: number): Region => [
   {
@@ -69,7 +70,7 @@ describe('outlines that cross', () => {
           }
         expect(edgesCross(a, b, dx, dy)).toBe(cross);
       }),
-      { numRuns: 150 },
+      law(50, 600),
     );
   });
 });
@@ -94,7 +95,7 @@ describe('collisions of shapes', () => {
             expect(overlap(shapes[0], shapes[1], dx + less * Math.cos(angle), dy + less * Math.sin(angle))).toBe(true);
           }
       }),
-      { numRuns: 400 },
+      law(100, 1600),
     );
   });
   it('are found where only a tip reaches over a side, wherever on its box that side lies', () => {
@@ -126,7 +127,7 @@ describe('collisions of shapes', () => {
           expect([overlap(a!, b!, dx, dy), overlap(b!, a!, -dx, -dy)]).toEqual([true, true]);
         },
       ),
-      { numRuns: 3000 },
+      law(800, 9000),
     );
   });
   it('show a near way out, which is one', () => {
@@ -150,7 +151,7 @@ describe('collisions of shapes', () => {
         // a thin one may lie across it still, which the outlines then say
         expect(!overlap(...shapes, x, y) || collisions.missed(one, other, x, y)).toBe(true);
       }),
-      { numRuns: 200 },
+      law(120, 800),
     );
     expect(out).toBeGreaterThan(100);
   });

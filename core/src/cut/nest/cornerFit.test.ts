@@ -10,6 +10,7 @@ import type { NestPart, NestOptions } from './nester';
 import { NestingSearch } from './nestingSearch';
 import { freeEnd } from './sheet';
 import { skyline } from './skyline';
+import { law } from '../../../test/depth';
 
 const [film] = demoShop().films as [ReturnType<typeof demoShop>['films'][number]];
 
@@ -65,7 +66,7 @@ describe('corner into corner', () => {
           for (const { part, place } of nested) if (parts[part]!.fixed) expect(place.slice(0, 4)).toEqual([1, 0, 0, 1]);
         },
       ),
-      { numRuns: 40 },
+      law(10, 120),
     );
   });
   it('takes plates of few sides in one piece only', () => {
@@ -96,7 +97,7 @@ describe('a search from corners', () => {
         expect(nestedLength(found, parts)).toBeLessThanOrEqual(nestedLength(start, parts) + 0.01);
         for (const one of [found, gathered]) expect(checkNesting(one, parts, [sheet], options)).toEqual([]);
       }),
-      { numRuns: 15 },
+      law(5, 45),
     );
   });
   it('needs no more than the rectangle that its parts were cut from, and hardly half of what their boxes need', () => {

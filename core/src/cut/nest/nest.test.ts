@@ -13,6 +13,7 @@ import { separate } from './separateNester';
 import { skyline } from './skyline';
 import { Tightening } from './tightening';
 import { QUARTERS } from './turns';
+import { law } from '../../../test/depth';
 
 const [film] = demoShop().films as [ReturnType<typeof demoShop>['films'][number]];
 const OPTIONS = { gap: 3, holdDown: 10 };
@@ -54,7 +55,7 @@ describe.each(NESTERS)('nesting by %s', (_name, nest) => {
         const sheets = [freeEnd(film, width)];
         expect(checkNesting(nest(parts, sheets, OPTIONS, BUDGET), parts, sheets, OPTIONS)).toEqual([]);
       }),
-      { numRuns: 60 },
+      law(20, 200),
     );
   });
   it('gives the same layout for the same seed, and none without a sheet', () => {
@@ -121,7 +122,7 @@ describe('the outline that is moved about', () => {
           expect(regionInside(offset(region, gap / 2 - 0.02), one, 0.05)).toBe(true);
         expect(grown.reduce((sum, { outer }) => sum + outer.length, 0)).toBeLessThan(160);
       }),
-      { numRuns: 60 },
+      law(60, 200),
     );
   });
 });

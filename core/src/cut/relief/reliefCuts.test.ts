@@ -6,6 +6,7 @@ import { drawMark } from '../../artwork';
 import { applyToRegion, boxOf, boxRegion, ringsOf, scaling, translation, type Point, type Region } from '../../geometry';
 import { readHpgl } from '../../artwork';
 import { dxfCutFile, hpglCutFile, layoutFilm, reliefCuts, svgCutFile, withRelief, type CutPart } from '../index';
+import { law } from '../../../test/depth';
 
 /** Distance between two straight pieces, mm. */
 function between(a: Point, b: Point, c: Point, d: Point): number {
@@ -65,7 +66,7 @@ describe('relief cuts', () => {
           });
         },
       ),
-      { numRuns: 25 },
+      law(8, 60),
     );
   }, 120_000);
   it('are straight where there is room, bend where they must, and leave bridges where nothing leads through', () => {

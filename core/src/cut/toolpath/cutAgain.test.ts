@@ -17,6 +17,7 @@ import {
 } from '../../geometry';
 import type { Result } from '../../units';
 import { dxfCutFile, hpglCutFile, layoutFilm, svgCutFile, type CutPart, type FilmLayout } from '../index';
+import { law } from '../../../test/depth';
 
 const { films, machines } = demoShop();
 const film = films.find(({ kind }) => kind === 'permanent')!;
@@ -61,7 +62,7 @@ describe('a cut file that is taken in again', () => {
         expect(differ(takenIn(importSvg(svgCutFile(layout, 'a'), 'a.svg', ids())), wanted)).toBeLessThan(edge);
         expect(differ(takenIn(importDxf(dxfCutFile(layout), 'a.dxf', ids())), wanted)).toBeLessThan(edge);
       }),
-      { numRuns: 6 },
+      law(3, 20),
     );
   });
   it('says what it left out, and why it takes nothing from what is broken', () => {

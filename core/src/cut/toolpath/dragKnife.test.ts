@@ -2,6 +2,7 @@ import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import type { Point } from '../../geometry';
 import { axisWay } from './dragKnife';
+import { law } from '../../../test/depth';
 
 /** Where the tip of a drag knife goes: it is pulled behind its axis like a wheel of a trailer. */
 function tipWay(axis: readonly Point[], offset: number, heading: number): Point[] {
@@ -53,7 +54,7 @@ describe('the way of a drag knife', () => {
           }
         },
       ),
-      { numRuns: 30 },
+      law(30),
     );
   });
   it('strays little on a circle of short edges, which it turns on the way', () => {

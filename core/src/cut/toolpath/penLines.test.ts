@@ -18,6 +18,7 @@ import {
 } from '../../geometry';
 import { Memo, planWorkshop } from '../../plan';
 import { moveLines, outlineLines, strokeLines, writtenLength } from './penLines';
+import { law } from '../../../test/depth';
 
 /** Bars of one thickness along lines, as a face of single strokes has them. */
 const bars = (lines: readonly (readonly Point[])[], thick: number): Region =>
@@ -123,7 +124,7 @@ describe('letters in single strokes', () => {
               }
         },
       ),
-      { numRuns: 80 },
+      law(30, 240),
     );
   });
   it('outlines go all round, closed, and both move along with their part', () => {

@@ -1,5 +1,5 @@
-import { afterEach, describe, expect, it, jest } from '@jest/globals';
-import { cleanup, fireEvent, screen, within } from '@testing-library/react';
+import { describe, expect, it } from '@jest/globals';
+import { fireEvent, screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { SIMPLE_SHAPES } from '@kolleta/core/artwork';
 import type { Change, Job } from '@kolleta/core/job';
@@ -7,8 +7,6 @@ import { liveStation } from '../../../test/liveStation';
 import { DrawStation } from './DrawStation';
 
 // every word is planned again
-jest.setTimeout(60_000);
-afterEach(cleanup);
 
 const plain = (job: Job): Job => ({ ...job, marks: job.marks.slice(0, 1).map((mark) => ({ ...mark, edits: [] })) });
 const draw = (id: string, begin: (job: Job) => Job = plain) => liveStation(DrawStation, 'draw', id, begin);

@@ -1,5 +1,5 @@
-import { afterEach, describe, expect, it } from '@jest/globals';
-import { cleanup, render, screen } from '@testing-library/react';
+import { describe, expect, it } from '@jest/globals';
+import { render, screen } from '@testing-library/react';
 import { diameterAt } from '@kolleta/core/blanks';
 import type { Photo } from '@kolleta/core/job';
 import { planWorkshop } from '@kolleta/core/plan';
@@ -7,7 +7,6 @@ import { shippedFaces } from '../../../../core/test/faces';
 import { DEMO_START, demoWorkshop } from '../../../../core/test/sampleJobs';
 import { OnPhoto } from './OnPhoto';
 
-afterEach(cleanup);
 const demo = demoWorkshop();
 const plan = planWorkshop(demo.jobs, demo.shop, [], DEMO_START, shippedFaces(), undefined, { effort: 'quick' });
 

@@ -1,3 +1,10 @@
+// A browser's globals in Node: jsdom's document, and a database that is kept in memory.
+import globalJsdom from 'global-jsdom';
+import 'fake-indexeddb/auto';
+
+globalJsdom();
+globalThis.IS_REACT_ACT_ENVIRONMENT = true;
+
 // jsdom lays nothing out: every element is 800 by 400 here, so that drawings to scale have a scale
 globalThis.ResizeObserver = class {
   observe() {}
