@@ -1,55 +1,58 @@
-import { atOwn, expect, kept, openBench, openStation, test, textOf, type } from './workshop';
+import { atOwn, expect, kept, onlyJobs, openBench, openStation, test, textOf, type } from './workshop';
 
-test('a full storage is told at once, the change goes into a file, and is kept when there is room again', async ({ page }) => {
-  await page.addInitScript(() => {
-    const put = IDBObjectStore.prototype.put;
-    IDBObjectStore.prototype.put = function (this: IDBObjectStore, ...args: Parameters<typeof put>) {
-      if ((window as { full?: boolean }).full) throw new DOMException('The quota has been exceeded.', 'QuotaExceededError');
-      return put.apply(this, args);
-    };
+test('a full storage and a second tab lose nothing', async ({ page, context }) => {
+  await onlyJobs(page, ['honour-board']);
+  await test.step('a full storage is told at once, the change goes into a file, and is kept when there is room again', async () => {
+    await page.addInitScript(() => {
+      const put = IDBObjectStore.prototype.put;
+      IDBObjectStore.prototype.put = function (this: IDBObjectStore, ...args: Parameters<typeof put>) {
+        if ((window as { full?: boolean }).full) throw new DOMException('The quota has been exceeded.', 'QuotaExceededError');
+        return put.apply(this, args);
+      };
+    });
+    await openStation(page, 'honour-board', 'measure');
+    await kept(page);
+    await page.evaluate(() => ((window as { full?: boolean }).full = true));
+    await type(page, 'Client', 'The club house committee');
+    const band = page.getByRole('alert', { name: 'Not saved' });
+    await expect(band).toContainText('no room left');
+    await expect(band).toContainText('“Name the client”');
+    const download = page.waitForEvent('download');
+    await band.getByRole('button', { name: 'Save everything as a file' }).click();
+    const text = await textOf(await download);
+    expect(text).toContain('The club house committee');
+    await expect(page.locator('[data-kept]')).toHaveText('not saved');
+    await page.evaluate(() => ((window as { full?: boolean }).full = false));
+    await band.getByRole('button', { name: 'Try again' }).click();
+    await expect(band).toHaveCount(0);
+    await expect(page.getByLabel('Client')).toHaveValue(/^The club house committee/);
+    await kept(page);
+    await page.reload();
+    await expect(page.getByLabel('Client')).toHaveValue(/^The club house committee/);
   });
-  await openStation(page, 'honour-board', 'measure');
-  await kept(page);
-  await page.evaluate(() => ((window as { full?: boolean }).full = true));
-  await type(page, 'Client', 'The club house committee');
-  const band = page.getByRole('alert', { name: 'Not saved' });
-  await expect(band).toContainText('no room left');
-  await expect(band).toContainText('“Name the client”');
-  const download = page.waitForEvent('download');
-  await band.getByRole('button', { name: 'Save everything as a file' }).click();
-  const text = await textOf(await download);
-  expect(text).toContain('The club house committee');
-  await expect(page.locator('[data-kept]')).toHaveText('not saved');
-  await page.evaluate(() => ((window as { full?: boolean }).full = false));
-  await band.getByRole('button', { name: 'Try again' }).click();
-  await expect(band).toHaveCount(0);
-  await expect(page.getByLabel('Client')).toHaveValue(/^The club house committee/);
-  await kept(page);
-  await page.reload();
-  await expect(page.getByLabel('Client')).toHaveValue(/^The club house committee/);
-});
-
-test('two tabs: one writes, the other reads, sees every change, and may take over', async ({ page, context }) => {
-  await openStation(page, 'honour-board', 'measure');
-  const other = await context.newPage();
-  await other.goto('/#/job/honour-board/measure');
-  await expect(other.getByRole('status', { name: 'Another tab writes' })).toBeVisible();
-  await type(page, 'Width', '590');
-  await expect(other.getByLabel('Width', { exact: true })).toHaveValue('590 mm');
-  await type(other, 'Width', '555');
-  await expect(other.getByText('Nothing was changed: another tab is writing here.', { exact: false })).toBeVisible();
-  await expect(other.getByLabel('Width', { exact: true })).toHaveValue('590 mm');
-  await other.getByRole('button', { name: 'Take over' }).click();
-  await expect(page.getByRole('status', { name: 'Another tab writes' })).toBeVisible();
-  await type(other, 'Width', '555');
-  await expect(page.getByLabel('Width', { exact: true })).toHaveValue('555 mm');
-  await other.close();
-  await expect(page.getByRole('status', { name: 'Another tab writes' })).toHaveCount(0);
-  await type(page, 'Width', '600');
-  await expect(page.getByLabel('Width', { exact: true })).toHaveValue('600 mm');
+  await test.step('two tabs: one writes, the other reads, sees every change, and may take over', async () => {
+    await openStation(page, 'honour-board', 'measure');
+    const other = await context.newPage();
+    await other.goto('/#/job/honour-board/measure');
+    await expect(other.getByRole('status', { name: 'Another tab writes' })).toBeVisible();
+    await type(page, 'Width', '590');
+    await expect(other.getByLabel('Width', { exact: true })).toHaveValue('590 mm');
+    await type(other, 'Width', '555');
+    await expect(other.getByText('Nothing was changed: another tab is writing here.', { exact: false })).toBeVisible();
+    await expect(other.getByLabel('Width', { exact: true })).toHaveValue('590 mm');
+    await other.getByRole('button', { name: 'Take over' }).click();
+    await expect(page.getByRole('status', { name: 'Another tab writes' })).toBeVisible();
+    await type(other, 'Width', '555');
+    await expect(page.getByLabel('Width', { exact: true })).toHaveValue('555 mm');
+    await other.close();
+    await expect(page.getByRole('status', { name: 'Another tab writes' })).toHaveCount(0);
+    await type(page, 'Width', '600');
+    await expect(page.getByLabel('Width', { exact: true })).toHaveValue('600 mm');
+  });
 });
 
 test('a restore shows what would change, does it, and can be undone, over a reload too', async ({ page }) => {
+  await onlyJobs(page, ['boat-numbers']);
   await openBench(page);
   await page.goto('/#/workshop');
   const download = page.waitForEvent('download');

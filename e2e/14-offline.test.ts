@@ -1,10 +1,9 @@
-import { spawn } from 'node:child_process';
 import { cpSync, mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { createServer } from 'node:http';
 import { tmpdir } from 'node:os';
 import { extname, join, normalize, resolve } from 'node:path';
 import type { Page } from '@playwright/test';
-import { expect, test } from './workshop';
+import { expect, startServer, test } from './workshop';
 
 const root = resolve(import.meta.dirname, '..');
 const TYPES: Record<string, string> = {
@@ -53,17 +52,7 @@ async function allCached(page: Page) {
 }
 
 test('opens with the server dead, deep links and faces included, and plans and cuts there', async ({ page }) => {
-  const port = 4230;
-  const server = spawn(process.execPath, [resolve(root, 'server/dist/main.js')], { env: { ...process.env, PORT: String(port) } });
-  const address = `http://127.0.0.1:${port}/`;
-  await expect
-    .poll(() =>
-      fetch(address).then(
-        (r) => r.ok,
-        () => false,
-      ),
-    )
-    .toBe(true);
+  const { address, end } = await startServer();
   await page.goto(address);
   await usable(page);
   await allCached(page);
@@ -71,7 +60,7 @@ test('opens with the server dead, deep links and faces included, and plans and c
     (await fetch(document.querySelector<HTMLLinkElement>('link[rel=manifest]')!.href)).json(),
   );
   expect(manifest).toMatchObject({ name: 'Kolleta', display: 'standalone' });
-  server.kill('SIGKILL');
+  end();
   await expect
     .poll(() =>
       fetch(address).then(

@@ -3,7 +3,7 @@ import { mkdtempSync, readFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { Download } from '@playwright/test';
-import { expect, openStation, test, type } from './workshop';
+import { expect, onlyJobs, openStation, test, type } from './workshop';
 
 /** Lengths of dark level runs in a PDF's first page, mm, as poppler draws it at ten dots a mm. */
 async function levelRuns(download: Download): Promise<number[]> {
@@ -27,56 +27,57 @@ async function levelRuns(download: Download): Promise<number[]> {
   return runs;
 }
 
-test('a jig at 1:1: its line of 100 mm measures 100 mm in the printed PDF, and a measured print corrects it', async ({ page }) => {
-  await openStation(page, 'boat-numbers', 'fit');
-  const jig = page.getByRole('region', { name: 'Jig' });
-  await expect(jig.getByRole('img', { name: '1 sheet of A4' })).toBeVisible();
-  const save = async () => {
+test('jigs: of a plate, of a tapered glass, and one for every name', async ({ page }) => {
+  await onlyJobs(page, ['boat-numbers', 'regatta-prizes', 'crew-flasks']);
+  await test.step('a jig at 1:1: its line of 100 mm measures 100 mm in the printed PDF, and a measured print corrects it', async () => {
+    await openStation(page, 'boat-numbers', 'fit');
+    const jig = page.getByRole('region', { name: 'Jig' });
+    await expect(jig.getByRole('img', { name: '1 sheet of A4' })).toBeVisible();
+    const save = async () => {
+      const download = page.waitForEvent('download');
+      await jig.getByRole('button', { name: 'Save the jig (PDF)' }).click();
+      return levelRuns(await download);
+    };
+    const near = (runs: number[], wanted: number) => runs.some((run) => Math.abs(run - wanted) <= 0.3);
+    const runs = await save();
+    expect(near(runs, 100), `${runs}`).toBe(true);
+    // the plate itself, cut along its edge
+    expect(near(runs, 200), `${runs}`).toBe(true);
+    await type(page, 'Measured check line', '98');
+    const corrected = await save();
+    expect(near(corrected, 100 / 0.98), `${corrected}`).toBe(true);
+    await type(page, 'Measured check line', '50');
+    await expect(page.getByRole('alert')).toContainText('is no slip of a printer');
+  });
+  await test.step('a wrap jig of a tapered glass takes several sheets, and goes out in one piece as SVG', async () => {
+    await openStation(page, 'regatta-prizes', 'fit');
+    const jig = page.getByRole('region', { name: 'Jig' });
+    await expect(jig).toContainText('it wraps round the piece and meets itself');
+    await expect(jig.getByRole('img')).toHaveAccessibleName(/[2-4] sheets of A4/);
+    await jig.getByLabel('Paper').selectOption('Letter');
+    await expect(jig.getByRole('img')).toHaveAccessibleName(/of Letter/);
     const download = page.waitForEvent('download');
-    await jig.getByRole('button', { name: 'Save the jig (PDF)' }).click();
-    return levelRuns(await download);
-  };
-  const near = (runs: number[], wanted: number) => runs.some((run) => Math.abs(run - wanted) <= 0.3);
-  const runs = await save();
-  expect(near(runs, 100), `${runs}`).toBe(true);
-  // the plate itself, cut along its edge
-  expect(near(runs, 200), `${runs}`).toBe(true);
-  await type(page, 'Measured check line', '98');
-  const corrected = await save();
-  expect(near(corrected, 100 / 0.98), `${corrected}`).toBe(true);
-  await type(page, 'Measured check line', '50');
-  await expect(page.getByRole('alert')).toContainText('is no slip of a printer');
-});
-
-test('a wrap jig of a tapered glass takes several sheets, and goes out in one piece as SVG', async ({ page }) => {
-  await openStation(page, 'regatta-prizes', 'fit');
-  const jig = page.getByRole('region', { name: 'Jig' });
-  await expect(jig).toContainText('it wraps round the piece and meets itself');
-  await expect(jig.getByRole('img')).toHaveAccessibleName(/[2-4] sheets of A4/);
-  await jig.getByLabel('Paper').selectOption('Letter');
-  await expect(jig.getByRole('img')).toHaveAccessibleName(/of Letter/);
-  const download = page.waitForEvent('download');
-  await jig.getByRole('button', { name: 'As SVG, in one piece' }).click();
-  const text = readFileSync(await (await download).path(), 'utf8');
-  expect(text).toMatch(/<svg[^>]* width="2\d\d\.\d+mm"/);
-});
-
-test('with a list there is a jig for every name, in one file, or for one of them', async ({ page }) => {
-  await openStation(page, 'crew-flasks', 'fit');
-  const jig = page.getByRole('region', { name: 'Jig' });
-  await jig.getByLabel('Whose jig').selectOption('each of the 6');
-  const download = page.waitForEvent('download');
-  await jig.getByRole('button', { name: 'Save the jigs (PDF)' }).click();
-  const sheets = Number(/(\d+) sheets/.exec(await jig.innerText())![1]);
-  const folder = mkdtempSync(join(tmpdir(), 'jigs-'));
-  const path = await (await download).path();
-  const words = spawnSync('pdftotext', [path, join(folder, 'jigs.txt')]);
-  expect(words.status).toBe(0);
-  const pages = readFileSync(join(folder, 'jigs.txt'), 'utf8').split('\f').slice(0, -1);
-  expect(pages).toHaveLength(sheets);
-  expect(sheets % 6).toBe(0);
-  const names = await jig.getByLabel('Whose jig').locator('option').allInnerTexts();
-  for (const name of names.slice(2)) expect(pages.some((text) => text.includes(name.split(' · ')[0]!))).toBe(true);
-  await jig.getByLabel('Whose jig').selectOption({ index: 3 });
-  await expect(jig.getByRole('button', { name: 'Save the jig (PDF)' })).toBeEnabled();
+    await jig.getByRole('button', { name: 'As SVG, in one piece' }).click();
+    const text = readFileSync(await (await download).path(), 'utf8');
+    expect(text).toMatch(/<svg[^>]* width="2\d\d\.\d+mm"/);
+  });
+  await test.step('with a list there is a jig for every name, in one file, or for one of them', async () => {
+    await openStation(page, 'crew-flasks', 'fit');
+    const jig = page.getByRole('region', { name: 'Jig' });
+    await jig.getByLabel('Whose jig').selectOption('each of the 6');
+    const download = page.waitForEvent('download');
+    await jig.getByRole('button', { name: 'Save the jigs (PDF)' }).click();
+    const sheets = Number(/(\d+) sheets/.exec(await jig.innerText())![1]);
+    const folder = mkdtempSync(join(tmpdir(), 'jigs-'));
+    const path = await (await download).path();
+    const words = spawnSync('pdftotext', [path, join(folder, 'jigs.txt')]);
+    expect(words.status).toBe(0);
+    const pages = readFileSync(join(folder, 'jigs.txt'), 'utf8').split('\f').slice(0, -1);
+    expect(pages).toHaveLength(sheets);
+    expect(sheets % 6).toBe(0);
+    const names = await jig.getByLabel('Whose jig').locator('option').allInnerTexts();
+    for (const name of names.slice(2)) expect(pages.some((text) => text.includes(name.split(' · ')[0]!))).toBe(true);
+    await jig.getByLabel('Whose jig').selectOption({ index: 3 });
+    await expect(jig.getByRole('button', { name: 'Save the jig (PDF)' })).toBeEnabled();
+  });
 });

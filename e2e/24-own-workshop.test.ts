@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { beginOwn, drop, expect, kept, openBench, openStation, planned, reading, test, textOf, type } from './workshop';
+import { beginOwn, drop, expect, kept, onlyJobs, openBench, openStation, planned, reading, test, textOf, type } from './workshop';
 
 /** Every place of a workshop, by its address. */
 const PLACES = ['/', '/jobs', '/week', '/quick', '/stock', '/logbook', '/practice', '/workshop'];
@@ -97,6 +97,7 @@ test.describe('in Kolkata', () => {
 test('stock of each kind is added, changed, counted with a reason, replaced where it is used, and goes out and in as a list', async ({
   page,
 }) => {
+  await onlyJobs(page, ['crew-flasks']);
   await openBench(page);
   await page.goto('/#/stock');
   // a patterned film, its colour from the palette
@@ -181,6 +182,7 @@ test('stock of each kind is added, changed, counted with a reason, replaced wher
 });
 
 test('a machine narrower than the film never gets it whole, tape is chosen, and jobs, marks and zones are copied', async ({ page }) => {
+  await onlyJobs(page, ['regatta-prizes', 'boat-numbers']);
   await openBench(page);
   await page.goto('/#/workshop');
   await page.getByRole('button', { name: 'Remove Roll cutter' }).click();
@@ -227,6 +229,7 @@ test('a machine narrower than the film never gets it whole, tape is chosen, and 
 });
 
 test('four pictures go on four plates, and words are taken out of a shape of one’s own', async ({ page }) => {
+  await onlyJobs(page, ['boat-numbers', 'door-hours', 'bailer-buckets']);
   await openStation(page, 'boat-numbers', 'draw');
   const svg = (shape: string) => `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 40 40">${shape}</svg>`;
   const PICTURES = {
@@ -281,30 +284,48 @@ test('four pictures go on four plates, and words are taken out of a shape of one
   await expect(page.getByLabel('What stands inside')).toHaveValue('40 mm');
 });
 
-test('with everything skipped and awkward words nothing is lost, and every screen says what is missing', async ({ page }) => {
-  await beginOwn(page, []);
-  await page.getByLabel('Word').fill('Jam');
-  await expect(reading(page, 'Film that is not here')).toContainText('add yours in Stock');
-  await page.getByRole('button', { name: 'Save it as a job' }).click();
-  await planned(page);
-  await page.getByRole('link', { name: /^Cut/ }).click();
-  const cut = page.getByRole('region', { name: 'Cut, drawing' });
-  await expect(cut).toContainText('Nothing can be cut yet. Fix this first: film that is not here');
-  // of what is not cut nothing is told
-  await expect(reading(page, 'How it is lifted')).toHaveCount(0);
-  await page.getByRole('link', { name: 'Bench', exact: true }).click();
-  await expect(page.getByRole('heading', { name: 'Something has to be fixed first' })).toBeVisible();
-  await page.getByRole('link', { name: 'Go there' }).click();
-  await expect(page).toHaveURL(/\/draw$/);
-});
-
-test('what was saved by an older Kolleta opens, with its stock', async ({ page }) => {
-  await openBench(page);
-  await page.goto('/#/workshop');
-  const old = readFileSync(new URL('../core/test/landed/1.workshop.json', import.meta.url), 'utf8');
-  await drop(page, 'Workshop file', 'old.json', old);
-  await page.getByRole('button', { name: 'Do it' }).click();
-  await expect(page.getByRole('button', { name: 'Leave the demo' })).toHaveCount(0);
-  await page.goto('/#/stock');
-  await expect(page.getByRole('region', { name: 'Film' }).getByRole('listitem').first()).toBeVisible();
+test('an empty workshop teaches; with everything skipped nothing is lost; what an older Kolleta saved opens, and the demo is there', async ({
+  page,
+}) => {
+  await onlyJobs(page, ['crew-flasks']);
+  await test.step('an empty workshop teaches', async () => {
+    await beginOwn(page, []);
+    await page.getByRole('link', { name: 'Bench', exact: true }).click();
+    await expect(page.getByRole('heading', { name: 'The bench is clear' })).toBeVisible();
+    await expect(page.getByText('Nothing dries just now')).toBeVisible();
+    await page.goto('/#/quick');
+  });
+  await test.step('with everything skipped and awkward words nothing is lost, and every screen says what is missing', async () => {
+    await page.getByLabel('Word').fill('Jam');
+    await expect(reading(page, 'Film that is not here')).toContainText('add yours in Stock');
+    await page.getByRole('button', { name: 'Save it as a job' }).click();
+    await planned(page);
+    await page.getByRole('link', { name: /^Cut/ }).click();
+    const cut = page.getByRole('region', { name: 'Cut, drawing' });
+    await expect(cut).toContainText('Nothing can be cut yet. Fix this first: film that is not here');
+    // of what is not cut nothing is told
+    await expect(reading(page, 'How it is lifted')).toHaveCount(0);
+    await page.getByRole('link', { name: 'Bench', exact: true }).click();
+    await expect(page.getByRole('heading', { name: 'Something has to be fixed first' })).toBeVisible();
+    await page.getByRole('link', { name: 'Go there' }).click();
+    await expect(page).toHaveURL(/\/draw$/);
+  });
+  await test.step('the demo is offered where nothing is to do', async () => {
+    await page.goto('/#/workshop');
+    await page.getByRole('button', { name: 'Begin empty' }).click();
+    await page.getByRole('button', { name: 'Do it' }).click();
+    await page.goto('/#/');
+    await page.getByRole('button', { name: 'See a workshop at work' }).click();
+    await expect(page.getByRole('heading', { name: 'Weed 6 × crew name' })).toBeVisible();
+  });
+  await test.step('what was saved by an older Kolleta opens, with its stock', async () => {
+    await openBench(page);
+    await page.goto('/#/workshop');
+    const old = readFileSync(new URL('../core/test/landed/1.workshop.json', import.meta.url), 'utf8');
+    await drop(page, 'Workshop file', 'old.json', old);
+    await page.getByRole('button', { name: 'Do it' }).click();
+    await expect(page.getByRole('button', { name: 'Leave the demo' })).toHaveCount(0);
+    await page.goto('/#/stock');
+    await expect(page.getByRole('region', { name: 'Film' }).getByRole('listitem').first()).toBeVisible();
+  });
 });

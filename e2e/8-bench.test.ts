@@ -1,25 +1,44 @@
-import { beginOwn, expect, kept, openBench, secondsPass, test } from './workshop';
+import { expect, kept, onlyJobs, openBench, secondsPass, test } from './workshop';
 
-test('the now-step runs a timer that survives a reload; Done writes the log and moves on', async ({ page }) => {
-  await openBench(page);
-  const now = page.getByRole('region', { name: 'Now', exact: true });
-  await expect(now.getByRole('heading')).toHaveText('Weed 6 × crew name');
-  await expect(page.getByRole('region', { name: 'Drying rack' })).toContainText('Honour board: water stain dries before the sealer');
-  await expect(page.getByRole('region', { name: 'Keep an eye on' })).toContainText('not weeded');
-  await now.getByRole('button', { name: 'Start' }).click();
-  await expect(now).toContainText('NOW, RUNNING');
-  await expect(now.getByRole('timer')).toContainText(/0[2-9]:[0-5]\d/);
-  await kept(page);
-  await page.reload();
-  await expect(now).toContainText('NOW, RUNNING');
-  await expect(now.getByRole('timer')).toContainText(/0[1-8]:[0-5]\d/);
-  await now.getByRole('button', { name: 'Done' }).click();
-  await expect(now.getByRole('heading')).toHaveText('Tape 6 × crew name');
-  await page.goto('/#/logbook');
-  await expect(page.getByRole('list', { name: 'Log' }).getByRole('listitem').first()).toContainText('Weed 6 × crew name');
+test('the Bench: what goes wrong is kept and comes back; a timer survives a reload, and Done moves on', async ({ page }) => {
+  await onlyJobs(page, ['crew-flasks', 'honour-board', 'boat-numbers']);
+  await test.step('Went wrong keeps the reason and brings the step back; undo reverses it', async () => {
+    await openBench(page);
+    const now = page.getByRole('region', { name: 'Now', exact: true });
+    await now.getByRole('button', { name: 'Went wrong…' }).click();
+    await page.getByLabel('Letters stayed on the liner').check();
+    await page.getByLabel('What to do otherwise next time').fill('Burnish longer');
+    await page.getByRole('button', { name: 'Write it into the log' }).click();
+    await expect(now.getByRole('heading')).toHaveText('Weed 6 × crew name');
+    // what it moves is told
+    await expect(page.getByRole('status').filter({ hasText: /Nothing else moved|begins? later|begins? sooner/ })).toBeVisible();
+    await page.goto('/#/job/crew-flasks/log');
+    await expect(page.getByText('Went wrong: letters stayed on the liner. Burnish longer')).toBeVisible();
+    await page.getByRole('list', { name: 'Log' }).getByRole('button', { name: 'Undo' }).first().click();
+    await expect(page.getByText('Burnish longer')).toHaveCount(0);
+  });
+  await test.step('the now-step runs a timer that survives a reload; Done writes the log and moves on', async () => {
+    await openBench(page);
+    const now = page.getByRole('region', { name: 'Now', exact: true });
+    await expect(now.getByRole('heading')).toHaveText('Weed 6 × crew name');
+    await expect(page.getByRole('region', { name: 'Drying rack' })).toContainText('Honour board: water stain dries before the sealer');
+    await expect(page.getByRole('region', { name: 'Keep an eye on' })).toContainText('not weeded');
+    await now.getByRole('button', { name: 'Start' }).click();
+    await expect(now).toContainText('NOW, RUNNING');
+    await expect(now.getByRole('timer')).toContainText(/0[2-9]:[0-5]\d/);
+    await kept(page);
+    await page.reload();
+    await expect(now).toContainText('NOW, RUNNING');
+    await expect(now.getByRole('timer')).toContainText(/0[1-8]:[0-5]\d/);
+    await now.getByRole('button', { name: 'Done' }).click();
+    await expect(now.getByRole('heading')).toHaveText('Tape 6 × crew name');
+    await page.goto('/#/logbook');
+    await expect(page.getByRole('list', { name: 'Log' }).getByRole('listitem').first()).toContainText('Weed 6 × crew name');
+  });
 });
 
 test('a timer that runs out tells so', async ({ page }) => {
+  await onlyJobs(page, ['crew-flasks']);
   await page.clock.install({ time: new Date('2026-12-01T09:40:00Z') });
   await openBench(page);
   await page.getByRole('button', { name: 'Start' }).click();
@@ -33,32 +52,8 @@ test('a timer that runs out tells so', async ({ page }) => {
   await expect(page.getByText('over by')).toBeVisible();
 });
 
-test('Went wrong keeps the reason and brings the step back; undo reverses it', async ({ page }) => {
-  await openBench(page);
-  const now = page.getByRole('region', { name: 'Now', exact: true });
-  await now.getByRole('button', { name: 'Went wrong…' }).click();
-  await page.getByLabel('Letters stayed on the liner').check();
-  await page.getByLabel('What to do otherwise next time').fill('Burnish longer');
-  await page.getByRole('button', { name: 'Write it into the log' }).click();
-  await expect(now.getByRole('heading')).toHaveText('Weed 6 × crew name');
-  // what it moves is told
-  await expect(page.getByRole('status').filter({ hasText: /Nothing else moved|begins? later|begins? sooner/ })).toBeVisible();
-  await page.goto('/#/job/crew-flasks/log');
-  await expect(page.getByText('Went wrong: letters stayed on the liner. Burnish longer')).toBeVisible();
-  await page.getByRole('list', { name: 'Log' }).getByRole('button', { name: 'Undo' }).first().click();
-  await expect(page.getByText('Burnish longer')).toHaveCount(0);
-});
-
-test('an empty workshop teaches and offers the demo', async ({ page }) => {
-  await beginOwn(page, []);
-  await page.getByRole('link', { name: 'Bench', exact: true }).click();
-  await expect(page.getByRole('heading', { name: 'The bench is clear' })).toBeVisible();
-  await expect(page.getByText('Nothing dries just now')).toBeVisible();
-  await page.getByRole('button', { name: 'See a workshop at work' }).click();
-  await expect(page.getByRole('heading', { name: 'Weed 6 × crew name' })).toBeVisible();
-});
-
 test('several timers run at once, each in its own time, and go on over a reload', async ({ page }) => {
+  await onlyJobs(page, ['crew-flasks', 'boat-numbers']);
   await page.clock.install({ time: new Date('2026-12-01T09:40:00Z') });
   await openBench(page);
   await page.getByRole('button', { name: 'Start' }).click();
@@ -78,6 +73,7 @@ test('several timers run at once, each in its own time, and go on over a reload'
 });
 
 test('a page that crashes in the middle of edits has lost none that it showed as kept', async ({ page, context }) => {
+  await onlyJobs(page, ['honour-board']);
   await openBench(page);
   await page.goto('/#/job/honour-board/measure');
   for (const n of [1, 2, 3]) {

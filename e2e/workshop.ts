@@ -1,5 +1,10 @@
+import { spawn } from 'node:child_process';
 import { readFileSync } from 'node:fs';
+import { createServer, type AddressInfo } from 'node:net';
+import { fileURLToPath } from 'node:url';
 import { expect, test as base, type Download, type Page } from '@playwright/test';
+import type { Job } from '../core/src/job';
+import type { Workshop } from '../core/src/jobFile';
 
 /** So many times slower the browser's processor is made, to see that no journey hangs on its pace: `E2E_SLOW=4 npm run e2e`. */
 const SLOW = Number(process.env['E2E_SLOW'] ?? 1);
@@ -10,8 +15,42 @@ export async function slowed(page: Page, rate: number): Promise<void> {
   await session.send('Emulation.setCPUThrottlingRate', { rate });
 }
 
-/** A page on which every error is a failure and no request leaves the machine. */
-export const test = base.extend<{ page: Page; tolerated: RegExp }>({
+/** Starts a server of Kolleta at a free port; it ends with whoever started it, however that ends. */
+export async function startServer(): Promise<{ readonly address: string; readonly end: () => void }> {
+  const port = await new Promise<number>((resolve) => {
+    const asking = createServer().listen(0, '127.0.0.1', () => {
+      const { port: free } = asking.address() as AddressInfo;
+      asking.close(() => resolve(free));
+    });
+  });
+  const until = new URL('untilLeft.mjs', import.meta.url).href;
+  const server = spawn(process.execPath, ['--import', until, fileURLToPath(new URL('../server/dist/main.js', import.meta.url))], {
+    env: { ...process.env, PORT: String(port) },
+    stdio: ['pipe', 'ignore', 'inherit'],
+  });
+  const address = `http://127.0.0.1:${port}/`;
+  const answers = () =>
+    fetch(address).then(
+      ({ ok }) => ok,
+      () => false,
+    );
+  while (!(await answers())) await new Promise((later) => setTimeout(later, 50));
+  return { address, end: () => server.kill('SIGKILL') };
+}
+
+/** A page on which every error is a failure and no request leaves the machine, at a server that only its worker uses. */
+export const test = base.extend<{ page: Page; tolerated: RegExp }, { home: string }>({
+  home: [
+    // Playwright reads from its first argument what a fixture needs
+    // eslint-disable-next-line no-empty-pattern
+    async ({}, use) => {
+      const { address, end } = await startServer();
+      await use(address);
+      end();
+    },
+    { scope: 'worker' },
+  ],
+  baseURL: ({ home }, use) => use(home),
   /** Messages of the console that a test brings about on purpose. */
   tolerated: [/(?!)/, { option: true }],
   page: async ({ page, tolerated }, use) => {
@@ -53,6 +92,31 @@ export async function secondsPass(page: Page, seconds: number): Promise<void> {
   }
 }
 
+const demo = JSON.parse(readFileSync(new URL('../web/src/generated/demoWorkshop.json', import.meta.url), 'utf8')) as Workshop;
+
+/** Pages whose jobs were chosen. */
+const chosen = new WeakSet<Page>();
+
+/**
+ * Lets the page begin with only these jobs of the demo workshop, which are planned at once: `honour-board-2` is a second one like `honour-board`.
+ *
+ * @param change what is otherwise with them
+ */
+export async function onlyJobs(page: Page, ids: readonly string[], change: (jobs: Job[]) => void = () => undefined): Promise<void> {
+  const jobs = ids.map((id): Job => {
+    const again = id.endsWith('-2');
+    const job = demo.jobs.find((one) => one.id === (again ? id.slice(0, -2) : id));
+    if (!job) throw new Error(`onlyJobs: the demo has no job ${id}`);
+    return structuredClone(again ? { ...job, id, name: `${job.name}, again` } : job);
+  });
+  change(jobs);
+  chosen.add(page);
+  const serve = (files: string, json: string) =>
+    page.route(files, (route) => route.fulfill({ contentType: 'text/javascript', body: `export default ${json}` }));
+  await serve('**/assets/demoWorkshop-*.js', JSON.stringify({ ...demo, jobs }));
+  await serve('**/assets/demoBench-*.js', 'undefined');
+}
+
 /** Opens the Bench with the demo workshop and waits until it can be used. */
 export async function openBench(page: Page): Promise<void> {
   await page.goto('/');
@@ -77,7 +141,7 @@ export const atOwn = async (page: Page): Promise<void> => {
 
 /** Opens one station of a demo job. */
 export async function openStation(page: Page, job: string, station: string): Promise<void> {
-  if (page.url() === 'about:blank') await openBench(page);
+  if (!chosen.has(page) && page.url() === 'about:blank') await onlyJobs(page, [job]);
   await page.goto(`/#/job/${job}/${station}`);
   await expect(page.getByRole('navigation', { name: 'Stations' })).toBeVisible();
 }

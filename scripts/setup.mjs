@@ -38,7 +38,7 @@ export const CHROMIUM_ARGS = [
 
 /** Where Chromium is, or undefined. */
 export function findChromium() {
-  const candidates = [process.env.CHROMIUM_PATH, '/usr/bin/chromium', '/usr/bin/chromium-browser', '/usr/bin/google-chrome'];
+  const candidates = [process.env.CHROMIUM_PATH, '/usr/bin/chromium-headless-shell', '/usr/bin/chromium', '/usr/bin/chromium-browser', '/usr/bin/google-chrome'];
   return candidates.find((path) => path && existsSync(path));
 }
 
@@ -58,7 +58,7 @@ function needPackage(name, what, otherwise) {
 
 /** Installs Debian's Chromium when there is none and it may. */
 export function needChromium() {
-  if (!findChromium()) needPackage('chromium', 'The browser tests need Chromium.', ' or set CHROMIUM_PATH');
+  if (!findChromium()) needPackage('chromium-headless-shell', 'The browser tests need Chromium.', ' or set CHROMIUM_PATH');
 }
 
 /** Installs the programs that others wrote and that tests read our files with. */

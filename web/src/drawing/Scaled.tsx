@@ -49,7 +49,7 @@ export function Scaled({ box, pad = [24, 24, 24, 24], className, label, children
   return (
     <div ref={ref} className={className}>
       {scale && (
-        <svg width={scale.width} height={scale.height} role="group" aria-label={label} onKeyDown={onKeyDown} className="block">
+        <svg width={scale.width} height={scale.height} role="group" aria-label={label} onKeyDown={onKeyDown} className="block max-w-full">
           <ScaleContext.Provider value={scale}>{children}</ScaleContext.Provider>
         </svg>
       )}

@@ -87,7 +87,7 @@ export function LogbookPage() {
               ? `: ${formatDuration(totals.actual)} of work where ${formatDuration(totals.planned)} were planned`
               : ''}; {wentWrongWords(totals.wrong)}.
           </p>
-          <div className="grid items-start gap-3 lg:grid-cols-[minmax(0,3fr)_minmax(0,2fr)]">
+          <div className="grid grid-cols-1 items-start gap-3 lg:grid-cols-[minmax(0,3fr)_minmax(0,2fr)]">
             <Taught learnt={learnt} shop={shop} />
             <div className="flex flex-col gap-3">
               {tallies.length > 0 && <WorkChart tallies={tallies} />}

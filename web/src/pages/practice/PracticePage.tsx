@@ -198,7 +198,7 @@ export function PracticePage() {
         <h1 className="text-[1.65rem] font-extrabold">Practice</h1>
         <p>Drawn pieces that cost nothing, judged as your jobs are. {counted(HANDFUL, 'round')} at a time, each with why.</p>
       </div>
-      <div className="grid items-start gap-3 lg:grid-cols-[18rem_minmax(0,1fr)]">
+      <div className="grid grid-cols-1 items-start gap-3 lg:grid-cols-[18rem_minmax(0,1fr)]">
         <nav ref={drills} aria-label="Drills" className="liner flex gap-1.5 overflow-x-auto p-1.5 lg:flex-col">
           {IDS.map((one) => {
             const { answers, guessed } = standingOf(record, one);

@@ -203,7 +203,7 @@ export function QuickPage() {
           )}
         </div>
         <Assumed draft={draft} layout={layout} system={system} onEdits={() => setMark('edits', [])} />
-        <div className="mt-3 grid gap-3 sm:grid-cols-2">
+        <div className="mt-3 grid grid-cols-1 gap-3 sm:grid-cols-2">
           <FrontView piece={draft.piece} marks={words.trim() ? (plan?.marks ?? []) : []} shop={shop} className="h-72" />
           {layout && words.trim() ? (
             <FilmDrawing layout={layout} system={system} className="h-72" pad={[12, 92, 34, 10]} />
