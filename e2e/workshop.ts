@@ -113,7 +113,9 @@ export async function onlyJobs(page: Page, ids: readonly string[], change: (jobs
   chosen.add(page);
   const serve = (files: string, json: string) =>
     page.route(files, (route) => route.fulfill({ contentType: 'text/javascript', body: `export default ${json}` }));
-  await serve('**/assets/demoWorkshop-*.js', JSON.stringify({ ...demo, jobs }));
+  // what was made before stays: the log is about it, and has taught from it
+  const past = demo.jobs.filter(({ closed }) => closed);
+  await serve('**/assets/demoWorkshop-*.js', JSON.stringify({ ...demo, jobs: [...jobs, ...past] }));
   await serve('**/assets/demoBench-*.js', 'undefined');
 }
 

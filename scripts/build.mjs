@@ -3,7 +3,7 @@ import { createHash } from 'node:crypto';
 import { existsSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
 import { resolve } from 'node:path';
 import { fileURLToPath } from 'node:url';
-import { root, run, setup } from './setup.mjs';
+import { root, run, secondsSince, setup } from './setup.mjs';
 
 function hashOf(paths) {
   const hash = createHash('sha256');
@@ -18,16 +18,18 @@ function hashOf(paths) {
 }
 
 export async function build() {
-  await setup();
+  await setup({ all: false });
   const stamp = resolve(root, 'node_modules/.kolleta-build');
   const wanted = hashOf(['core/src', 'core/test', 'web', 'server', 'demo', 'scripts/demoBench.ts', 'package-lock.json']);
   const built = existsSync(resolve(root, 'web/dist/index.html')) && existsSync(resolve(root, 'server/dist/main.js'));
   if (built && existsSync(stamp) && readFileSync(stamp, 'utf8') === wanted) return;
+  const from = Date.now();
   run(process.execPath, ['--import', 'tsx', resolve(root, 'scripts/demoBench.ts')]);
   const vite = resolve(root, 'node_modules/vite/bin/vite.js');
   run(process.execPath, [vite, 'build', 'web', '--logLevel', 'warn']);
   run(process.execPath, [vite, 'build', 'server', '--logLevel', 'warn']);
   writeFileSync(stamp, wanted);
+  console.log(`Build: ${secondsSince(from)}`);
 }
 
 if (process.argv[1] === fileURLToPath(import.meta.url)) await build();

@@ -14,16 +14,23 @@ export function run(command, args, options = {}) {
   if (status !== 0) process.exit(status ?? 1);
 }
 
-function installPackages() {
+/** Installs the packages, all of them or those that the application is built from. */
+function installPackages(all) {
   const wanted = createHash('sha256')
     .update(readFileSync(resolve(root, 'package-lock.json')))
     .update(process.version)
     .digest('hex');
-  if (existsSync(stamp) && readFileSync(stamp, 'utf8') === wanted) return;
+  const there = existsSync(stamp) ? readFileSync(stamp, 'utf8') : '';
+  if (there === `${wanted} all` || (!all && there === `${wanted} build`)) return;
   console.log('Installing packages…');
-  run('npm', ['ci']);
-  writeFileSync(stamp, wanted);
+  const from = Date.now();
+  run('npm', ['ci', ...(all ? [] : ['--omit=dev'])]);
+  writeFileSync(stamp, `${wanted} ${all ? 'all' : 'build'}`);
+  console.log(`Packages: ${secondsSince(from)}`);
 }
+
+/** How long something took, in words. */
+export const secondsSince = (from) => `${((Date.now() - from) / 1000).toFixed(1)} s`;
 
 /** How Chromium is started here: headless, and silent on the network. */
 export const CHROMIUM_ARGS = [
@@ -38,7 +45,13 @@ export const CHROMIUM_ARGS = [
 
 /** Where Chromium is, or undefined. */
 export function findChromium() {
-  const candidates = [process.env.CHROMIUM_PATH, '/usr/bin/chromium-headless-shell', '/usr/bin/chromium', '/usr/bin/chromium-browser', '/usr/bin/google-chrome'];
+  const candidates = [
+    process.env.CHROMIUM_PATH,
+    '/usr/bin/chromium-headless-shell',
+    '/usr/bin/chromium',
+    '/usr/bin/chromium-browser',
+    '/usr/bin/google-chrome',
+  ];
   return candidates.find((path) => path && existsSync(path));
 }
 
@@ -67,12 +80,15 @@ export function needReaders() {
   if (spawnSync('pdftoppm', ['-v']).error) needPackage('poppler-utils', 'The tests read PDF with pdftoppm.', '');
 }
 
-export async function setup() {
-  installPackages();
+/** Installs and makes what is missing. Whoever only builds needs no packages of tests and bench. */
+export async function setup({ all = true } = {}) {
+  installPackages(all);
+  const from = Date.now();
   const { writeValidators } = await import('./validators.mjs');
   await writeValidators();
   const { writeStrokeFace } = await import('./strokeFace.mjs');
   writeStrokeFace();
+  if (Date.now() - from > 500) console.log(`Validators and the stroke face: ${secondsSince(from)}`);
 }
 
 if (process.argv[1] === fileURLToPath(import.meta.url)) await setup();

@@ -29,10 +29,22 @@ function preloadFirstScreen(): Plugin {
   };
 }
 
+/** The shaper asks Node for its `module` where it runs there; in a browser it never does. */
+function noNode(): Plugin {
+  const nothing = '\0no-node';
+  return {
+    name: 'no-node',
+    enforce: 'pre',
+    resolveId: (id) => (id === 'module' ? nothing : undefined),
+    load: (id) => (id === nothing ? 'export const createRequire = undefined;' : undefined),
+  };
+}
+
 export default defineConfig({
   root: import.meta.dirname,
   base: './',
   plugins: [
+    noNode(),
     react(),
     tailwindcss(),
     preloadFirstScreen(),
@@ -64,13 +76,14 @@ export default defineConfig({
       },
     }),
   ],
-  worker: { format: 'es' },
+  worker: { format: 'es', plugins: () => [noNode()], rolldownOptions: { checks: { bundlerTimings: false } } },
   optimizeDeps: { entries: ['index.html', 'src/workers/planner.worker.ts'] },
   build: {
     target: 'es2022',
     assetsInlineLimit: 0,
     chunkSizeWarningLimit: 700,
     rolldownOptions: {
+      checks: { bundlerTimings: false },
       output: {
         codeSplitting: {
           groups: [
