@@ -41,8 +41,6 @@ export async function startServer(): Promise<{ readonly address: string; readonl
 /** A page on which every error is a failure and no request leaves the machine, at a server that only its worker uses. */
 export const test = base.extend<{ page: Page; tolerated: RegExp }, { home: string }>({
   home: [
-    // Playwright reads from its first argument what a fixture needs
-    // eslint-disable-next-line no-empty-pattern
     async ({}, use) => {
       const { address, end } = await startServer();
       await use(address);

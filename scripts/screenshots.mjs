@@ -3,8 +3,9 @@ import { spawn } from 'node:child_process';
 import { resolve } from 'node:path';
 import { chromium } from '@playwright/test';
 import { build } from './build.mjs';
-import { CHROMIUM_ARGS, findChromium, needChromium, root } from './setup.mjs';
+import { CHROMIUM_ARGS, findChromium, needChromium, root, setup } from './setup.mjs';
 
+await setup();
 await build();
 needChromium();
 const PORT = 4192;
