@@ -191,23 +191,45 @@ test.describe('set aside', () => {
   });
 });
 
-test('a database that is thrown away under an open tab is noticed, and put back whole with what was changed since', async ({ page }) => {
-  await openStation(page, 'honour-board', 'measure');
-  await type(page, 'Client', 'The club');
-  await kept(page);
-  await page.evaluate(() => new Promise((resolve) => (indexedDB.deleteDatabase('kolleta-demo').onsuccess = resolve)));
-  const band = page.getByRole('alert', { name: 'Not saved' });
-  await expect(band).toContainText('thrown away');
-  await type(page, 'Width', '555');
-  await expect(band).toContainText('“Measure the piece”');
-  const download = page.waitForEvent('download');
-  await band.getByRole('button', { name: 'Save everything as a file' }).click();
-  expect(await textOf(await download)).toContain('"width": 555');
-  await band.getByRole('button', { name: 'Put it back' }).click();
-  await expect(band).toHaveCount(0);
-  await expect(page.getByLabel('Width', { exact: true })).toHaveValue('555 mm');
-  await kept(page);
-  await page.reload();
-  await expect(page.getByLabel('Width', { exact: true })).toHaveValue('555 mm');
-  await expect(page.getByLabel('Client')).toHaveValue('The club');
+test('a database that is thrown away under an open tab, and a page that crashes, have lost nothing that was shown as saved', async ({
+  page,
+  context,
+}) => {
+  await onlyJobs(page, ['honour-board']);
+  await test.step('a database that is thrown away under an open tab is noticed, and put back whole with what was changed since', async () => {
+    await openStation(page, 'honour-board', 'measure');
+    await type(page, 'Client', 'The club');
+    await kept(page);
+    await page.evaluate(() => new Promise((resolve) => (indexedDB.deleteDatabase('kolleta-demo').onsuccess = resolve)));
+    const band = page.getByRole('alert', { name: 'Not saved' });
+    await expect(band).toContainText('thrown away');
+    await type(page, 'Width', '555');
+    await expect(band).toContainText('“Measure the piece”');
+    const download = page.waitForEvent('download');
+    await band.getByRole('button', { name: 'Save everything as a file' }).click();
+    expect(await textOf(await download)).toContain('"width": 555');
+    await band.getByRole('button', { name: 'Put it back' }).click();
+    await expect(band).toHaveCount(0);
+    await expect(page.getByLabel('Width', { exact: true })).toHaveValue('555 mm');
+    await kept(page);
+    await page.reload();
+    await expect(page.getByLabel('Width', { exact: true })).toHaveValue('555 mm');
+    await expect(page.getByLabel('Client')).toHaveValue('The club');
+  });
+  await test.step('a page that crashes in the middle of edits has lost none that it showed as kept', async () => {
+    await onlyJobs(page, ['honour-board']);
+    await page.goto('/#/job/honour-board/measure');
+    for (const n of [1, 2, 3]) {
+      await page.getByLabel('Client').fill(`edit ${n}`);
+      await page.getByLabel('Client').press('Enter');
+      await expect(page.getByLabel('Client')).toHaveValue(`edit ${n}`);
+      await kept(page);
+    }
+    const session = await context.newCDPSession(page);
+    void session.send('Page.crash').catch(() => undefined);
+    await page.waitForEvent('crash');
+    const again = await context.newPage();
+    await again.goto('/#/job/honour-board/measure');
+    await expect(again.getByLabel('Client')).toHaveValue('edit 3');
+  });
 });

@@ -71,21 +71,3 @@ test('several timers run at once, each in its own time, and go on over a reload'
   for (let i = 0; i < 60 && !/^\+/.test((await others.getByRole('timer').textContent()) ?? ''); i++) await secondsPass(page, 15);
   await expect(others.getByRole('timer')).toContainText(/^\+/);
 });
-
-test('a page that crashes in the middle of edits has lost none that it showed as kept', async ({ page, context }) => {
-  await onlyJobs(page, ['honour-board']);
-  await openBench(page);
-  await page.goto('/#/job/honour-board/measure');
-  for (const n of [1, 2, 3]) {
-    await page.getByLabel('Client').fill(`edit ${n}`);
-    await page.getByLabel('Client').press('Enter');
-    await expect(page.getByLabel('Client')).toHaveValue(`edit ${n}`);
-    await kept(page);
-  }
-  const session = await context.newCDPSession(page);
-  void session.send('Page.crash').catch(() => undefined);
-  await page.waitForEvent('crash');
-  const again = await context.newPage();
-  await again.goto('/#/job/honour-board/measure');
-  await expect(again.getByLabel('Client')).toHaveValue('edit 3');
-});

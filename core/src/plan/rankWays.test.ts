@@ -4,7 +4,7 @@ import { shippedFaces } from '../../test/faces';
 import { TECHNIQUE_WORTH, TECHNIQUES, WAY_WEIGHTS } from '../facts';
 import { applyPatch, type Job } from '../job';
 import { otherwiseWords, rankWays } from './rankWays';
-import { some } from '../../test/depth';
+import { cases } from '../../test/depth';
 
 const faces = shippedFaces();
 const { shop, jobs, events } = demoWorkshop();
@@ -40,10 +40,9 @@ describe('which technique', () => {
     expect(ways.get('etched')?.stops).toEqual([]);
   });
   it('names a fact that would put another first only where it does', () => {
-    for (const job of some(
-      jobs.filter(({ id }) => ['trophy-bowl', 'door-hours', 'boat-numbers'].includes(id)),
-      1,
-    )) {
+    // the bowl is ranked above; the others with it in a deep run
+    const three = ['trophy-bowl', 'door-hours', 'boat-numbers'].slice(0, cases(1, 3));
+    for (const job of jobs.filter(({ id }) => three.includes(id))) {
       const { ways, otherwise } = rank(job);
       if (!otherwise) continue;
       expect(otherwise.technique).not.toBe(ways.find(({ score }) => score > 0)?.technique);
