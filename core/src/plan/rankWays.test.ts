@@ -8,6 +8,8 @@ import { cases } from '../../test/depth';
 
 const faces = shippedFaces();
 const { shop, jobs, events } = demoWorkshop();
+const plate = plateJob(textMark('Skerry'));
+const glass: Job = { ...plate, piece: { ...plate.piece, ground: 'glass', colour: '#dfeaec' } };
 const ranked = new Map<Job, ReturnType<typeof rankWays>>();
 /** Each job is ranked once: the tests look at the same ways. */
 const rank = (job: Job) => {
@@ -32,22 +34,23 @@ describe('which technique', () => {
   });
   it('etches no wood, presses nothing on glass, and puts no film where food lies', () => {
     const by = (job: Job) => new Map(rank(job).ways.map((way) => [way.technique, way]));
-    const board = jobs.find(({ id }) => id === 'honour-board')!;
-    expect(by({ ...board, list: undefined, marks: board.marks.slice(0, 1) }).get('etched')?.stops.length).toBeGreaterThan(0);
-    const bowl = jobs.find(({ id }) => id === 'trophy-bowl')!;
-    const ways = by(bowl);
+    const board: Job = { ...plate, piece: { ...plate.piece, ground: 'stainedWood', contact: 'satin' } };
+    expect(by(board).get('etched')?.stops.length).toBeGreaterThan(0);
+    const ways = by(glass);
     expect(ways.get('heat')?.stops.length ?? 1).toBeGreaterThan(0);
     expect(ways.get('etched')?.stops).toEqual([]);
   });
   it('names a fact that would put another first only where it does', () => {
-    // the bowl is ranked above; the others with it in a deep run
-    const three = ['trophy-bowl', 'door-hours', 'boat-numbers'].slice(0, cases(1, 3));
-    for (const job of jobs.filter(({ id }) => three.includes(id))) {
+    const three = cases(0, 3) > 0 ? jobs.filter(({ id }) => ['trophy-bowl', 'door-hours', 'boat-numbers'].includes(id)) : [];
+    let named = 0;
+    for (const job of [glass, ...three]) {
       const { ways, otherwise } = rank(job);
       if (!otherwise) continue;
+      named += 1;
       expect(otherwise.technique).not.toBe(ways.find(({ score }) => score > 0)?.technique);
       expect(otherwiseWords(otherwise)).toMatch(/^If .*, an? .* would be best\.$/);
     }
+    expect(named).toBeGreaterThan(0);
   });
   it('has a life and a way back for every technique, and shares that add up', () => {
     expect(Object.keys(TECHNIQUE_WORTH).sort()).toEqual(Object.keys(TECHNIQUES).sort());
