@@ -52,7 +52,7 @@ test.describe('in Kolkata', () => {
   test.use({ timezoneId: 'Asia/Kolkata', locale: 'en-IN' });
   test('hours are drawn, dragged and typed in the own zone, and work outside them is work too', async ({ page }) => {
     // Wednesday 2 December 2026, 13:42 there
-    await page.clock.install({ time: new Date('2026-12-02T08:12:00Z') });
+    await page.clock.setFixedTime(new Date('2026-12-02T08:12:00Z'));
     await beginOwn(page, ['Millimetres, °C', 'weekdays', /^Wide table cutter/, /^Navy gloss/, 'Medium clear tape']);
     await page.getByLabel('Word').fill('Chai');
     await page.getByRole('button', { name: 'Save it as a job' }).click();

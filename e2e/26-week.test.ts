@@ -174,13 +174,13 @@ test('a day off comes from a file, somebody else works too, and the plan goes ou
 
 test('what is still tacky when its wait is over is left to dry on, and other work comes first', async ({ page }) => {
   await onlyJobs(page, ['honour-board']);
-  await page.clock.install({ time: new Date('2026-12-01T09:40:00Z') });
+  await page.clock.setFixedTime(new Date('2026-12-01T09:40:00Z'));
   await openBench(page);
   // only the board, whose stain dries until half past one
   await page.goto('/#/week');
   const seal = step(page, /^Seal the oak board/);
   await expect(seal).toHaveAccessibleName(/13:3\d/);
-  await page.clock.fastForward('04:05:00');
+  await page.clock.setFixedTime(new Date('2026-12-01T13:45:00Z'));
   await page.goto('/#/');
   await page.reload();
   await expect(page.getByRole('heading', { name: /^Seal the oak board/ })).toBeVisible();
