@@ -72,7 +72,7 @@ describe('the largest fit in a zone of any shape', () => {
         const doubled = largestFitAnywhere([hull], applyToRegion(scaling(2), zone), { starts: 80 });
         expect(doubled.scale / fit.scale).toBeGreaterThan(1.98);
       }),
-      law(25, undefined, 4),
+      { ...law(25, undefined, 4), maxSkipsPerRun: 1000 },
     );
   });
 
