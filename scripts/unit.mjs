@@ -13,7 +13,7 @@ export function unitTests(args) {
   const { status } = spawnSync(process.execPath, ['node_modules/jest/bin/jest.js', '--json', `--outputFile=${file}`, ...args], {
     cwd: root,
     stdio: 'inherit',
-    // Jest's own words, not its workers', go to nobody who waits: a run that hangs is ended
+    // tests have no limit of their own: a run that hangs is ended
     timeout: 60 * 60_000,
     env: {
       ...process.env,

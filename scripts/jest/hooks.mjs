@@ -2,7 +2,7 @@ import { createHash } from 'node:crypto';
 import { existsSync, mkdirSync, readFileSync, renameSync, writeFileSync } from 'node:fs';
 import { dirname, resolve as resolvePath } from 'node:path';
 import { fileURLToPath, pathToFileURL } from 'node:url';
-import swc from '@swc/core';
+import { compile } from './compile.mjs';
 
 /** Jest's globals are made anew for each file that asks for them, so that what they register belongs to that file. */
 const globals = new URL('./globals.mjs', import.meta.url).href;
@@ -41,16 +41,7 @@ export function load(url, context, next) {
   if (path.endsWith('.json')) return { format: 'module', source: `export default ${source}`, shortCircuit: true };
   const kept = resolvePath(cache, createHash('sha1').update(`1${path}\0${source}`).digest('hex'));
   if (existsSync(kept)) return { format: 'module', source: readFileSync(kept, 'utf8'), shortCircuit: true };
-  const { code } = swc.transformSync(source, {
-    filename: path,
-    jsc: {
-      target: 'es2022',
-      parser: { syntax: 'typescript', tsx: path.endsWith('x') },
-      transform: { react: { runtime: 'automatic' } },
-    },
-    module: { type: 'es6' },
-    sourceMaps: 'inline',
-  });
+  const code = compile(source, path);
   // another worker may read it at this moment
   writeFileSync(`${kept}.${process.pid}`, code);
   renameSync(`${kept}.${process.pid}`, kept);

@@ -1,5 +1,5 @@
 import { createHash } from 'node:crypto';
-import swc from '@swc/core';
+import { compile } from './compile.mjs';
 
 /**
  * Jest runs modules in a context of its own, where each look at a global such as `Math` is slow: ten times so for whole plans. Each
@@ -20,16 +20,6 @@ export default {
       const ours = /^\s*(import|export)\b/m.test(source) && /clipper2-ts|culori/.test(path);
       return { code: ours ? prefix(source) + source : source };
     }
-    const { code } = swc.transformSync(source, {
-      filename: path,
-      jsc: {
-        target: 'es2022',
-        parser: { syntax: 'typescript', tsx: path.endsWith('x') },
-        transform: { react: { runtime: 'automatic' } },
-      },
-      module: { type: 'es6' },
-      sourceMaps: 'inline',
-    });
-    return { code: prefix(source) + code };
+    return { code: prefix(source) + compile(source, path) };
   },
 };
