@@ -2,10 +2,11 @@ import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
 import { expect, onlyJobs, planned, test } from './workshop';
 
-const STATIONS = ['measure', 'draw', 'fit', 'cut', 'weed', 'tape', 'prepare', 'paint', 'cure', 'log', 'price'];
+const STATIONS = ['measure', 'draw', 'fit', 'cut', 'weed', 'tape', 'prepare', 'place', 'paint', 'cure', 'log', 'price'];
 const SCREENS = [
   ...['/', '/jobs', '/quick', '/stock', '/workshop', '/begin', '/logbook', '/practice', '/week', '/gather'],
   ...STATIONS.map((station) => `/job/honour-board/${station}`),
+  '/job/regatta-prizes/fit',
 ];
 const LONG = 'Regattapreisverleihungsbierkrugbeschriftung Regattapreisverleihungsbierkrugbeschriftung';
 
@@ -48,7 +49,7 @@ async function keepsItsSides(page: Page, screen: string): Promise<void> {
 // two halves, so that they go side by side
 for (const half of [0, 1]) {
   test(`every screen is for everyone, day and night, small and large, with long names: part ${half + 1}`, async ({ page }) => {
-    await onlyJobs(page, ['honour-board'], ([job]) => {
+    await onlyJobs(page, ['honour-board', 'regatta-prizes'], ([job]) => {
       Object.assign(job!, { name: LONG, client: LONG, piece: { ...job!.piece, name: LONG } });
       job!.zones.forEach((zone) => Object.assign(zone, { name: LONG }));
     });
