@@ -17,6 +17,7 @@ export default defineConfig({
   reporter: [['list'], ['json', { outputFile: '../.cache/e2e.json' }]],
   outputDir: '../.cache/e2e',
   use: {
+    contextOptions: { reducedMotion: 'reduce' },
     viewport: { width: 1280, height: 800 },
     trace: 'off',
     actionTimeout: PATIENCE_MS,
@@ -24,7 +25,7 @@ export default defineConfig({
     serviceWorkers: 'block',
     launchOptions: {
       ...(chromium ? { executablePath: chromium } : {}),
-      args: [...CHROMIUM_ARGS, ...(process.env['XF'] ?? '').split(' ').filter(Boolean)],
+      args: CHROMIUM_ARGS,
     },
   },
 });

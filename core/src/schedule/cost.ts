@@ -1,5 +1,5 @@
 import { MINUTE_MS } from '../units';
-import type { JobId } from '../job';
+import type { JobId, StepId } from '../job';
 import { boundOf } from './bounds';
 import type { PlacedStep, Placement, Problem, Solution, Unplaced } from './problem';
 
@@ -9,6 +9,8 @@ export interface ScheduleCost {
   readonly unplaced: number;
   /** Greatest waits that are not kept. */
   readonly broken: number;
+  /** So far are steps from where somebody put them, ms in all. */
+  readonly off: number;
   /** Minutes by which jobs are late in all, those of the highest priority first. */
   readonly late: readonly number[];
   /** When the last step ends, UTC ms. */
@@ -34,8 +36,21 @@ function changesIn(steps: readonly PlacedStep[]): number {
   return changes;
 }
 
+/** Jobs of steps that begin at another time than somebody put them, and by how much, ms. */
+export function missed(solution: Solution, pinned: ReadonlyMap<StepId, number> | undefined): Map<JobId, number> {
+  const by = new Map<JobId, number>();
+  if (!pinned?.size) return by;
+  for (const [job, placed] of solution)
+    if (!('unplaced' in placed))
+      for (const { step, state, start } of placed.steps) {
+        const off = state === 'waiting' ? Math.abs((pinned.get(step.id) ?? start) - start) : 0;
+        if (off > 0) by.set(job, (by.get(job) ?? 0) + off);
+      }
+  return by;
+}
+
 /** What a solution costs. */
-export function costOf({ jobs }: Pick<Problem, 'jobs'>, solution: ReadonlyMap<JobId, Placement | Unplaced>): ScheduleCost {
+export function costOf({ jobs, pinned }: Pick<Problem, 'jobs' | 'pinned'>, solution: Solution): ScheduleCost {
   const late = new Map<number, number>();
   let [unplaced, broken, last] = [0, 0, 0];
   for (const { job, priority, deadline } of jobs) {
@@ -52,12 +67,16 @@ export function costOf({ jobs }: Pick<Problem, 'jobs'>, solution: ReadonlyMap<Jo
     if (deadline !== undefined) late.set(priority, before + Math.max(0, end - deadline) / MINUTE_MS);
   }
   const steps = [...solution.values()].flatMap((placed) => ('unplaced' in placed ? [] : placed.steps));
-  return { unplaced, broken, late: [...late].toSorted(([a], [b]) => b - a).map(([, minutes]) => minutes), last, changes: changesIn(steps) };
+  const off = [...missed(solution, pinned).values()].reduce((sum, by) => sum + by, 0);
+  return {
+    ...{ unplaced, broken, off, late: [...late].toSorted(([a], [b]) => b - a).map(([, minutes]) => minutes) },
+    ...{ last, changes: changesIn(steps) },
+  };
 }
 
 /** Below 0 where the first is better, above where the second is, 0 where they are as good. */
 export function compareCosts(a: ScheduleCost, b: ScheduleCost): number {
-  const of = ({ unplaced, broken, late, last, changes }: ScheduleCost) => [unplaced, broken, ...late, last, changes];
+  const of = ({ unplaced, broken, off, late, last, changes }: ScheduleCost) => [unplaced, broken, off, ...late, last, changes];
   const [x, y] = [of(a), of(b)];
   for (const [i, value] of x.entries()) if (Math.abs(value - y[i]!) > 1e-6) return value - y[i]!;
   return 0;

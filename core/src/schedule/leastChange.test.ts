@@ -26,14 +26,19 @@ function movedOf(stands: Stands, solution: Solution): number {
   const after = startsOf(solution);
   return [...after].filter(([id, { at }]) => stands.has(id) && Math.abs(stands.get(id)!.at - at) >= GRAIN_MS).length;
 }
+/** Whether a plan breaks, misses or delays less than another: what a person minds before what moves. */
+function isBetter(problem: Problem, plan: Solution, than: Solution): boolean {
+  const level = { last: 0, changes: 0 };
+  return compareCosts({ ...costOf(problem, plan), ...level }, { ...costOf(problem, than), ...level }) < 0;
+}
 describe('a plan made again', () => {
-  it('without news changes nothing', () => {
+  it('without news changes nothing, unless less is late then', () => {
     let compared = 0;
     for (const seed of SEEDS) {
       const problem = workshop(seed);
       const plan = bestSchedule(problem);
       const again = bestSchedule({ ...problem, stands: standsOf(plan) });
-      expect([seed, movedOf(standsOf(plan), again)]).toEqual([seed, 0]);
+      if (!isBetter(problem, again, plan)) expect([seed, movedOf(standsOf(plan), again)]).toEqual([seed, 0]);
       // nor does it when the time of the next step has come, unless less is late then, or all is done much sooner
       const later = withNews(problem, plan, 4, 'none');
       // a step that was to pause and runs does not pause any more
@@ -44,9 +49,7 @@ describe('a plan made again', () => {
       )
         continue;
       const then = bestSchedule(later);
-      const [was, is] = [costOf(problem, plan), costOf(later, then)];
-      const level = { last: 0, changes: 0 };
-      if (compareCosts({ ...is, ...level }, { ...was, ...level }) < 0 || is.last < was.last - WORKDAY.sooner * 60_000) continue;
+      if (isBetter(later, then, plan) || costOf(later, then).last < costOf(later, plan).last - WORKDAY.sooner * 60_000) continue;
       compared += 1;
       expect([seed, movedOf(later.stands!, then)]).toEqual([seed, 0]);
     }
@@ -59,9 +62,7 @@ describe('a plan made again', () => {
         const problem = withNews(workshop(seed), bestSchedule(workshop(seed)), 3 + (seed % 9), news);
         const plan = bestSchedule(problem);
         expect([news, seed, ...checkSolution(problem, plan)]).toEqual([news, seed]);
-        const level = { last: 0, changes: 0 };
-        const fresh = bestSchedule(freed(problem));
-        expect(compareCosts({ ...costOf(problem, plan), ...level }, { ...costOf(problem, fresh), ...level })).toBeLessThanOrEqual(0);
+        expect([news, seed, isBetter(problem, bestSchedule(freed(problem)), plan)]).toEqual([news, seed, false]);
       }
   });
 

@@ -3,7 +3,7 @@ import { WORKDAY } from '../facts';
 import type { WorkStep } from '../finish';
 import type { JobId, StepId } from '../job';
 import type { Window } from './calendar';
-import { compareCosts, costOf, endOf } from './cost';
+import { compareCosts, costOf, endOf, missed } from './cost';
 import { placeInOrder } from './placeInOrder';
 import type { Ready } from './readyProblem';
 import { GRAIN_MS, peopleOf, type Follows, type Problem, type Solution, type Stands } from './problem';
@@ -134,11 +134,7 @@ export function leastChange(ready: Ready, turn: readonly WorkStep[], anew: Solut
     }
     return found;
   };
-  /** Lateness and broken waits of one against another; before lateness, how far steps are from where somebody put them. */
-  const compare = (a: Solution, b: Solution): number => {
-    const [x, y] = [weighed(problem, a), weighed(problem, b)];
-    return x.unplaced - y.unplaced || x.broken - y.broken || offPins(a, pinned) - offPins(b, pinned) || compareCosts(x, y);
-  };
+  const compare = (a: Solution, b: Solution): number => compareCosts(weighed(problem, a), weighed(problem, b));
   const less = (a: Solution, b: Solution): number => {
     const [one, other] = [change(a, stands), change(b, stands)];
     return compare(a, b) || one[0] - other[0] || one[1] - other[1];
@@ -189,23 +185,6 @@ function outOfOrder(solution: Solution, order: readonly WorkStep[], held: Readon
   }
   return early;
 }
-
-/** Jobs of steps that begin at another time than somebody put them, and by how much, ms. */
-function missed(solution: Solution, pinned: ReadonlyMap<StepId, number>): Map<JobId, number> {
-  const by = new Map<JobId, number>();
-  if (pinned.size === 0) return by;
-  for (const [job, placed] of solution)
-    if (!('unplaced' in placed))
-      for (const { step, state, start } of placed.steps) {
-        const off = state === 'waiting' ? Math.abs((pinned.get(step.id) ?? start) - start) : 0;
-        if (off > 0) by.set(job, (by.get(job) ?? 0) + off);
-      }
-  return by;
-}
-
-/** So far are steps from where somebody put them, ms in all. */
-const offPins = (solution: Solution, pinned: ReadonlyMap<StepId, number>): number =>
-  [...missed(solution, pinned).values()].reduce((sum, by) => sum + by, 0);
 
 /** Jobs that are later, break more waits or find no room in one plan but not in another. */
 function worseOff({ jobs }: Problem, plan: Solution, other: Solution): JobId[] {

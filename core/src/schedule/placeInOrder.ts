@@ -44,7 +44,7 @@ interface Kept {
 const NONE: ReadonlyMap<StepId, number> = new Map();
 
 /** Repairs of greatest waits in one plan are at most so many, and so many more for each step of it. */
-const MOST_REPAIRS = { least: 300, each: 1 };
+const MOST_REPAIRS = { least: 1000, each: 1 };
 
 /** What came of placing steps in an order: the one that finds no room, or all of them. */
 type Attempt =
@@ -183,10 +183,9 @@ export function placeInOrder(
   function attempt(list: readonly WorkStep[]): Attempt | undefined {
     const position = new Map(list.map((step, i) => [step.id, i]));
     const placed = new Map<StepId, PlacedStep>(begun.map((one) => [one.step.id, one]));
-    let notBefore = new Map<StepId, number>([
-      ...pins,
-      ...[...soft].map(([id, at]): [StepId, number] => [id, Math.max(at, pins.get(id) ?? 0)]),
-    ]);
+    const asHeld = () =>
+      new Map<StepId, number>([...pins, ...[...soft].map(([id, at]): [StepId, number] => [id, Math.max(at, pins.get(id) ?? 0)])]);
+    let notBefore = asHeld();
     const puts = new Map<string, number>();
     const given = new Set<string>();
     const broken: { at: number; job: JobId; one: Placement['broken'][number] }[] = [];
@@ -255,16 +254,20 @@ export function placeInOrder(
         repairs += 1;
         if (repairs > mostRepairs) return undefined;
         if (times > MOST_PUTS || repairs > MOST_REPAIRS.least + MOST_REPAIRS.each * list.length) {
-          // no day that was tried leaves room: as early as can be, and this wait is said to be broken
+          // no day that was tried leaves room: this wait is said to be broken, and nothing stays put off for the sake of it
           given.add(key);
           if (given.size > mostBroken) return undefined;
-          notBefore.delete(lag.step);
-          const pin = pins.get(lag.step);
-          if (pin !== undefined) notBefore.set(lag.step, pin);
-        } else {
-          const put = ceilTo(start - shortestMost(lag) * MINUTE_MS - (other.end - other.start), GRAIN_MS);
-          notBefore.set(lag.step, Math.max(notBefore.get(lag.step) ?? 0, put, other.start + GRAIN_MS));
+          const held = asHeld();
+          for (const { id, job, after } of list) {
+            if (job !== step.job) continue;
+            notBefore.set(id, held.get(id) ?? 0);
+            for (const { step: other } of after) if (puts.has(`${id}<${other}`)) puts.set(`${id}<${other}`, 0);
+          }
+          again = list.findIndex(({ job }) => job === step.job);
+          break;
         }
+        const put = ceilTo(start - shortestMost(lag) * MINUTE_MS - (other.end - other.start), GRAIN_MS);
+        notBefore.set(lag.step, Math.max(notBefore.get(lag.step) ?? 0, put, other.start + GRAIN_MS));
         again = Math.min(again ?? at, at);
       }
       if (again !== undefined) {

@@ -1,6 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import { randomSchedule, SCHEDULE_NOW } from '../../test/randomSchedules';
 import { testStep } from '../../test/steps';
+import type { WorkStep } from '../finish';
 import { bestSchedule } from './bestSchedule';
 import { boundOf } from './bounds';
 import { checkSolution } from './checkSolution';
@@ -63,7 +64,7 @@ describe('plans of small, heavily loaded workshops', () => {
     for (const seed of SEEDS) {
       const problem = randomSchedule({ seed: 1000 + seed, steps: 4 + (seed % 3), jobs: 1, greatest: 0.6 });
       const [first, best] = [costOf(problem, bestSchedule(problem)), bestOfAll(problem)!.cost];
-      expect([first.unplaced, first.broken]).toEqual([best.unplaced, best.broken]);
+      expect([seed, first.unplaced <= best.unplaced, first.broken <= best.broken]).toEqual([seed, true, true]);
     }
   });
   it('are not later with one more pair of hands', () => {
@@ -214,5 +215,27 @@ describe('who does a step', () => {
     expect(checkSolution(problem, change({ by: ['bo'] }))).toContain('b0 is outside the hours');
     const early = { start: SCHEDULE_NOW, end: SCHEDULE_NOW + 20 * MIN };
     expect(checkSolution(problem, change({ ...early, spans: [early] }))).toContain('a0 and b0 need the same hands');
+  });
+});
+
+describe('a wait that cannot be kept', () => {
+  it('puts nothing off: what was put off for its sake is as early again as it can be', () => {
+    // the last has to follow the second sooner than the third, between them, lets it; and the second has to follow the first
+    const step = (id: string, after: WorkStep['after'] = []) => testStep(id, { hands: 30, job: 'a', after });
+    const steps = [
+      step('first'),
+      step('second', [{ step: 'first', least: 0, most: 60, why: 'recoat' }]),
+      step('third', [{ step: 'second', least: 175, why: 'dry' }]),
+      step('last', [
+        { step: 'third', least: 210, why: 'dry' },
+        { step: 'second', least: 0, most: 170, why: 'recoat' },
+      ]),
+    ];
+    const job = { job: 'a', name: 'a', priority: 0, createdAt: 0, care: [], steps };
+    const problem: Problem = { ...randomSchedule({ seed: 1, steps: 1, jobs: 1 }), jobs: [job] };
+    const plan = placeInOrder(readyFor(problem), steps)!;
+    expect(checkSolution(problem, plan)).toEqual([]);
+    expect(costOf(problem, plan).broken).toBe(1);
+    expect(startsOf(plan).get('first')! - SCHEDULE_NOW).toBeLessThan(24 * 60 * MIN);
   });
 });
