@@ -1,4 +1,4 @@
-import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
+import { useEffect, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import { formatDuration } from '@kolleta/core/units';
 import { stepTitle, stepWords } from '@kolleta/core/words';
 import { formatMoment, handsIn, formatTime, GRAIN_MS, type PlacedStep } from '@kolleta/core/schedule';
@@ -79,8 +79,17 @@ export function WeekDays({ rows, hours, jobs, shop, now, chosen, listed, pinned,
     if (drag?.moved && drag.at !== undefined && drag.at !== drag.placed.start) onPut(drag.placed, drag.at);
     setDrag(undefined);
   };
+  const dragging = drag !== undefined;
+  // wherever the keys go: a plan that comes meanwhile may draw the step anew
+  useEffect(() => {
+    if (!dragging) return;
+    const letGo = ({ key }: globalThis.KeyboardEvent) => {
+      if (key === 'Escape') setDrag(undefined);
+    };
+    window.addEventListener('keydown', letGo);
+    return () => window.removeEventListener('keydown', letGo);
+  }, [dragging]);
   const byKey = (event: KeyboardEvent, { placed, first }: DayBlock) => {
-    if (event.key === 'Escape') setDrag(undefined);
     const by = { ArrowLeft: -1, ArrowRight: 1, PageUp: -12, PageDown: 12 }[event.key];
     if (by === undefined || placed.state !== 'waiting' || !first) return;
     event.preventDefault();
