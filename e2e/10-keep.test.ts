@@ -20,24 +20,7 @@ test('a job is kept, undone, and goes out and in as a file', async ({ page }) =>
     await page.keyboard.press('Control+y');
     await expect(page.getByLabel('Name of the job')).toHaveValue('Roll of honour');
   });
-  await test.step('a job file that is newer, breaks off or has unknown fields is refused with the place, and nothing changes', async () => {
-    await openStation(page, 'boat-numbers', 'fit');
-    const saving = page.waitForEvent('download');
-    await page.getByRole('button', { name: 'Save as job file' }).click();
-    const saved = await textOf(await saving);
-    for (const [change, says] of [
-      [(t: string) => t.replace(/"version": \d+/, '"version": 99'), /newer Kolleta/],
-      [(t: string) => t.replace('"client"', '"sparkle": 1, "client"'), /\/job\/sparkle/],
-    ] as const) {
-      await page.goto('/#/jobs');
-      await drop(page, 'Job file', 'boat.json', change(saved));
-      await expect(page.getByRole('alert')).toContainText(says);
-      await expect(page.getByRole('alert')).toContainText('Nothing was changed');
-      await expect(page.getByRole('link', { name: /Boat numbers/ })).toHaveCount(1);
-      await openStation(page, 'boat-numbers', 'fit');
-    }
-  });
-  await test.step('a job goes out to a file and comes back beside the other', async () => {
+  await test.step('a job goes out to a file and comes back beside the other; one with an unknown field is refused with the place, and nothing changes', async () => {
     await openStation(page, 'boat-numbers', 'fit');
     const download = page.waitForEvent('download');
     await page.getByRole('button', { name: 'Save as job file' }).click();
@@ -45,6 +28,10 @@ test('a job is kept, undone, and goes out and in as a file', async ({ page }) =>
     expect(file.suggestedFilename()).toBe('boat-numbers.kolleta-job.json');
     const text = await textOf(file);
     await page.goto('/#/jobs');
+    await drop(page, 'Job file', 'boat.json', text.replace('"client"', '"sparkle": 1, "client"'));
+    await expect(page.getByRole('alert')).toContainText('/job/sparkle');
+    await expect(page.getByRole('alert')).toContainText('Nothing was changed');
+    await expect(page.getByRole('link', { name: /Boat numbers/ })).toHaveCount(1);
     await drop(page, 'Job file', 'boat.json', text);
     await expect(page.getByLabel('Name of the job')).toHaveValue('Boat numbers (from file)');
   });

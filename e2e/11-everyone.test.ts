@@ -47,7 +47,13 @@ async function keepsItsSides(page: Page, screen: string): Promise<void> {
 
 // two halves, so that they go side by side
 for (const half of [0, 1]) {
-  test(`every screen is for everyone, day and night, small and large, with long names: part ${half + 1}`, async ({ page }) => {
+  test(`every screen is for everyone, day and night, small and large, with long names: part ${half + 1}`, async ({ page, request }) => {
+    await test.step('scripts only from here, missing files are 404', async () => {
+      const home = await request.get('/');
+      expect(home.headers()['content-security-policy']).toContain("script-src 'self'");
+      expect((await request.get('/assets/nothing.js')).status()).toBe(404);
+      expect((await request.get('/nowhere')).status()).toBe(404);
+    });
     await onlyJobs(page, ['honour-board', 'regatta-prizes'], ([job]) => {
       Object.assign(job!, { name: LONG, client: LONG, piece: { ...job!.piece, name: LONG } });
       job!.zones.forEach((zone) => Object.assign(zone, { name: LONG }));
@@ -64,10 +70,3 @@ for (const half of [0, 1]) {
     }
   });
 }
-
-test('scripts only from here, missing files are 404, the server listens on loopback', async ({ request }) => {
-  const home = await request.get('/');
-  expect(home.headers()['content-security-policy']).toContain("script-src 'self'");
-  expect((await request.get('/assets/nothing.js')).status()).toBe(404);
-  expect((await request.get('/nowhere')).status()).toBe(404);
-});

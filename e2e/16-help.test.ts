@@ -25,8 +25,6 @@ test('somebody new makes a mark, finds keys and whatever can be found', async ({
     for (const [typed, name, url] of [
       ['honour', 'Honour board', /honour-board\/fit/],
       ['harbour', 'Harbour blue', /stock/],
-      ['wipe 12', 'Wipe the 12 tapered pint glasses', /regatta-prizes\/prepare/],
-      ['offcut', 'Sheets and offcuts', /stock/],
       ['humidity', 'Room temperature and humidity', /workshop/],
     ] as const) {
       await page.keyboard.press('/');

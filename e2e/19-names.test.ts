@@ -1,7 +1,7 @@
 import { drop, expect, kept, onlyJobs, openStation, reading, test, textOf, type } from './workshop';
 
-test('names from a list, a word over several pieces, changes in words, and terms of use', async ({ page }) => {
-  await onlyJobs(page, ['crew-flasks', 'tankards', 'tankards-2', 'boat-numbers', 'door-hours']);
+test('names from a list, changes in words, and terms of use', async ({ page }) => {
+  await onlyJobs(page, ['crew-flasks', 'tankards', 'tankards-2', 'door-hours']);
   await test.step('six names from a list, each fitted; one longer sets the size of all, or each is as large as fits', async () => {
     await openStation(page, 'crew-flasks', 'draw');
     const list = page.getByRole('list', { name: 'The list as it fits' });
@@ -16,10 +16,8 @@ test('names from a list, a word over several pieces, changes in words, and terms
     await expect(fitted).toContainText('“Maximiliana-Wilhelmina · BOW SEAT” has much smaller letters');
     await kept(page);
   });
-  await test.step('a CSV of names becomes one piece a row; one of 5,000 is refused with the way out', async () => {
+  await test.step('a CSV of names becomes one piece a row', async () => {
     await openStation(page, 'tankards', 'draw');
-    await drop(page, 'List file', 'many.csv', Array.from({ length: 5000 }, (_, i) => `Name ${i}`).join('\n'));
-    await expect(page.getByRole('region', { name: 'A list of names' }).getByRole('alert')).toContainText('5,000 rows');
     await drop(page, 'List file', 'crew.csv', 'name,boat\r\n"Byrne, Ada",Petrel\r\nOrla,Gannet\r\nFinn,Skua\r\n');
     await expect(page.getByRole('list', { name: 'The list as it fits' }).getByRole('listitem')).toHaveText([/Byrne, Ada/, /Orla/, /Finn/]);
     await expect(page.getByText('3 rows, 3 pieces')).toBeVisible();
@@ -28,25 +26,6 @@ test('names from a list, a word over several pieces, changes in words, and terms
     await page.getByRole('button', { name: /Save the cut file/ }).click();
     // every name is an outline of its own, and nothing of other jobs is in the file
     expect((await textOf(await download)).match(/<g>/g)).toHaveLength(3);
-  });
-  await test.step('one word over several pieces at one scale, and a piece unlike the others', async () => {
-    await openStation(page, 'boat-numbers', 'draw');
-    await page.getByRole('button', { name: 'Part one word over the pieces' }).click();
-    await type(page, 'Word over the pieces', 'ROWI');
-    const list = page.getByRole('list', { name: 'The list as it fits' });
-    await expect(list.getByRole('listitem')).toHaveText([/^R/, /^O/, /^W/, /^I/]);
-    await page.getByRole('link', { name: /^Fit/ }).click();
-    await page.getByLabel('Size', { exact: true }).selectOption('largest');
-    await page.getByRole('link', { name: /^Draw/ }).click();
-    const wide = async () => Number.parseFloat((await list.getByRole('listitem').nth(2).innerText()).split('\n').at(-1)!);
-    await expect(list.getByRole('listitem').nth(2)).toContainText('mm');
-    // the typed height gives way to the largest
-    await expect.poll(wide).toBeGreaterThan(100);
-    const before = await wide();
-    await list.getByRole('button').nth(3).click();
-    await type(page, 'Zone height of this piece', '60');
-    // the smallest piece sets the scale of all
-    await expect.poll(wide).toBeLessThan(before * 0.7);
   });
   await test.step('what is wanted of a mark is asked for in words, undone, and seen before it is done', async () => {
     await openStation(page, 'door-hours', 'draw');

@@ -1,10 +1,9 @@
 import { readFileSync } from 'node:fs';
 import { resolve } from 'node:path';
-import { drop, expect, kept, onlyJobs, openStation, reading, test } from './workshop';
+import { drop, expect, kept, onlyJobs, openStation, planned, reading, test } from './workshop';
 
 const files = resolve(import.meta.dirname, '../node_modules/@fontsource/montserrat/files');
 const woff = readFileSync(resolve(files, 'montserrat-latin-400-italic.woff'));
-const woff2 = readFileSync(resolve(files, 'montserrat-latin-400-italic.woff2'));
 const variable = readFileSync(
   resolve(files, '../../../@fontsource-variable/bricolage-grotesque/files/bricolage-grotesque-latin-wght-normal.woff2'),
 );
@@ -28,16 +27,14 @@ test('fonts of one’s own, and one for a name in Arabic', async ({ page }) => {
     await drop(page, 'Face file', 'broken.ttf', 'no face at all');
     await expect(page.getByRole('alert')).toContainText('“broken.ttf” is not a font that can be read');
     const outline = page.locator('main svg path[fill-rule="evenodd"]').first();
+    await planned(page);
     const before = await outline.getAttribute('d');
-    await field.setInputFiles({ name: 'Own slant.woff2', mimeType: 'font/woff2', buffer: woff2 });
-    await expect(page.getByText('Own slant is among your own fonts')).toBeVisible();
-    await face.selectOption({ label: 'Own slant' });
-    await expect(outline).not.toHaveAttribute('d', before!);
-    const unpacked = await outline.getAttribute('d');
     await field.setInputFiles({ name: 'Packed slant.woff', mimeType: 'font/woff', buffer: woff });
+    await expect(page.getByText('Packed slant is among your own fonts')).toBeVisible();
     await face.selectOption({ label: 'Packed slant' });
     await expect(face.locator('option:checked')).toHaveText('Packed slant');
-    await expect(outline).not.toHaveAttribute('d', unpacked!);
+    await expect(outline).not.toHaveAttribute('d', before!);
+    await planned(page);
     const slanted = await outline.getAttribute('d');
     await kept(page);
     await page.reload();
@@ -48,6 +45,7 @@ test('fonts of one’s own, and one for a name in Arabic', async ({ page }) => {
     await face.selectOption({ label: 'Heavy' });
     await expect(page.getByLabel('Weight of line 1').locator('option:checked')).toHaveText('very bold');
     await expect(outline).not.toHaveAttribute('d', slanted!);
+    await planned(page);
     const heavy = await outline.getAttribute('d');
     await page.getByLabel('Weight of line 1').selectOption({ label: 'light' });
     await expect(outline).not.toHaveAttribute('d', heavy!);

@@ -103,15 +103,15 @@ test('the log is read, put right and searched, and drills are done', async ({ pa
 });
 
 test('the price of a run, of an order and of another technique', async ({ page, context }) => {
-  await onlyJobs(page, ['bailer-buckets', 'door-hours', 'trophy-bowl']);
+  await onlyJobs(page, ['bailer-buckets', 'door-hours']);
   await test.step('the price: for three, for one and for a run of 24, what would make it cheaper, tax, and a quote of the whole order as PDF', async () => {
     await context.grantPermissions(['clipboard-read', 'clipboard-write']);
     await openStation(page, 'bailer-buckets', 'price');
     const price = page.getByRole('region', { name: 'Price', exact: true });
-    await expect(price).toContainText(/€\d+\.\d\d.*each, €\d+\.\d\d for all 3/, { timeout: 60_000 });
+    await expect(price).toContainText(/€\d+\.\d\d.*each, €\d+\.\d\d for all 3/);
     await expect(price).toContainText(/Made alone, one would be €\d+\.\d\d/);
     // a run of 24, and one of its length typed badly
-    await expect(price).toContainText(/A run of .*would be €\d+\.\d\d each/s, { timeout: 60_000 });
+    await expect(price).toContainText(/A run of .*would be €\d+\.\d\d each/s);
     const run = price.getByRole('textbox', { name: 'Pieces of another run' });
     await expect(run).toHaveValue('24');
     await run.fill('a dozen');
@@ -119,14 +119,14 @@ test('the price of a run, of an order and of another technique', async ({ page, 
     await expect(page.getByRole('alert')).toBeVisible();
     await run.fill('12');
     await page.keyboard.press('Enter');
-    await expect(price).toContainText(/would be €\d+\.\d\d each, €\d+\.\d\d in all/, { timeout: 60_000 });
+    await expect(price).toContainText(/would be €\d+\.\d\d each, €\d+\.\d\d in all/);
     const total = async () => Number(/each, €([\d.]+) for all/.exec((await price.textContent())!)![1]);
     const before = await total();
     await price.getByRole('textbox', { name: /^Blank piece/ }).fill('4.50');
     await page.keyboard.press('Enter');
     await price.getByRole('textbox', { name: 'Tax' }).fill('23 %');
     await page.keyboard.press('Enter');
-    await expect(price).toContainText('of it tax', { timeout: 60_000 });
+    await expect(price).toContainText('of it tax');
     await expect(async () => expect(await total()).toBeGreaterThan(before + 13.5)).toPass();
     // a way that is cheaper is one press, and costs what it said
     const cheaper = page.getByRole('region', { name: 'What would make it cheaper' });
@@ -136,19 +136,19 @@ test('the price of a run, of an order and of another technique', async ({ page, 
     await page.keyboard.press('Enter');
     await kept(page);
     await openStation(page, 'door-hours', 'price');
-    await expect(price).toContainText(/for the piece/, { timeout: 60_000 });
+    await expect(price).toContainText(/for the piece/);
     await price.getByRole('textbox', { name: 'Order', exact: true }).fill('Regatta week');
     await page.keyboard.press('Enter');
     const client = page.getByRole('region', { name: 'For the client' });
     await expect(client).toContainText('With 1 other job of the order: Bailer buckets');
     await planned(page);
     await client.getByRole('button', { name: 'Copy as text' }).click();
-    await expect(page.getByText('The quote is copied.')).toBeVisible({ timeout: 60_000 });
+    await expect(page.getByText('The quote is copied.')).toBeVisible();
     const text = await page.evaluate(() => navigator.clipboard.readText());
     expect(text).toMatch(/^Quote from Saltmarsh Marks\n/);
     expect(text).toMatch(/Bailer buckets: 3 .*buckets, decal in .*: €[\d.]+ each, €[\d.]+\n/);
     expect(text).toMatch(/Tax 23 %: €[\d.]+\nIn all: €[\d.]+\n/);
-    const saved = page.waitForEvent('download', { timeout: 60_000 });
+    const saved = page.waitForEvent('download');
     await client.getByRole('button', { name: 'Save as PDF' }).click();
     expect(await readPdf(readFileSync(await (await saved).path()))).toEqual({ pages: 1, title: 'Quote from Saltmarsh Marks' });
     // and the report of the job, drawn to scale
@@ -157,16 +157,16 @@ test('the price of a run, of an order and of another technique', async ({ page, 
     expect((await readPdf(readFileSync(await (await report).path()))).title).toBe('Door hours, report');
   });
   await test.step('which technique: all are planned for the piece, the reasons stand there, and one press makes it so', async () => {
-    await openStation(page, 'trophy-bowl', 'draw');
+    await openStation(page, 'door-hours', 'draw');
     const card = page.getByRole('region', { name: 'Ways to make it' });
     await card.getByRole('button', { name: 'Compare the techniques' }).click();
-    await expect(card).toContainText(/is best for this piece/, { timeout: 60_000 });
+    await expect(card).toContainText(/is best for this piece/);
     await expect(card.getByRole('listitem').filter({ hasText: 'Heat-applied mark' })).toContainText('Nothing may be pressed on glass');
     await expect(card.getByRole('listitem').filter({ hasText: 'Etched mark' })).toContainText('It stays for good.');
-    await card.getByRole('listitem').filter({ hasText: 'Decal' }).getByRole('button', { name: 'Make it so' }).click();
+    await card.getByRole('listitem').filter({ hasText: 'Etched mark' }).getByRole('button', { name: 'Make it so' }).click();
     await planned(page);
-    await expect(page.getByRole('combobox', { name: 'Technique' })).toHaveValue('decal');
-    await page.keyboard.press('Control+z');
     await expect(page.getByRole('combobox', { name: 'Technique' })).toHaveValue('etched');
+    await page.keyboard.press('Control+z');
+    await expect(page.getByRole('combobox', { name: 'Technique' })).toHaveValue('decal');
   });
 });

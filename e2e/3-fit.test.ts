@@ -1,7 +1,7 @@
 import { expect, onlyJobs, openStation, reading, test, type } from './workshop';
 
-test('marks are sized, dragged, judged by colour and use, and fill their room', async ({ page }) => {
-  await onlyJobs(page, ['regatta-prizes', 'boat-numbers', 'boat-numbers-2', 'crew-flasks']);
+test('marks are sized, dragged, judged by colour and use', async ({ page }) => {
+  await onlyJobs(page, ['regatta-prizes', 'boat-numbers', 'crew-flasks']);
   await test.step('the largest size, a typed size, and readings with their fixes', async () => {
     await openStation(page, 'regatta-prizes', 'fit');
     await expect(reading(page, 'Size')).toContainText('65 × 29 mm');
@@ -57,24 +57,5 @@ test('marks are sized, dragged, judged by colour and use, and fill their room', 
     await expect(reading(page, 'Food and lip')).toHaveAccessibleName(/stop/);
     await reading(page, 'Food and lip').getByRole('button', { name: 'It is for display only' }).click();
     await expect(reading(page, 'Food and lip')).toHaveAccessibleName(/fine/);
-  });
-  await test.step('a mark as wide as its room, and one from edge to edge', async () => {
-    await openStation(page, 'boat-numbers-2', 'fit');
-    const size = page.getByLabel('Size', { exact: true });
-    await size.selectOption('as wide as its room');
-    await expect(size).toHaveValue('room');
-    const room = page.getByLabel('Breathing room');
-    await expect(room).not.toHaveValue('0 mm');
-    await size.selectOption('from edge to edge');
-    await expect(size).toHaveValue('edge');
-    await expect(room).toHaveValue('0 mm');
-    // the plate is 200 mm wide
-    await expect(reading(page, 'Size')).toContainText('200 ×');
-    await page.getByRole('button', { name: 'Undo' }).first().click();
-    await expect(size).toHaveValue('room');
-    await expect(room).not.toHaveValue('0 mm');
-    await size.selectOption('with a width of');
-    await type(page, 'Width of the mark', '55');
-    await expect(reading(page, 'Size')).toContainText('55 ×');
   });
 });

@@ -91,9 +91,7 @@ test('marks are laid out tighter, and by hand', async ({ page }) => {
     await card.getByRole('button', { name: 'Lay it out tighter' }).click();
     await expect(card.getByRole('status')).toContainText('By their outlines');
     // until something shorter is found
-    await expect
-      .poll(async () => Number(await card.getByRole('progressbar').getAttribute('value')), { timeout: 30_000 })
-      .toBeGreaterThan(2);
+    await expect.poll(async () => Number(await card.getByRole('progressbar').getAttribute('value'))).toBeGreaterThan(2);
     await card.getByRole('button', { name: 'Stop and keep the best' }).click();
     await expect(page.getByText(/^Kept: .* less film than before/)).toBeVisible();
     await expect.poll(async () => Number.parseFloat((await taken.textContent())!)).toBeLessThan(before);
@@ -140,9 +138,7 @@ test('marks are laid out tighter, and by hand', async ({ page }) => {
     await expect(card).toContainText('round the part that you laid yourself');
     await card.getByLabel('How parts may be turned').selectOption('freely');
     await card.getByRole('button', { name: 'Lay it out tighter' }).click();
-    await expect
-      .poll(async () => Number(await card.getByRole('progressbar').getAttribute('value')), { timeout: 30_000 })
-      .toBeGreaterThan(2);
+    await expect.poll(async () => Number(await card.getByRole('progressbar').getAttribute('value'))).toBeGreaterThan(2);
     await card.getByRole('button', { name: 'Stop and keep the best' }).click();
     await expect(page.getByText(/^Kept: .* less film than before/)).toBeVisible();
     await planned(page);
@@ -303,7 +299,7 @@ test('an offcut that holds only some is cut from first; the others stay, for the
   const card = page.getByRole('region', { name: 'Lay it out tighter' });
   await expect(card).toContainText('It holds 6 of 12');
   await card.getByRole('button', { name: 'Look for room for more' }).click();
-  await expect(card.getByRole('status')).toContainText(/It holds [7-9] of 12/, { timeout: 30_000 });
+  await expect(card.getByRole('status')).toContainText(/It holds [7-9] of 12/);
   await card.getByRole('button', { name: 'Stop and keep the best' }).click();
   await expect(page.getByText(/^Kept: the offcut holds \d of 12 now/)).toBeVisible();
   await expect(card).toContainText(/It holds [7-9] of 12/);

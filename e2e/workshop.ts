@@ -70,14 +70,14 @@ export const test = base.extend<{ page: Page; tolerated: RegExp }, { home: strin
 });
 export { expect };
 
-/** Waits until every change on the screen is on the disk. */
-export const kept = (page: Page) => expect(page.locator('[data-kept]')).toHaveText('saved');
+/** Waits until every change on the screen is on the disk. Asked in the page itself: at once, and without a picture of the page at every try. */
+export const kept = (page: Page) => page.waitForFunction(() => document.querySelector('[data-kept]')?.textContent === 'saved');
 
 /** Waits until the plan is that of everything that was changed. */
-export const planned = async (page: Page): Promise<void> => {
-  await kept(page);
-  await expect(page.locator('[data-plan=fresh]')).toBeAttached();
-};
+export const planned = (page: Page) =>
+  page.waitForFunction(
+    () => document.querySelector('[data-kept]')?.textContent === 'saved' && document.querySelector('[data-plan=fresh]') !== null,
+  );
 
 /**
  * Lets the page's clock run on so many seconds, by little and each time with its plan: a plan that is under way while minutes pass at once would be
@@ -117,9 +117,9 @@ export async function onlyJobs(page: Page, ids: readonly string[], change: (jobs
   await serve('**/assets/demoBench-*.js', 'undefined');
 }
 
-/** Opens the Bench with the demo workshop and waits until it can be used. */
+/** Opens the Bench, of the demo workshop at first, and waits until it can be used. */
 export async function openBench(page: Page): Promise<void> {
-  await page.goto('/');
+  await page.goto(page.url() === 'about:blank' ? '/' : '/#/');
   await expect(page.getByRole('button', { name: 'Done' }).first()).toBeEnabled();
 }
 

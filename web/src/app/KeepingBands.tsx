@@ -6,6 +6,7 @@ import { useKeeping } from '../storage/useKeeping';
 import type { WorkshopState } from '../storage/useWorkshop';
 import { putWorkshopBack } from '../storage/workshop';
 import { useTell } from '../ui/toasts';
+import { useSettling } from '../workers/settled';
 import { Band, BandButton } from './Band';
 
 const WAY_OUT = {
@@ -102,14 +103,26 @@ export function KeepingBands({ state }: { state: WorkshopState }) {
 }
 
 /** One quiet word: whether everything that the screen shows is on the disk. */
-export function KeptWord({ fresh }: { fresh: boolean }) {
-  const { saving, trouble, pen } = useKeeping();
+export function KeptWord({ state }: { state: WorkshopState }) {
+  const { saving, writes, trouble, pen } = useKeeping();
+  const { fresh, settled } = useSettling();
+  // right after a save the screen still shows what was before it, with its plan: that is not the plan of the save
+  const [seen, setSeen] = useState<{ state: WorkshopState; writes: number }>();
+  useEffect(() => {
+    if (saving > 0 || !fresh) return undefined;
+    let over = false;
+    settled().then(
+      (now) => over || setSeen({ state: now.state, writes }),
+      () => undefined,
+    );
+    return () => void (over = true);
+  }, [saving, writes, fresh, state, settled]);
   const word = trouble ? 'not saved' : saving > 0 ? 'saving…' : pen === false ? 'reading' : 'saved';
   return (
     <span
       className="quiet-on-dark measure max-sm:sr-only text-[0.75rem]"
       data-kept={word}
-      data-plan={fresh ? 'fresh' : 'working'}
+      data-plan={saving === 0 && fresh && seen?.writes === writes && seen.state === state ? 'fresh' : 'working'}
       title="Every change is written to this browser at once."
     >
       {word}

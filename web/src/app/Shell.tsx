@@ -225,7 +225,7 @@ function Inside({ state }: { state: WorkshopState }) {
                   })}
                 </nav>
                 <div className="ml-auto flex flex-wrap items-center gap-1.5 sm:gap-2">
-                  <KeptWord fresh={fresh} />
+                  <KeptWord state={state} />
                   {undo && (
                     <>
                       <button type="button" className={HEADER_BUTTON} onClick={undo.undo} title="Ctrl+Z">

@@ -22,6 +22,8 @@ export interface Trouble {
 export interface Keeping {
   /** Writes under way. */
   readonly saving: number;
+  /** Counts writes that were begun. */
+  readonly writes: number;
   /** Whether this tab may write; undefined until the browser has said. */
   readonly pen: boolean | undefined;
   readonly trouble?: Trouble;
@@ -39,7 +41,7 @@ export class DatabaseGone extends Error {
 }
 
 // where there are no locks there are no two tabs to keep apart
-let state: Keeping = { saving: 0, pen: 'locks' in navigator ? undefined : true, refusals: 0 };
+let state: Keeping = { saving: 0, writes: 0, pen: 'locks' in navigator ? undefined : true, refusals: 0 };
 const listeners = new Set<() => void>();
 let knowPen: () => void = () => undefined;
 const penKnown = new Promise<void>((resolve) => {
@@ -143,7 +145,7 @@ export async function keep<T>(label: string, run: () => Promise<T>, onto: Unkept
     set({ refusals: state.refusals + 1 });
     throw new NotTheWriter('Another tab is writing here. Take over in the band at the top, then do it again.');
   }
-  set({ saving: state.saving + 1 });
+  set({ saving: state.saving + 1, writes: state.writes + 1 });
   const hold = (trouble: Pick<Trouble, 'kind' | 'says'>): never => {
     set({ trouble: { ...trouble, unkept: [...(state.trouble?.unkept ?? []), { label, run, onto }] } });
     throw new NotKept(`${trouble.says} “${label}” is not saved yet.`);
