@@ -1,4 +1,4 @@
-import { beginOwn, expect, openStation, planned, secondsPass, test } from './workshop';
+import { beginOwn, expect, planned, secondsPass, test } from './workshop';
 
 test('a whole job from a blank to a packed and logged piece, on the Bench alone and by the clock', async ({ page }) => {
   await page.clock.install({ time: new Date('2026-12-01T09:40:00Z') });
@@ -48,27 +48,4 @@ test('a whole job from a blank to a packed and logged piece, on the Bench alone 
   await expect(page.getByText('6 steps, 6 of them timed')).toBeVisible();
   await page.getByRole('link', { name: 'Stock', exact: true }).click();
   await expect(page.getByText(/left · next jobs take/)).toHaveCount(0);
-});
-
-test('the job sheet prints on A4 and Letter without the tools around it', async ({ page }) => {
-  await openStation(page, 'honour-board', 'prepare');
-  await expect(page.getByRole('list', { name: 'Steps' })).toBeVisible();
-  for (const [format, width] of [
-    ['A4', 595],
-    ['Letter', 612],
-  ] as const) {
-    const pdf = await page.pdf({ format, printBackground: true });
-    const text = pdf.toString('latin1');
-    expect(pdf.subarray(0, 5).toString()).toBe('%PDF-');
-    const boxes = [...text.matchAll(/\/MediaBox\s*\[\s*0 0 ([\d.]+) ([\d.]+)/g)];
-    expect(boxes.length).toBeGreaterThan(0);
-    for (const [, w] of boxes) expect(Math.abs(Number(w) - width)).toBeLessThan(1.5);
-    await page.emulateMedia({ media: 'print' });
-    await page.setViewportSize({ width: Math.round((width * 96) / 72), height: 1000 });
-    expect(await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth)).toBeLessThanOrEqual(1);
-  }
-  await expect(page.getByRole('banner')).toBeHidden();
-  await expect(page.getByRole('navigation', { name: 'Places' })).toBeHidden();
-  await expect(page.getByRole('button', { name: 'Done' }).first()).toBeHidden();
-  await expect(page.getByRole('heading', { name: 'Sand the oak board' })).toBeVisible();
 });

@@ -27,8 +27,8 @@ async function levelRuns(download: Download): Promise<number[]> {
   return runs;
 }
 
-test('jigs: of a plate, of a tapered glass, and one for every name', async ({ page }) => {
-  await onlyJobs(page, ['boat-numbers', 'regatta-prizes', 'crew-flasks']);
+test('jigs and the job sheet print: of a plate, of a tapered glass, and one for every name', async ({ page }) => {
+  await onlyJobs(page, ['boat-numbers', 'regatta-prizes', 'crew-flasks', 'honour-board']);
   await test.step('a jig at 1:1: its line of 100 mm measures 100 mm in the printed PDF, and a measured print corrects it', async () => {
     await openStation(page, 'boat-numbers', 'fit');
     const jig = page.getByRole('region', { name: 'Jig' });
@@ -79,5 +79,27 @@ test('jigs: of a plate, of a tapered glass, and one for every name', async ({ pa
     for (const name of names.slice(2)) expect(pages.some((text) => text.includes(name.split(' · ')[0]!))).toBe(true);
     await jig.getByLabel('Whose jig').selectOption({ index: 3 });
     await expect(jig.getByRole('button', { name: 'Save the jig (PDF)' })).toBeEnabled();
+  });
+  await test.step('the job sheet prints on A4 and Letter without the tools around it', async () => {
+    await openStation(page, 'honour-board', 'prepare');
+    await expect(page.getByRole('list', { name: 'Steps' })).toBeVisible();
+    for (const [format, width] of [
+      ['A4', 595],
+      ['Letter', 612],
+    ] as const) {
+      const pdf = await page.pdf({ format, printBackground: true });
+      const text = pdf.toString('latin1');
+      expect(pdf.subarray(0, 5).toString()).toBe('%PDF-');
+      const boxes = [...text.matchAll(/\/MediaBox\s*\[\s*0 0 ([\d.]+) ([\d.]+)/g)];
+      expect(boxes.length).toBeGreaterThan(0);
+      for (const [, w] of boxes) expect(Math.abs(Number(w) - width)).toBeLessThan(1.5);
+      await page.emulateMedia({ media: 'print' });
+      await page.setViewportSize({ width: Math.round((width * 96) / 72), height: 1000 });
+      expect(await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth)).toBeLessThanOrEqual(1);
+    }
+    await expect(page.getByRole('banner')).toBeHidden();
+    await expect(page.getByRole('navigation', { name: 'Places' })).toBeHidden();
+    await expect(page.getByRole('button', { name: 'Done' }).first()).toBeHidden();
+    await expect(page.getByRole('heading', { name: 'Sand the oak board' })).toBeVisible();
   });
 });

@@ -58,8 +58,8 @@ function crc32(bytes: Buffer): number {
   return (crc ^ 0xffffffff) >>> 0;
 }
 
-test('pictures are traced and drawings of layers come in', async ({ page }) => {
-  await onlyJobs(page, ['tankards', 'tankards-2']);
+test('pictures are traced, drawings of layers come in, and photos give the outline of a piece and of an offcut', async ({ page }) => {
+  await onlyJobs(page, ['tankards', 'tankards-2', 'boat-numbers']);
   await test.step('a picture is traced into colours, with what can be chosen beside it', async () => {
     await openStation(page, 'tankards', 'draw');
     const png = await picture(page, 'disc #a03020 250 300 150; disc #1f5060 560 300 120; disc #000000 700 60 3');
@@ -109,10 +109,6 @@ test('pictures are traced and drawings of layers come in', async ({ page }) => {
     await page.getByLabel('What films go by').selectOption('colours');
     await expect(page.getByText('2 separate parts, 0 insides')).toBeVisible();
   });
-});
-
-test('photos give the outline of a piece and of an offcut', async ({ page }) => {
-  await onlyJobs(page, ['boat-numbers']);
   await test.step('a photo with a sheet of paper measures the piece, gives its outline and shows the mark on it', async () => {
     await openStation(page, 'boat-numbers', 'measure');
     // straight from above, 2 pixels a mm: an A4 sheet, and a plate of 150 by 100 mm

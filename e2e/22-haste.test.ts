@@ -1,7 +1,7 @@
 import { expect, kept, onlyJobs, openBench, openStation, planned, slowed, test, textOf, type } from './workshop';
 
-test('what is typed, cut and fixed is the last change, at any pace', async ({ page }) => {
-  await onlyJobs(page, ['regatta-prizes']);
+test('what is typed, cut, fixed and pressed is the last change, at any pace, and counts once', async ({ page }) => {
+  await onlyJobs(page, ['regatta-prizes', 'regatta-prizes-2', 'bailer-buckets', 'crew-flasks']);
   await test.step('what is cut, printed and fixed goes by the last change, however quickly it is asked for', async () => {
     await openStation(page, 'regatta-prizes', 'cut');
     await planned(page);
@@ -57,53 +57,53 @@ test('what is typed, cut and fixed is the last change, at any pace', async ({ pa
     await page.reload();
     await expect(field).toHaveValue('Quillê+& Sons');
   });
-});
-
-test('edits, keys and presses that come faster than they are saved all count, and count once', async ({ page }) => {
-  await onlyJobs(page, ['bailer-buckets', 'crew-flasks', 'regatta-prizes']);
-  await openStation(page, 'bailer-buckets', 'measure');
-  // words of one sentence, one after the other without waiting
-  const bar = page.getByRole('region', { name: 'What marks keep off' });
-  await bar.getByLabel('Add what is on the piece').selectOption('screw');
-  await bar.getByLabel('Add what is on the piece').selectOption('hole');
-  await type(page, 'Height', '240');
-  await type(page, 'Breathing room', '7');
-  await type(page, 'Name of the job', 'Bailers');
-  const screw = page.getByRole('button', { name: /^screw\./ });
-  const from = Number.parseFloat(await page.getByLabel('The screw from the middle').inputValue());
-  for (let i = 0; i < 10; i++) await screw.press('ArrowRight');
-  await kept(page);
-  await expect(page.getByLabel('The screw from the middle')).toHaveValue(new RegExp(`^${from + 5}`));
-  await expect(page.getByLabel('Take the hole away')).toBeVisible();
-  await expect(page.getByLabel('Height', { exact: true })).toHaveValue('240 mm');
-  // breathing room that was typed stays, whatever is measured anew
-  await type(page, 'Height', '120');
-  await expect(page.getByLabel('Breathing room')).toHaveValue('7 mm');
-  await expect(page.getByLabel('Name of the job')).toHaveValue('Bailers');
-  // a double click is one press
-  await page.goto('/#/job/regatta-prizes/cut');
-  const cut = page.getByRole('list', { name: 'Steps' }).getByRole('button', { name: 'Done' }).first();
-  await page.goto('/#/stock');
-  const roll = page.getByLabel('White gloss left');
-  const before = Number.parseFloat((await roll.inputValue()).replace(',', ''));
-  await page.goto('/#/job/regatta-prizes/cut');
-  const taken = Number.parseFloat(await page.locator('dt:has-text("film taken") + dd').innerText());
-  await cut.dblclick();
-  await expect(page.getByText(/^Done: cut/)).toBeVisible();
-  await planned(page);
-  await page.goto('/#/stock');
-  await expect.poll(async () => Math.round(before - Number.parseFloat((await roll.inputValue()).replace(',', '')))).toBe(Math.round(taken));
-  // and of the step in hand, and of no other
-  await page.goto('/#/');
-  const now = page.getByRole('region', { name: 'Now', exact: true });
-  const heading = await now.getByRole('heading').innerText();
-  await now.getByRole('button', { name: 'Done' }).dblclick();
-  await expect(page.getByText(`Done: ${heading[0]!.toLowerCase()}${heading.slice(1)}`)).toBeVisible();
-  await planned(page);
-  await page.goto('/#/logbook');
-  const log = page.getByRole('list', { name: 'Log' }).getByRole('listitem');
-  await expect(log.first()).toContainText(heading);
-  await expect(log.nth(1)).toContainText('Cut');
+  await test.step('edits, keys and presses that come faster than they are saved all count, and count once', async () => {
+    await openStation(page, 'bailer-buckets', 'measure');
+    // words of one sentence, one after the other without waiting
+    const bar = page.getByRole('region', { name: 'What marks keep off' });
+    await bar.getByLabel('Add what is on the piece').selectOption('screw');
+    await bar.getByLabel('Add what is on the piece').selectOption('hole');
+    await type(page, 'Height', '240');
+    await type(page, 'Breathing room', '7');
+    await type(page, 'Name of the job', 'Bailers');
+    const screw = page.getByRole('button', { name: /^screw\./ });
+    const from = Number.parseFloat(await page.getByLabel('The screw from the middle').inputValue());
+    for (let i = 0; i < 10; i++) await screw.press('ArrowRight');
+    await kept(page);
+    await expect(page.getByLabel('The screw from the middle')).toHaveValue(new RegExp(`^${from + 5}`));
+    await expect(page.getByLabel('Take the hole away')).toBeVisible();
+    await expect(page.getByLabel('Height', { exact: true })).toHaveValue('240 mm');
+    // breathing room that was typed stays, whatever is measured anew
+    await type(page, 'Height', '120');
+    await expect(page.getByLabel('Breathing room')).toHaveValue('7 mm');
+    await expect(page.getByLabel('Name of the job')).toHaveValue('Bailers');
+    // a double click is one press
+    await page.goto('/#/job/regatta-prizes-2/cut');
+    const cut = page.getByRole('list', { name: 'Steps' }).getByRole('button', { name: 'Done' }).first();
+    await page.goto('/#/stock');
+    const roll = page.getByLabel('White gloss left');
+    const before = Number.parseFloat((await roll.inputValue()).replace(',', ''));
+    await page.goto('/#/job/regatta-prizes-2/cut');
+    const taken = Number.parseFloat(await page.locator('dt:has-text("film taken") + dd').innerText());
+    await cut.dblclick();
+    await expect(page.getByText(/^Done: cut/)).toBeVisible();
+    await planned(page);
+    await page.goto('/#/stock');
+    await expect
+      .poll(async () => Math.round(before - Number.parseFloat((await roll.inputValue()).replace(',', ''))))
+      .toBe(Math.round(taken));
+    // and of the step in hand, and of no other
+    await page.goto('/#/');
+    const now = page.getByRole('region', { name: 'Now', exact: true });
+    const heading = await now.getByRole('heading').innerText();
+    await now.getByRole('button', { name: 'Done' }).dblclick();
+    await expect(page.getByText(`Done: ${heading[0]!.toLowerCase()}${heading.slice(1)}`)).toBeVisible();
+    await planned(page);
+    await page.goto('/#/logbook');
+    const log = page.getByRole('list', { name: 'Log' }).getByRole('listitem');
+    await expect(log.first()).toContainText(heading);
+    await expect(log.nth(1)).toContainText('Cut');
+  });
 });
 
 test.describe('set aside', () => {

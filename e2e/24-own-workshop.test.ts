@@ -94,91 +94,145 @@ test.describe('in Kolkata', () => {
   });
 });
 
-test('stock of each kind is added, changed, counted with a reason, replaced where it is used, and goes out and in as a list', async ({
-  page,
-}) => {
-  await onlyJobs(page, ['crew-flasks']);
-  await openBench(page);
-  await page.goto('/#/stock');
-  // a patterned film, its colour from the palette
-  await page.getByRole('button', { name: 'Add a film' }).click();
-  await type(page, 'Name of the film', 'Striped');
-  await page.getByLabel('Kind of film').selectOption('patterned');
-  await page.getByRole('button', { name: /^Colour: / }).click();
-  await page.getByRole('button', { name: 'navy', exact: true }).click();
-  await page.getByRole('button', { name: 'Another colour' }).click();
-  await type(page, 'Price a square metre, €', '18.50');
-  await page.getByLabel('Cover sheet').selectOption('yes');
-  await page.getByRole('button', { name: 'Add an offcut' }).click();
-  await expect(page.getByLabel('Width, offcut')).toBeVisible();
-  for (const [add, name, word] of [
-    ['Add a tape', 'Name of the tape', 'Own tape'],
-    ['Add a paint', 'Name of the paint', 'Own paint'],
-    ['Add a supply', 'Name of the supply', 'Own hooks'],
-  ] as const) {
-    await page.getByRole('button', { name: add }).click();
-    await type(page, name, word);
-    await expect(page.getByRole('button', { name: `Done with ${word}` })).toBeVisible();
-  }
-  // each kind is counted, with its reason
-  for (const [word, typed, shown] of [
-    ['Striped', '1.5 m', '1500 mm'],
-    ['Own tape', '700', '700 mm'],
-    ['Own paint', '25 ml', '25 ml'],
-  ] as const) {
-    await type(page, `${word} left`, typed);
-    await page.getByRole('button', { name: 'spoiled' }).click();
-    await expect(page.getByLabel(`${word} left`)).toHaveValue(shown);
-  }
-  await type(page, 'Buy more below', '12');
-  await expect(page.locator('li', { hasText: 'Own hooks' })).toContainText('buy more');
-  // an amount is corrected with its reason, and can be taken back
-  await type(page, 'Own hooks left', '30');
-  await page.getByRole('button', { name: 'bought more' }).click();
-  await expect(page.locator('li', { hasText: 'Own hooks' })).not.toContainText('buy more');
-  await page.getByRole('button', { name: 'Undo' }).click();
-  await expect(page.getByLabel('Own hooks left')).toHaveValue('10 pieces');
-  await page.getByRole('button', { name: 'Redo' }).click();
-  await expect(page.getByLabel('Own hooks left')).toHaveValue('30 pieces');
-  await page.getByRole('link', { name: 'Logbook' }).click();
-  await expect(page.getByRole('list', { name: 'Log' }).getByRole('listitem').first()).toContainText('Own hooks, bought more');
-  await page.goto('/#/stock');
-  // what is used is named before it goes, and replaced there
-  await page.getByRole('button', { name: 'Change Silver' }).click();
-  await page.getByRole('button', { name: 'Remove', exact: true }).click();
-  const ask = page.getByRole('alertdialog', { name: 'Remove Silver' });
-  await expect(ask).toContainText('1 open job: Crew flasks (crew name)');
-  await ask.getByLabel('Instead').selectOption('White gloss');
-  await ask.getByRole('button', { name: 'Replace and remove' }).click();
-  await expect(page.getByRole('button', { name: 'Change Silver' })).toHaveCount(0);
-  await kept(page);
-  // out as a list, and in again with a row changed
-  const download = page.waitForEvent('download');
-  await page.getByRole('button', { name: 'Save as a list (CSV)' }).click();
-  const csv = await textOf(await download);
-  expect(csv).toContain('Striped');
-  await drop(page, 'Stock list', 'stock.csv', `${csv.replace('Own tape', 'Bought tape')}film,Broken,velvet,,#000000,,300,5,mm,,,\r\n`);
-  const take = page.getByRole('alertdialog', { name: 'Take stock.csv in' });
-  await expect(take).toContainText('is left out');
-  await take.getByRole('button', { name: 'Take it in' }).click();
-  await expect(page.getByRole('button', { name: 'Change Bought tape' })).toBeVisible();
-  await expect(page.getByRole('button', { name: 'Change Own tape' })).toBeVisible();
-  // what nobody uses goes at once, and comes back when that is taken back
-  for (const word of ['Own tape', 'Own paint', 'Own hooks']) {
-    await page.getByRole('button', { name: `Change ${word}` }).click();
+test('stock of each kind is kept; four pictures go on four plates, and words are taken out of a shape of one’s own', async ({ page }) => {
+  await onlyJobs(page, ['crew-flasks', 'boat-numbers', 'door-hours', 'bailer-buckets']);
+  await test.step('four pictures go on four plates, and words are taken out of a shape of one’s own', async () => {
+    await openStation(page, 'boat-numbers', 'draw');
+    const svg = (shape: string) => `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 40 40">${shape}</svg>`;
+    const PICTURES = {
+      buoy: '<circle cx="20" cy="20" r="15" fill="#000"/>',
+      mast: '<path d="M18 2h4v36h-4z" fill="#000"/>',
+      sail: '<path d="M20 2L36 36H20z" fill="#000"/>',
+      hull: '<path d="M2 18h36l-6 14H8z" fill="#000"/>',
+    };
+    for (const [name, shape] of Object.entries(PICTURES)) {
+      await page
+        .getByLabel('Drawing or picture', { exact: true })
+        .setInputFiles({ name: `${name}.svg`, mimeType: 'image/svg+xml', buffer: Buffer.from(svg(shape)) });
+      await page.getByRole('button', { name: `Put ${name}.svg on the shelf` }).click();
+      await kept(page);
+    }
+    await page.getByRole('button', { name: 'Type or paste a list' }).click();
+    await page.getByLabel('One name a line').fill('piece, picture\nfirst, buoy.svg\nsecond, mast.svg\nthird, sail.svg\nfourth, whale.svg');
+    await page.getByRole('button', { name: 'Take this list' }).click();
+    await page.getByLabel('Drawing of each piece').selectOption('picture');
+    await expect(reading(page, 'Drawings from the list')).toContainText('“whale.svg”');
+    await page.getByRole('list', { name: 'The list as it fits' }).getByRole('button').nth(3).click();
+    await type(page, 'picture of this piece', 'hull.svg');
+    await expect(reading(page, 'Drawings from the list')).toHaveAccessibleName(/fine/);
+    await planned(page);
+    await page.getByRole('link', { name: /^Cut/ }).click();
+    // what is still to be cut comes first: the white film was cut before
+    await page.getByRole('group', { name: 'Films' }).getByRole('button', { name: 'White gloss' }).click();
+    const film = page.getByRole('group', { name: /^White gloss: 4 marks/ });
+    await expect(film).toBeVisible();
+    // words out of a drawn shape
+    await openStation(page, 'door-hours', 'draw');
+    await page.getByLabel('Add a change').selectOption('outOf');
+    await page.getByLabel('Shape around it, from a file').setInputFiles({
+      name: 'oar.svg',
+      mimeType: 'image/svg+xml',
+      buffer: Buffer.from(svg('<ellipse cx="20" cy="20" rx="19" ry="14" fill="#000"/>')),
+    });
+    await expect(page.getByLabel('Shape around it', { exact: true })).toHaveValue('');
+    await expect(page.getByText('1 separate part', { exact: false })).toBeVisible();
+    // just so wide and high; and what stands inside a ring
+    await page.getByRole('link', { name: /^Fit/ }).click();
+    await page.getByLabel('Size', { exact: true }).selectOption('both');
+    await type(page, 'Width of the mark', '200');
+    await type(page, 'Height of the mark', '150');
+    await expect(reading(page, 'Size')).toContainText('200 × 150 mm');
+    await openStation(page, 'bailer-buckets', 'draw');
+    await page.getByLabel('Simple shape').selectOption('ring');
+    await page.getByRole('link', { name: /^Fit/ }).click();
+    await type(page, 'What stands inside', '40');
+
+    await planned(page);
+    await expect(page.getByLabel('What stands inside')).toHaveValue('40 mm');
+  });
+  await test.step('stock of each kind is added, changed, counted with a reason, replaced where it is used, and goes out and in as a list', async () => {
+    await openBench(page);
+    await page.goto('/#/stock');
+    // a patterned film, its colour from the palette
+    await page.getByRole('button', { name: 'Add a film' }).click();
+    await type(page, 'Name of the film', 'Striped');
+    await page.getByLabel('Kind of film').selectOption('patterned');
+    await page.getByRole('button', { name: /^Colour: / }).click();
+    await page.getByRole('button', { name: 'navy', exact: true }).click();
+    await page.getByRole('button', { name: 'Another colour' }).click();
+    await type(page, 'Price a square metre, €', '18.50');
+    await page.getByLabel('Cover sheet').selectOption('yes');
+    await page.getByRole('button', { name: 'Add an offcut' }).click();
+    await expect(page.getByLabel('Width, offcut')).toBeVisible();
+    for (const [add, name, word] of [
+      ['Add a tape', 'Name of the tape', 'Own tape'],
+      ['Add a paint', 'Name of the paint', 'Own paint'],
+      ['Add a supply', 'Name of the supply', 'Own hooks'],
+    ] as const) {
+      await page.getByRole('button', { name: add }).click();
+      await type(page, name, word);
+      await expect(page.getByRole('button', { name: `Done with ${word}` })).toBeVisible();
+    }
+    // each kind is counted, with its reason
+    for (const [word, typed, shown] of [
+      ['Striped', '1.5 m', '1500 mm'],
+      ['Own tape', '700', '700 mm'],
+      ['Own paint', '25 ml', '25 ml'],
+    ] as const) {
+      await type(page, `${word} left`, typed);
+      await page.getByRole('button', { name: 'spoiled' }).click();
+      await expect(page.getByLabel(`${word} left`)).toHaveValue(shown);
+    }
+    await type(page, 'Buy more below', '12');
+    await expect(page.locator('li', { hasText: 'Own hooks' })).toContainText('buy more');
+    // an amount is corrected with its reason, and can be taken back
+    await type(page, 'Own hooks left', '30');
+    await page.getByRole('button', { name: 'bought more' }).click();
+    await expect(page.locator('li', { hasText: 'Own hooks' })).not.toContainText('buy more');
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await expect(page.getByLabel('Own hooks left')).toHaveValue('10 pieces');
+    await page.getByRole('button', { name: 'Redo' }).click();
+    await expect(page.getByLabel('Own hooks left')).toHaveValue('30 pieces');
+    await page.getByRole('link', { name: 'Logbook' }).click();
+    await expect(page.getByRole('list', { name: 'Log' }).getByRole('listitem').first()).toContainText('Own hooks, bought more');
+    await page.goto('/#/stock');
+    // what is used is named before it goes, and replaced there
+    await page.getByRole('button', { name: 'Change Silver' }).click();
     await page.getByRole('button', { name: 'Remove', exact: true }).click();
-    await expect(page.getByRole('button', { name: `Change ${word}` })).toHaveCount(0);
-  }
-  await page.getByRole('banner').getByRole('button', { name: 'Undo' }).click();
-  await expect(page.getByLabel('Own hooks left')).toBeVisible();
-  await expect(page.getByLabel('Own paint left')).toHaveCount(0);
-  await openStation(page, 'crew-flasks', 'draw');
-  await expect(page.getByLabel('Film', { exact: true })).toHaveValue('white-gloss');
-  // the pattern's worst colour counts, and the cover sheet comes off before the cut
-  await page.getByLabel('Film', { exact: true }).selectOption('Striped');
-  await planned(page);
-  await page.goto('/#/job/crew-flasks/fit');
-  await expect(reading(page, 'Contrast')).toContainText('One colour of Striped');
+    const ask = page.getByRole('alertdialog', { name: 'Remove Silver' });
+    await expect(ask).toContainText('1 open job: Crew flasks (crew name)');
+    await ask.getByLabel('Instead').selectOption('White gloss');
+    await ask.getByRole('button', { name: 'Replace and remove' }).click();
+    await expect(page.getByRole('button', { name: 'Change Silver' })).toHaveCount(0);
+    await kept(page);
+    // out as a list, and in again with a row changed
+    const download = page.waitForEvent('download');
+    await page.getByRole('button', { name: 'Save as a list (CSV)' }).click();
+    const csv = await textOf(await download);
+    expect(csv).toContain('Striped');
+    await drop(page, 'Stock list', 'stock.csv', `${csv.replace('Own tape', 'Bought tape')}film,Broken,velvet,,#000000,,300,5,mm,,,\r\n`);
+    const take = page.getByRole('alertdialog', { name: 'Take stock.csv in' });
+    await expect(take).toContainText('is left out');
+    await take.getByRole('button', { name: 'Take it in' }).click();
+    await expect(page.getByRole('button', { name: 'Change Bought tape' })).toBeVisible();
+    await expect(page.getByRole('button', { name: 'Change Own tape' })).toBeVisible();
+    // what nobody uses goes at once, and comes back when that is taken back
+    for (const word of ['Own tape', 'Own paint', 'Own hooks']) {
+      await page.getByRole('button', { name: `Change ${word}` }).click();
+      await page.getByRole('button', { name: 'Remove', exact: true }).click();
+      await expect(page.getByRole('button', { name: `Change ${word}` })).toHaveCount(0);
+    }
+    await page.getByRole('banner').getByRole('button', { name: 'Undo' }).click();
+    await expect(page.getByLabel('Own hooks left')).toBeVisible();
+    await expect(page.getByLabel('Own paint left')).toHaveCount(0);
+    await openStation(page, 'crew-flasks', 'draw');
+    await expect(page.getByLabel('Film', { exact: true })).toHaveValue('white-gloss');
+    // the pattern's worst colour counts, and the cover sheet comes off before the cut
+    await page.getByLabel('Film', { exact: true }).selectOption('Striped');
+    await planned(page);
+    await page.goto('/#/job/crew-flasks/fit');
+    await expect(reading(page, 'Contrast')).toContainText('One colour of Striped');
+  });
 });
 
 test('a machine narrower than the film never gets it whole, tape is chosen, and jobs, marks and zones are copied', async ({ page }) => {
@@ -221,62 +275,6 @@ test('a machine narrower than the film never gets it whole, tape is chosen, and 
   await page.goto('/#/jobs');
   await page.getByRole('button', { name: 'Begin like Regatta prizes' }).click();
   await expect(page.getByLabel('Name of the job')).toHaveValue('Regatta prizes, third');
-});
-
-test('four pictures go on four plates, and words are taken out of a shape of one’s own', async ({ page }) => {
-  await onlyJobs(page, ['boat-numbers', 'door-hours', 'bailer-buckets']);
-  await openStation(page, 'boat-numbers', 'draw');
-  const svg = (shape: string) => `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 40 40">${shape}</svg>`;
-  const PICTURES = {
-    buoy: '<circle cx="20" cy="20" r="15" fill="#000"/>',
-    mast: '<path d="M18 2h4v36h-4z" fill="#000"/>',
-    sail: '<path d="M20 2L36 36H20z" fill="#000"/>',
-    hull: '<path d="M2 18h36l-6 14H8z" fill="#000"/>',
-  };
-  for (const [name, shape] of Object.entries(PICTURES)) {
-    await page
-      .getByLabel('Drawing or picture', { exact: true })
-      .setInputFiles({ name: `${name}.svg`, mimeType: 'image/svg+xml', buffer: Buffer.from(svg(shape)) });
-    await page.getByRole('button', { name: `Put ${name}.svg on the shelf` }).click();
-    await kept(page);
-  }
-  await page.getByRole('button', { name: 'Type or paste a list' }).click();
-  await page.getByLabel('One name a line').fill('piece, picture\nfirst, buoy.svg\nsecond, mast.svg\nthird, sail.svg\nfourth, whale.svg');
-  await page.getByRole('button', { name: 'Take this list' }).click();
-  await page.getByLabel('Drawing of each piece').selectOption('picture');
-  await expect(reading(page, 'Drawings from the list')).toContainText('“whale.svg”');
-  await page.getByRole('list', { name: 'The list as it fits' }).getByRole('button').nth(3).click();
-  await type(page, 'picture of this piece', 'hull.svg');
-  await expect(reading(page, 'Drawings from the list')).toHaveAccessibleName(/fine/);
-  await planned(page);
-  await page.getByRole('link', { name: /^Cut/ }).click();
-  // what is still to be cut comes first: the white film was cut before
-  await page.getByRole('group', { name: 'Films' }).getByRole('button', { name: 'White gloss' }).click();
-  const film = page.getByRole('group', { name: /^White gloss: 4 marks/ });
-  await expect(film).toBeVisible();
-  // words out of a drawn shape
-  await openStation(page, 'door-hours', 'draw');
-  await page.getByLabel('Add a change').selectOption('outOf');
-  await page.getByLabel('Shape around it, from a file').setInputFiles({
-    name: 'oar.svg',
-    mimeType: 'image/svg+xml',
-    buffer: Buffer.from(svg('<ellipse cx="20" cy="20" rx="19" ry="14" fill="#000"/>')),
-  });
-  await expect(page.getByLabel('Shape around it', { exact: true })).toHaveValue('');
-  await expect(page.getByText('1 separate part', { exact: false })).toBeVisible();
-  // just so wide and high; and what stands inside a ring
-  await page.getByRole('link', { name: /^Fit/ }).click();
-  await page.getByLabel('Size', { exact: true }).selectOption('both');
-  await type(page, 'Width of the mark', '200');
-  await type(page, 'Height of the mark', '150');
-  await expect(reading(page, 'Size')).toContainText('200 × 150 mm');
-  await openStation(page, 'bailer-buckets', 'draw');
-  await page.getByLabel('Simple shape').selectOption('ring');
-  await page.getByRole('link', { name: /^Fit/ }).click();
-  await type(page, 'What stands inside', '40');
-
-  await planned(page);
-  await expect(page.getByLabel('What stands inside')).toHaveValue('40 mm');
 });
 
 test('an empty workshop teaches; with everything skipped nothing is lost; what an older Kolleta saved opens, and the demo is there', async ({

@@ -4,8 +4,18 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { expect, kept, onlyJobs, openStation, planned, reading, test, type } from './workshop';
 
-test('pressed, etched, and a card for every piece', async ({ page }) => {
-  await onlyJobs(page, ['pennant', 'trophy-bowl', 'crew-flasks']);
+test('pressed, etched, reverse masks, cards, what is gathered, own steps, tape for all marks', async ({ page }) => {
+  await onlyJobs(page, [
+    'pennant',
+    'trophy-bowl',
+    'crew-flasks',
+    'honour-board',
+    'honour-board-2',
+    'honour-board-3',
+    'tankards',
+    'regatta-prizes',
+    'boat-numbers',
+  ]);
   await test.step('a pennant is pressed: what the sheet of the film says is kept with the film, and what the cloth does not stand is stopped', async () => {
     await openStation(page, 'pennant', 'paint');
     await expect(page.getByRole('link', { name: /^Press/ })).toBeVisible();
@@ -55,10 +65,6 @@ test('pressed, etched, and a card for every piece', async ({ page }) => {
     expect(text.match(/Saltmarsh Marks/g)).toHaveLength(6);
     expect(text).toMatch(/Hand wash only/);
   });
-});
-
-test('a reverse mask, what is gathered, and steps of one’s own', async ({ page }) => {
-  await onlyJobs(page, ['honour-board', 'honour-board-2']);
   await test.step('what a job needs is gathered and ticked off, own steps are added, moved and kept, and the week has its list', async () => {
     await openStation(page, 'honour-board', 'prepare');
     const gather = page.getByRole('region', { name: 'Gather' });
@@ -112,34 +118,32 @@ test('a reverse mask, what is gathered, and steps of one’s own', async ({ page
     await page.getByLabel('Tool for title').selectOption('spray');
     await expect(page.getByText('sprayed from straight above').first()).toBeVisible();
   });
-});
-
-test('tape for all marks is planned together, and placing is chosen', async ({ page }) => {
-  await onlyJobs(page, ['tankards', 'regatta-prizes', 'boat-numbers', 'honour-board']);
-  await openStation(page, 'tankards', 'tape');
-  await page.getByText(/^Tape for all marks together/).click();
-  await page.getByLabel('Tape for when').selectOption('all');
-  await expect(page.getByRole('img', { name: /pieces of tape, to scale/ })).toBeVisible();
-  await expect(page.getByText(/prize mark of Regatta prizes/).first()).toBeVisible();
-  await page.goto('/#/job/boat-numbers/place');
-  const stages = page.getByRole('region', { name: 'Placing number' });
-  // on the back of a clear plate: turned over first, then the five of the hinge
-  await expect(stages.getByRole('listitem')).toHaveCount(6);
-  await expect(stages.getByRole('listitem').nth(1)).toContainText('above the bottom edge');
-  await page.getByLabel('Placing of number').selectOption('hand');
-  await expect(stages.getByRole('listitem')).toHaveCount(4);
-  await planned(page);
-  await page.getByRole('link', { name: /^Tape/ }).click();
-  await expect(page.getByText('number is put down by hand, without tape.')).toBeVisible();
-  await page.getByRole('button', { name: 'Lift it with tape' }).click();
-  await expect(page.getByRole('heading', { name: 'The grip window' })).toBeVisible();
-  await page.getByLabel('How White gloss is taped').selectOption('faceDown');
-  await expect(page.getByRole('list', { name: 'Steps' })).toContainText('sticky side up');
-  // what the maker always leaves out is a watch with its way back
-  await page.goto('/#/job/honour-board/prepare');
-  await page.getByLabel('sanded before it is painted').selectOption('no');
-  await expect(page.getByText('Left out', { exact: true })).toBeVisible();
-  await page.getByRole('button', { name: 'Do it after all' }).click();
-  await expect(page.getByText('Left out', { exact: true })).toBeHidden();
-  await kept(page);
+  await test.step('tape for all marks is planned together, and placing is chosen', async () => {
+    await openStation(page, 'tankards', 'tape');
+    await page.getByText(/^Tape for all marks together/).click();
+    await page.getByLabel('Tape for when').selectOption('all');
+    await expect(page.getByRole('img', { name: /pieces of tape, to scale/ })).toBeVisible();
+    await expect(page.getByText(/prize mark of Regatta prizes/).first()).toBeVisible();
+    await page.goto('/#/job/boat-numbers/place');
+    const stages = page.getByRole('region', { name: 'Placing number' });
+    // on the back of a clear plate: turned over first, then the five of the hinge
+    await expect(stages.getByRole('listitem')).toHaveCount(6);
+    await expect(stages.getByRole('listitem').nth(1)).toContainText('above the bottom edge');
+    await page.getByLabel('Placing of number').selectOption('hand');
+    await expect(stages.getByRole('listitem')).toHaveCount(4);
+    await planned(page);
+    await page.getByRole('link', { name: /^Tape/ }).click();
+    await expect(page.getByText('number is put down by hand, without tape.')).toBeVisible();
+    await page.getByRole('button', { name: 'Lift it with tape' }).click();
+    await expect(page.getByRole('heading', { name: 'The grip window' })).toBeVisible();
+    await page.getByLabel('How White gloss is taped').selectOption('faceDown');
+    await expect(page.getByRole('list', { name: 'Steps' })).toContainText('sticky side up');
+    // what the maker always leaves out is a watch with its way back
+    await page.goto('/#/job/honour-board-3/prepare');
+    await page.getByLabel('sanded before it is painted').selectOption('no');
+    await expect(page.getByText('Left out', { exact: true })).toBeVisible();
+    await page.getByRole('button', { name: 'Do it after all' }).click();
+    await expect(page.getByText('Left out', { exact: true })).toBeHidden();
+    await kept(page);
+  });
 });

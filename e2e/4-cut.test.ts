@@ -1,88 +1,7 @@
 import { expect, kept, onlyJobs, openStation, planned, reading, test, textOf, type } from './workshop';
 
-test('film is laid out and saved for the cutter, mirrored where it is seen through, short where there is too little; an offcut is drawn', async ({
-  page,
-}) => {
-  await onlyJobs(page, ['regatta-prizes', 'regatta-prizes-2', 'boat-numbers']);
-  await test.step('one layout a film, and an SVG cut file in mm that any reader takes', async () => {
-    await openStation(page, 'regatta-prizes', 'cut');
-    await expect(page.getByText('film taken')).toBeVisible();
-    await expect(page.getByText('knife down')).toBeVisible();
-    await expect(page.getByText('as they are read, not mirrored')).toBeVisible();
-    await expect(page.getByText('Pull the surround and the insides away').first()).toBeVisible();
-    const download = page.waitForEvent('download');
-    await page.getByRole('button', { name: /Save the cut file/ }).click();
-    const text = await textOf(await download);
-    expect(text).toMatch(/width="300mm" height="[\d.]+mm"/);
-    // Chromium is the foreign reader: it paints the file, and the outlines have the size that was planned
-    const reader = await page.context().newPage();
-    await reader.setContent(text.replace(/^<\?xml.*\?>/, ''));
-    const boxes = await reader
-      .locator('g')
-      .evaluateAll((marks) => marks.map((g) => (g as SVGGElement).getBBox()).map((b) => [b.width, b.height]));
-    // one path an outline, each closed
-    for (const d of await reader.locator('path').evaluateAll((paths) => paths.map((path) => path.getAttribute('d')!))) {
-      expect(d.match(/M/g)).toHaveLength(1);
-      expect(d).toMatch(/Z$/);
-    }
-    expect(boxes).toHaveLength(12);
-    for (const [width, height] of boxes) {
-      expect(Math.max(width!, height!)).toBeCloseTo(66.7, 0);
-      expect(Math.min(width!, height!)).toBeCloseTo(29.2, 0);
-    }
-    await reader.close();
-  });
-  await test.step('what is seen through is cut mirrored', async () => {
-    await openStation(page, 'boat-numbers', 'cut');
-    await page.getByRole('button', { name: 'Petrol', exact: true }).click();
-    await expect(page.getByText('mirrored, for they are seen through the piece')).toBeVisible();
-  });
-  await test.step('too little film is a stop that offers another', async () => {
-    await openStation(page, 'regatta-prizes-2', 'draw');
-    await page.getByLabel('Film', { exact: true }).selectOption('harbour-blue');
-    await page.getByRole('link', { name: /^Measure/ }).click();
-    await page.getByLabel('How many in the set').fill('60');
-    await page.getByLabel('How many in the set').press('Enter');
-    await page.getByRole('link', { name: /^Cut/ }).click();
-    const film = reading(page, 'Harbour blue');
-    await expect(film).toHaveAccessibleName(/stop/);
-    await film.getByRole('button').first().click();
-    await expect(film).toHaveCount(0);
-  });
-  await test.step('an offcut is drawn in by its corners; sides that would cross are refused, and what it was comes back', async () => {
-    await page.goto('/#/stock');
-    const film = page.getByRole('listitem').filter({ hasText: 'Signal amber' });
-    await film.getByRole('button', { name: 'Change' }).click();
-    await film.getByText('Its outline', { exact: true }).click();
-    const corner = film.getByRole('button', { name: /^Corner 3/ });
-    const box = (await corner.boundingBox())!;
-    await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
-    await page.mouse.down();
-    await page.mouse.move(box.x + box.width / 2 + 30, box.y + box.height / 2, { steps: 4 });
-    await page.mouse.up();
-    await expect(film.getByLabel('Corner across')).not.toHaveValue('210 mm');
-    // keys that come quickly lose nothing
-    const before = Number.parseFloat(await film.getByLabel('Corner up').inputValue());
-    await corner.focus();
-    for (let i = 0; i < 6; i++) await page.keyboard.press('ArrowUp');
-    await expect(film.getByLabel('Corner up')).toHaveValue(`${before + 6} mm`);
-    await film.getByRole('button', { name: /^Corner 1/ }).focus();
-    await expect(film.getByLabel('Corner across')).toHaveValue('0 mm');
-    await type(page, 'Corner across', '30 cm');
-    await expect(page.getByText('The sides of the offcut would cross.')).toBeVisible();
-    await film.getByRole('button', { name: 'Another corner after it' }).click();
-    await expect(film.getByRole('button', { name: /^Corner \d/ })).toHaveCount(7);
-    await film.getByRole('button', { name: 'Take it out' }).click();
-    await expect(film.getByRole('button', { name: /^Corner \d/ })).toHaveCount(6);
-    await kept(page);
-    for (let i = 0; i < 9; i++) await page.getByRole('button', { name: 'Undo', exact: true }).first().click();
-    await corner.focus();
-    await expect(film.getByLabel('Corner across')).toHaveValue('210 mm');
-  });
-});
-
-test('marks are laid out tighter, and by hand', async ({ page }) => {
-  await onlyJobs(page, ['bailer-buckets']);
+test('film is laid out and saved for the cutter, laid tighter and by hand; an offcut is drawn', async ({ page }) => {
+  await onlyJobs(page, ['regatta-prizes', 'regatta-prizes-2', 'boat-numbers', 'bailer-buckets']);
   await test.step('marks are laid out tighter by their outlines; what was found is kept, cut and taken back', async () => {
     await openStation(page, 'bailer-buckets', 'cut');
     const card = page.getByRole('region', { name: 'Lay it out tighter' });
@@ -163,10 +82,143 @@ test('marks are laid out tighter, and by hand', async ({ page }) => {
     await expect(own).toHaveAccessibleName(/K keeps it here/);
     await expect(card.getByRole('button', { name: /^Let / })).toHaveCount(0);
   });
+  await test.step('one layout a film, and an SVG cut file in mm that any reader takes', async () => {
+    await openStation(page, 'regatta-prizes', 'cut');
+    await expect(page.getByText('film taken')).toBeVisible();
+    await expect(page.getByText('knife down')).toBeVisible();
+    await expect(page.getByText('as they are read, not mirrored')).toBeVisible();
+    await expect(page.getByText('Pull the surround and the insides away').first()).toBeVisible();
+    const download = page.waitForEvent('download');
+    await page.getByRole('button', { name: /Save the cut file/ }).click();
+    const text = await textOf(await download);
+    expect(text).toMatch(/width="300mm" height="[\d.]+mm"/);
+    // Chromium is the foreign reader: it paints the file, and the outlines have the size that was planned
+    const reader = await page.context().newPage();
+    await reader.setContent(text.replace(/^<\?xml.*\?>/, ''));
+    const boxes = await reader
+      .locator('g')
+      .evaluateAll((marks) => marks.map((g) => (g as SVGGElement).getBBox()).map((b) => [b.width, b.height]));
+    // one path an outline, each closed
+    for (const d of await reader.locator('path').evaluateAll((paths) => paths.map((path) => path.getAttribute('d')!))) {
+      expect(d.match(/M/g)).toHaveLength(1);
+      expect(d).toMatch(/Z$/);
+    }
+    expect(boxes).toHaveLength(12);
+    for (const [width, height] of boxes) {
+      expect(Math.max(width!, height!)).toBeCloseTo(66.7, 0);
+      expect(Math.min(width!, height!)).toBeCloseTo(29.2, 0);
+    }
+    await reader.close();
+  });
+  await test.step('what is seen through is cut mirrored', async () => {
+    await openStation(page, 'boat-numbers', 'cut');
+    await page.getByRole('button', { name: 'Petrol', exact: true }).click();
+    await expect(page.getByText('mirrored, for they are seen through the piece')).toBeVisible();
+  });
+  await test.step('too little film is a stop that offers another', async () => {
+    await openStation(page, 'regatta-prizes-2', 'draw');
+    await page.getByLabel('Film', { exact: true }).selectOption('harbour-blue');
+    await page.getByRole('link', { name: /^Measure/ }).click();
+    await page.getByLabel('How many in the set').fill('60');
+    await page.getByLabel('How many in the set').press('Enter');
+    await page.getByRole('link', { name: /^Cut/ }).click();
+    const film = reading(page, 'Harbour blue');
+    await expect(film).toHaveAccessibleName(/stop/);
+    await film.getByRole('button').first().click();
+    await expect(film).toHaveCount(0);
+  });
+  await test.step('an offcut is drawn in by its corners; sides that would cross are refused, and what it was comes back', async () => {
+    await page.goto('/#/stock');
+    const film = page.getByRole('listitem').filter({ hasText: 'Signal amber' });
+    await film.getByRole('button', { name: 'Change' }).click();
+    await film.getByText('Its outline', { exact: true }).click();
+    const corner = film.getByRole('button', { name: /^Corner 3/ });
+    const box = (await corner.boundingBox())!;
+    await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
+    await page.mouse.down();
+    await page.mouse.move(box.x + box.width / 2 + 30, box.y + box.height / 2, { steps: 4 });
+    await page.mouse.up();
+    await expect(film.getByLabel('Corner across')).not.toHaveValue('210 mm');
+    // keys that come quickly lose nothing
+    const before = Number.parseFloat(await film.getByLabel('Corner up').inputValue());
+    await corner.focus();
+    for (let i = 0; i < 6; i++) await page.keyboard.press('ArrowUp');
+    await expect(film.getByLabel('Corner up')).toHaveValue(`${before + 6} mm`);
+    await film.getByRole('button', { name: /^Corner 1/ }).focus();
+    await expect(film.getByLabel('Corner across')).toHaveValue('0 mm');
+    await type(page, 'Corner across', '30 cm');
+    await expect(page.getByText('The sides of the offcut would cross.')).toBeVisible();
+    await film.getByRole('button', { name: 'Another corner after it' }).click();
+    await expect(film.getByRole('button', { name: /^Corner \d/ })).toHaveCount(7);
+    await film.getByRole('button', { name: 'Take it out' }).click();
+    await expect(film.getByRole('button', { name: /^Corner \d/ })).toHaveCount(6);
+    await kept(page);
+    for (let i = 0; i < 9; i++) await page.getByRole('button', { name: 'Undo', exact: true }).first().click();
+    await corner.focus();
+    await expect(film.getByLabel('Corner across')).toHaveValue('210 mm');
+  });
 });
 
-test('a name is cut again, a new blade is tried, and what is too long goes through in loads', async ({ page }) => {
-  await onlyJobs(page, ['crew-flasks', 'bailer-buckets', 'bailer-buckets-2']);
+test('an offcut holds only some, a name is cut again, a new blade is tried, and what is too long goes through in loads', async ({
+  page,
+}) => {
+  await onlyJobs(page, ['regatta-prizes', 'crew-flasks', 'bailer-buckets', 'bailer-buckets-2']);
+  await test.step('an offcut that holds only some is cut from first; the others stay, for the roll', async () => {
+    await openStation(page, 'regatta-prizes', 'cut');
+    await page.goto('/#/stock');
+    await page.getByRole('button', { name: 'Change' }).first().click();
+    await page.getByRole('button', { name: 'Add an offcut' }).first().click();
+    await type(page, 'Width, offcut', '150');
+    await type(page, 'Length, offcut', '130');
+    await planned(page);
+    await page.goto('/#/job/regatta-prizes/cut');
+    const from = page.getByRole('group', { name: 'Cut from' });
+    await expect(from).toContainText('From the roll,');
+    await from.getByRole('button', { name: /holds 6 of 12/ }).click();
+    await expect(from).toContainText('6 of 12 marks find room');
+    // they move aside, and one more finds room
+    const card = page.getByRole('region', { name: 'Lay it out tighter' });
+    await expect(card).toContainText('It holds 6 of 12');
+    await card.getByRole('button', { name: 'Look for room for more' }).click();
+    await expect(card.getByRole('status')).toContainText(/It holds [7-9] of 12/);
+    await card.getByRole('button', { name: 'Stop and keep the best' }).click();
+    await expect(page.getByText(/^Kept: the offcut holds \d of 12 now/)).toBeVisible();
+    await expect(card).toContainText(/It holds [7-9] of 12/);
+    await card.getByRole('button', { name: 'As at first' }).click();
+    await expect(card).toContainText('It holds 6 of 12');
+    // laid by hand it stays so, and over the edge it does not go
+    const part = page.getByRole('button', { name: /Arrow keys move it/ }).first();
+    const placeOf = async () => (await part.getAttribute('transform'))!;
+    const before = await placeOf();
+    await part.focus();
+    await page.keyboard.press('ArrowRight');
+    await expect(part).toHaveAccessibleName(/stays where it lies/);
+    await expect(part).toHaveAttribute('aria-busy', 'false');
+    await planned(page);
+    expect(await placeOf()).not.toBe(before);
+    const byHand = await placeOf();
+    await kept(page);
+    await page.reload();
+    await from.getByRole('button', { name: /holds 6 of 12/ }).click();
+    await expect.poll(placeOf).toBe(byHand);
+    const download = page.waitForEvent('download');
+    await page.getByRole('button', { name: /Save the cut file/ }).click();
+    expect((await textOf(await download)).match(/<g>/g)).toHaveLength(6);
+    await page.getByRole('region', { name: 'Was it cut?' }).getByRole('button', { name: 'Well' }).click();
+    await expect(page.getByText('The marks that found no room are still to cut.')).toBeVisible();
+    await expect(page.getByText('Cut 6 marks on')).toBeVisible();
+    await expect(from).toHaveCount(0);
+    // a roll that is too narrow for them, and a sheet that is not
+    await page.goto('/#/stock');
+    await page.getByRole('button', { name: 'Change' }).first().click();
+    await type(page, 'Width of the film', '45');
+    await page.getByRole('button', { name: 'Add sheets' }).first().click();
+    await planned(page);
+    await page.goto('/#/job/regatta-prizes/cut');
+    await expect(from).toContainText(/From the sheet, all of it\. The roll is too narrow/);
+    await expect(page.getByText('All of it comes from the sheet, and nothing from the roll.')).toBeVisible();
+    await expect(page.getByText('Cut 6 marks on')).toBeVisible();
+  });
   await test.step('a lost name is cut again from a sheet, with the force that a test cut found; what is left goes into stock, and all of it back', async () => {
     await openStation(page, 'crew-flasks', 'weed');
     await page.getByRole('button', { name: 'A part was lost…' }).click();
@@ -279,62 +331,4 @@ test('a name is cut again, a new blade is tried, and what is too long goes throu
     await expect(page.getByLabel('Width of the mark')).toHaveValue(`${width} mm`);
     await expect(drawn).toHaveCount(0);
   });
-});
-
-test('an offcut that holds only some is cut from first; the others stay, for the roll', async ({ page }) => {
-  await onlyJobs(page, ['regatta-prizes']);
-  await openStation(page, 'regatta-prizes', 'cut');
-  await page.goto('/#/stock');
-  await page.getByRole('button', { name: 'Change' }).first().click();
-  await page.getByRole('button', { name: 'Add an offcut' }).first().click();
-  await type(page, 'Width, offcut', '150');
-  await type(page, 'Length, offcut', '130');
-  await planned(page);
-  await page.goto('/#/job/regatta-prizes/cut');
-  const from = page.getByRole('group', { name: 'Cut from' });
-  await expect(from).toContainText('From the roll,');
-  await from.getByRole('button', { name: /holds 6 of 12/ }).click();
-  await expect(from).toContainText('6 of 12 marks find room');
-  // they move aside, and one more finds room
-  const card = page.getByRole('region', { name: 'Lay it out tighter' });
-  await expect(card).toContainText('It holds 6 of 12');
-  await card.getByRole('button', { name: 'Look for room for more' }).click();
-  await expect(card.getByRole('status')).toContainText(/It holds [7-9] of 12/);
-  await card.getByRole('button', { name: 'Stop and keep the best' }).click();
-  await expect(page.getByText(/^Kept: the offcut holds \d of 12 now/)).toBeVisible();
-  await expect(card).toContainText(/It holds [7-9] of 12/);
-  await card.getByRole('button', { name: 'As at first' }).click();
-  await expect(card).toContainText('It holds 6 of 12');
-  // laid by hand it stays so, and over the edge it does not go
-  const part = page.getByRole('button', { name: /Arrow keys move it/ }).first();
-  const placeOf = async () => (await part.getAttribute('transform'))!;
-  const before = await placeOf();
-  await part.focus();
-  await page.keyboard.press('ArrowRight');
-  await expect(part).toHaveAccessibleName(/stays where it lies/);
-  await expect(part).toHaveAttribute('aria-busy', 'false');
-  await planned(page);
-  expect(await placeOf()).not.toBe(before);
-  const byHand = await placeOf();
-  await kept(page);
-  await page.reload();
-  await from.getByRole('button', { name: /holds 6 of 12/ }).click();
-  await expect.poll(placeOf).toBe(byHand);
-  const download = page.waitForEvent('download');
-  await page.getByRole('button', { name: /Save the cut file/ }).click();
-  expect((await textOf(await download)).match(/<g>/g)).toHaveLength(6);
-  await page.getByRole('region', { name: 'Was it cut?' }).getByRole('button', { name: 'Well' }).click();
-  await expect(page.getByText('The marks that found no room are still to cut.')).toBeVisible();
-  await expect(page.getByText('Cut 6 marks on')).toBeVisible();
-  await expect(from).toHaveCount(0);
-  // a roll that is too narrow for them, and a sheet that is not
-  await page.goto('/#/stock');
-  await page.getByRole('button', { name: 'Change' }).first().click();
-  await type(page, 'Width of the film', '45');
-  await page.getByRole('button', { name: 'Add sheets' }).first().click();
-  await planned(page);
-  await page.goto('/#/job/regatta-prizes/cut');
-  await expect(from).toContainText(/From the sheet, all of it\. The roll is too narrow/);
-  await expect(page.getByText('All of it comes from the sheet, and nothing from the roll.')).toBeVisible();
-  await expect(page.getByText('Cut 6 marks on')).toBeVisible();
 });

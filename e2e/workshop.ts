@@ -96,16 +96,16 @@ const demo = JSON.parse(readFileSync(new URL('../web/src/generated/demoWorkshop.
 const chosen = new WeakSet<Page>();
 
 /**
- * Lets the page begin with only these jobs of the demo workshop, which are planned at once: `honour-board-2` is a second one like `honour-board`.
+ * Lets the page begin with only these jobs of the demo workshop, which are planned at once: `honour-board-2` is a second one like `honour-board`, and so on.
  *
  * @param change what is otherwise with them
  */
 export async function onlyJobs(page: Page, ids: readonly string[], change: (jobs: Job[]) => void = () => undefined): Promise<void> {
   const jobs = ids.map((id): Job => {
-    const again = id.endsWith('-2');
+    const again = /-\d$/.test(id);
     const job = demo.jobs.find((one) => one.id === (again ? id.slice(0, -2) : id));
     if (!job) throw new Error(`onlyJobs: the demo has no job ${id}`);
-    return structuredClone(again ? { ...job, id, name: `${job.name}, again` } : job);
+    return structuredClone(again ? { ...job, id, name: `${job.name}, again ${id.slice(-1)}` } : job);
   });
   change(jobs);
   chosen.add(page);
