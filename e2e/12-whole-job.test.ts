@@ -1,8 +1,9 @@
-import { beginOwn, expect, planned, secondsPass, test } from './workshop';
+import { beginOwn, clockStands, expect, planned, secondsPass, test } from './workshop';
 
 test('a whole job from a blank to a packed and logged piece, on the Bench alone and by the clock', async ({ page }) => {
   await page.clock.install({ time: new Date('2026-12-01T09:40:00Z') });
   await beginOwn(page, ['Millimetres, °C', 'any day', /^Wide table cutter/, /^Navy gloss/, 'Medium clear tape']);
+  await clockStands(page, '2026-12-01T10:00:00Z');
   await page.goto('/#/jobs');
   await page.getByRole('button', { name: 'Ceramic', exact: true }).click();
   await page.getByRole('button', { name: /glazed tile/ }).click();

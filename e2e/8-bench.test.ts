@@ -1,4 +1,4 @@
-import { expect, kept, onlyJobs, openBench, secondsPass, test } from './workshop';
+import { clockStands, expect, kept, onlyJobs, openBench, secondsPass, test } from './workshop';
 
 test('the Bench: what goes wrong is kept and comes back; a timer survives a reload, and Done moves on', async ({ page }) => {
   await onlyJobs(page, ['crew-flasks', 'honour-board', 'boat-numbers']);
@@ -58,6 +58,7 @@ test('several timers run at once, each in its own time, and go on over a reload'
   await openBench(page);
   await page.getByRole('button', { name: 'Start' }).click();
   await expect(page.getByText('NOW, RUNNING')).toBeVisible();
+  await clockStands(page, '2026-12-01T09:43:00Z');
   await page.goto('/#/job/boat-numbers/weed');
   await page.getByRole('list', { name: 'Steps' }).getByRole('button', { name: 'Start' }).first().click();
   await page.goto('/#/');

@@ -80,6 +80,19 @@ export const planned = (page: Page) =>
   );
 
 /**
+ * Holds the page's clock at a moment: what is to be done at once is done, and no minute passes but by `secondsPass`, however slow the machine is.
+ */
+export async function clockStands(page: Page, moment: string): Promise<void> {
+  await page.clock.pauseAt(new Date(moment));
+  void (async () => {
+    while (!page.isClosed()) {
+      await page.clock.runFor(1).catch(() => undefined);
+      await new Promise((later) => setTimeout(later, 10));
+    }
+  })();
+}
+
+/**
  * Lets the page's clock run on so many seconds, by little and each time with its plan: a plan that is under way while minutes pass at once would be
  * taken for one that hangs.
  */
