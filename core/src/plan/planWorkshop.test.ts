@@ -122,6 +122,15 @@ describe('the law of remedies', () => {
     // that every kind is met is asked in soundRemedies.test.ts; here the samples are other ones
     expect(met.size).toBeGreaterThan(8);
   });
+  it('a tape that would have as little to spare on a sealed piece is no reason to seal it', () => {
+    const { piece } = plateJob(textMark('27'));
+    const stained = { ...piece, ground: 'enamel' as const, contact: 'ribbed' as const, coat: 'waterStain' as const };
+    const mark = textMark('27', { film: 'white-removable', technique: 'stencil', paint: 'cream' }, 'saira-stencil-one');
+    const grip = find(readingsOf(plateJob(mark, { piece: stained })), 'grip')!;
+    expect(grip.verdict).toBe('watch');
+    expect(grip.remedies.map(({ label }) => label)).not.toContain('Seal it first');
+    expect(find(readingsOf(plateJob(mark, { piece: { ...stained, sealedFirst: true } })), 'grip')!.verdict).toBe('watch');
+  });
   it('a roll with too little offers another that has enough', () => {
     const long = plateJob(textMark('REGATTA', { film: 'harbour-blue' }), { count: 40 });
     const film = find(readingsOf(long), 'film')!;

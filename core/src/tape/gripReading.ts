@@ -2,8 +2,8 @@ import { capital, inSentence } from '../units';
 import { surfaceOf, type Surface } from '../blanks';
 import { FILM_KINDS, TAPE_KINDS, TECHNIQUES } from '../facts';
 import { setAt, type Remedy, type Film, type Job, type Mark, type Reading, type Shop } from '../job';
-import { chooseTape, tapeOffers } from './chooseTape';
-import { gripWindow, type Transfer } from './grip';
+import { chooseTape, tapeOffers, type TapeChoice } from './chooseTape';
+import { gripWindow, type GripWindow, type Transfer } from './grip';
 
 /** How the film of a mark meets its tape on a surface. */
 export const transferOf = (mark: Pick<Mark, 'technique'>, film: Film, surface: Surface, daysCut = 0): Transfer => ({
@@ -39,13 +39,20 @@ export function gripReading(
     mark: mark.id,
     limit: 'lifts the film, and lets go on the piece',
   };
+  const wanted = tapes.find(({ id }) => id === mark.tape);
+  /** Whether a tape works with room to spare, and is the one that was chosen, if one was. */
+  const isFine = ({ careful }: GripWindow, taken: TapeChoice | undefined) =>
+    taken !== undefined &&
+    taken.dull === 0 &&
+    taken.uses.grips[taken.uses.from! - 1]! <= careful &&
+    (wanted === undefined || wanted.id === taken.tape.id);
   const windowSaid = `The tape has to grip with ${newton(window.low)} to ${newton(window.high)} on 25 mm.`;
   const figuresOf = (grip: number) => `${windowSaid} This one grips with ${newton(grip)} at its first use.`;
   const remedies = (): Remedy[] => {
     const found: Remedy[] = [];
     const works = (candidate: Transfer, finish: Film['finish']) => {
-      const better = chooseTape(tapes, gripWindow(candidate), finish);
-      return better !== undefined && better.dull === 0;
+      const its = gripWindow(candidate);
+      return isFine(its, chooseTape(tapes, its, finish, mark.tape));
     };
     const sealed = surfaceOf({ ...job.piece, sealedFirst: true }, paints);
     if (surface.sealable && !job.piece.sealedFirst && works({ ...transfer, surface: sealed }, film.finish))
@@ -86,7 +93,6 @@ export function gripReading(
           : 'Choose another film or another way to make the mark, or place it by hand without tape.',
     };
   }
-  const wanted = tapes.find(({ id }) => id === mark.tape);
   if (wanted && wanted.id !== choice.tape.id) {
     const offer = tapeOffers(tapes, window, film.finish).find((one) => !one.works && one.tape.id === wanted.id);
     return {
