@@ -4,18 +4,13 @@ import userEvent from '@testing-library/user-event';
 import { SIMPLE_SHAPES } from '@kolleta/core/artwork';
 import type { Change, Job } from '@kolleta/core/job';
 import { liveStation } from '../../../test/liveStation';
+import { choose, say } from '../../../test/words';
 import { DrawStation } from './DrawStation';
 
 // every word is planned again
 
 const plain = (job: Job): Job => ({ ...job, marks: job.marks.slice(0, 1).map((mark) => ({ ...mark, edits: [] })) });
 const draw = (id: string, begin: (job: Job) => Job = plain) => liveStation(DrawStation, 'draw', id, begin);
-async function say(label: string, text: string): Promise<void> {
-  const field = screen.getByLabelText(label);
-  await userEvent.clear(field);
-  await userEvent.type(field, `${text}{Enter}`);
-}
-const choose = (label: string, option: string) => userEvent.selectOptions(screen.getByLabelText(label), option);
 
 type Said = readonly ['say' | 'choose', label: string, text: string];
 /** What is wanted, what is said of it, and what the entry then holds. */

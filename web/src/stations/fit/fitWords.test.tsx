@@ -4,19 +4,14 @@ import userEvent from '@testing-library/user-event';
 import { simpleShape } from '@kolleta/core/artwork';
 import type { DrawnPart, Job } from '@kolleta/core/job';
 import { liveStation } from '../../../test/liveStation';
+import { choose, say } from '../../../test/words';
 import { FitStation } from './FitStation';
 
 // every word is planned again
 
 const fit = (id: string, begin?: (job: Job) => Job) => liveStation(FitStation, 'fit', id, begin);
-async function say(label: string, text: string): Promise<void> {
-  const field = screen.getByLabelText(label);
-  await userEvent.clear(field);
-  await userEvent.type(field, `${text}{Enter}`);
-}
 const planOf = ({ job, settled }: ReturnType<typeof fit>) => settled!.plan.jobs.get(job.id)!;
 const size = (state: { job: Job }) => state.job.marks[0]!.size;
-const choose = (label: string, option: string) => userEvent.selectOptions(screen.getByLabelText(label), option);
 const own = (id: string) => fit(id, (job) => ({ ...job, marks: job.marks.slice(0, 1) }));
 
 describe('how large a mark is', () => {

@@ -3,23 +3,18 @@ import { fireEvent, screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { FEATURES, type FeatureKind } from '@kolleta/core/facts';
 import { liveStation } from '../../../test/liveStation';
+import { choose, say } from '../../../test/words';
 import { MeasureStation } from './MeasureStation';
 import { some } from '../../../../core/test/depth';
 
 // every word is planned again
 const measure = (id: string) => liveStation(MeasureStation, 'measure', id);
 /** Types into a word of a sentence. */
-async function say(label: string, text: string): Promise<void> {
-  const field = screen.getByLabelText(label);
-  await userEvent.clear(field);
-  await userEvent.type(field, `${text}{Enter}`);
-}
 /** What only few pieces have stands behind a button. */
 const anythingElse = async () => {
   const button = screen.getByRole('button', { name: /Anything else about it/ });
   if (button.getAttribute('aria-expanded') === 'false') await userEvent.click(button);
 };
-const choose = (label: string, option: string) => userEvent.selectOptions(screen.getByLabelText(label), option);
 
 describe('what is on a piece', () => {
   it('is said with when it was put on, what becomes of an old print, and in how many coats it is painted', async () => {
