@@ -36,7 +36,7 @@ function firstRound(
   // across is counted at the middle height of the wall
   const x = (seam.x * wrap) / (Math.PI * diameterAt(shape, shape.height / 2));
   const near = Math.abs(x - middle - Math.round((x - middle) / pitch) * pitch);
-  if (near >= half) return middle;
+  if (near >= half + seam.width / 2 + seam.clear) return middle;
   const from = x + pitch / 2;
   return from + Math.round((middle - from) / pitch) * pitch;
 }

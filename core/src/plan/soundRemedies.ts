@@ -2,6 +2,7 @@ import { reshapes } from '../artwork';
 import { surfaceOf } from '../blanks';
 import { LAYOUT, LIMITS, TECHNIQUES } from '../facts';
 import { contrastOf } from '../fit';
+import { boxHeight, boxOf, boxWidth } from '../geometry';
 import { applyPatch, isTaped, kindOf, type Film, type Remedy, type Id, type Job, type Mark, type Reading, type Shop } from '../job';
 import { gripReading } from '../tape';
 import type { MarkPlan } from './planMark';
@@ -18,11 +19,14 @@ const filmsOf = (mark: Mark): Set<Id> =>
 /** The workshop, and what is left of each film, mm. */
 export type StockedShop = Shop & { readonly left: (film: Id) => number };
 
-/** About how much of a film a mark takes, mm, its copies side by side; each by itself where they differ. */
-function lengthFor({ count }: Pick<Job, 'count'>, { fitted, perPiece, mark, variants }: MarkPlan, { width: across }: Film): number {
+/** About how much of a film a mark takes, mm, what is cut at once side by side; each by itself where they differ. */
+function lengthFor({ count }: Pick<Job, 'count'>, { cutFlat, perPiece, mark, variants }: MarkPlan, { width: across }: Film): number {
   const { border } = TECHNIQUES[mark.technique];
-  const taken = ({ width, height }: Pick<MarkPlan['fitted'], 'width' | 'height'>, copies: number) => {
-    const [w, h] = [width, height].map((side) => side + 2 * border + LAYOUT.gap) as [number, number];
+  const taken = (flat: MarkPlan['cutFlat'], copies: number) => {
+    const all = flat.flatMap(({ region }) => region);
+    if (all.length === 0) return 0;
+    const box = boxOf(all);
+    const [w, h] = [boxWidth(box), boxHeight(box)].map((side) => side + 2 * border + LAYOUT.gap) as [number, number];
     const along = (side: number, other: number) => {
       const beside = Math.floor((across - 2 * LAYOUT.holdDown) / side);
       return beside < 1 ? Infinity : Math.ceil(copies / beside) * other;
@@ -30,7 +34,7 @@ function lengthFor({ count }: Pick<Job, 'count'>, { fitted, perPiece, mark, vari
     return Math.min(along(w, h), along(h, w));
   };
   const rows = variants.slice(0, count);
-  const length = rows.length === 0 ? taken(fitted, count * perPiece) : rows.reduce((sum, row) => sum + taken(row.fitted, perPiece), 0);
+  const length = rows.length === 0 ? taken(cutFlat, count * perPiece) : rows.reduce((sum, row) => sum + taken(row.cutFlat, perPiece), 0);
   return 2 * LAYOUT.holdDown + length;
 }
 
@@ -74,6 +78,9 @@ function stopOfFilm(
  */
 const TRIED: ReadonlySet<string> = new Set([
   'size',
+  'scatter',
+  'spread',
+  'wide',
   'seen',
   'bulb',
   'snips',
@@ -89,6 +96,9 @@ const TRIED: ReadonlySet<string> = new Set([
   'pull',
 ]);
 
+/** Fields of a mark that say what colour it has: others may be seen against it. */
+const COLOURS: ReadonlySet<string> = new Set(['film', 'colourFilms', 'paint']);
+
 /**
  * Whether a remedy has to be tried out. Of a thickening the strokes were measured when it was looked for, but for marks whose changes move
  * their parts.
@@ -96,10 +106,9 @@ const TRIED: ReadonlySet<string> = new Set([
 function isTried(job: Job, reading: Reading, patch: Remedy['patch']): boolean {
   const ofMarks = patch.filter(({ path }) => path[0] === 'marks');
   if (ofMarks.some(({ path }) => path.at(-1) === 'zone')) return true;
-  // what is put on the piece is what all of its marks lie on, and so is the paint around a mask
+  // what is put on the piece is what all of its marks lie on, and marks lie on each other and beside the paint around a mask
   if (patch.some(({ path }) => path[0] === 'piece')) return true;
-  const around = (id: string | undefined) => job.marks.some((mark) => mark.id === id && TECHNIQUES[mark.technique].stays === 'ground');
-  if (job.marks.length > 1 && ofMarks.some(({ path }) => path[2] === 'paint' && around(path[1]))) return true;
+  if (job.marks.length > 1 && ofMarks.some(({ path }) => COLOURS.has(path[2]!))) return true;
   const kind = kindOf(reading);
   if (kind !== 'thin') return TRIED.has(kind);
   return ofMarks.some(({ path }) => reshapes(job.marks.find((mark) => mark.id === path[1])?.edits ?? []));
@@ -172,7 +181,8 @@ export function soundRemedies(
   };
   return readings.map((reading) => {
     if (reading.remedies.length === 0) return reading;
-    const sane = reading.remedies.filter(({ patch }) => FITS_ITS_PLACE.has(kindOf(reading)) || !shrinksBadly(marks, patch));
+    const some = reading.remedies.filter(({ patch }) => patch.length > 0);
+    const sane = some.filter(({ patch }) => FITS_ITS_PLACE.has(kindOf(reading)) || !shrinksBadly(marks, patch));
     if (sane.length === 0) return { ...reading, remedies: [] };
     const judged = leastFirst(sane).map((remedy) => ({ remedy, against: against(reading, remedy) }));
     const remedies = judged.flatMap((one) => (one.against === undefined ? [one.remedy] : []));
