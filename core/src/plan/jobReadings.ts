@@ -2,8 +2,9 @@ import type { Faces } from '../artwork';
 import { measureReadings } from '../blanks';
 import { cutReadings, type FilmLayout } from '../cut';
 import { finishReadings, pieceReadings, sealerReadings, type RecipeLayer } from '../finish';
-import { guarded, withSight, type Id, type Job, type Reading, type Shop } from '../job';
+import { guarded, isTaped, withSight, type Id, type Job, type Reading, type Shop } from '../job';
 import { scheduleReadings, type JobSchedule } from '../schedule';
+import { gripReading } from '../tape';
 import { techniqueReadings } from '../techniques';
 import { asIs } from './asIs';
 import { drawReadings } from './drawReadings';
@@ -98,7 +99,11 @@ export function jobReadings({ job, works, film, layers, inputs, schedule }: Read
   const after = (changed: Job) => {
     const fitted = fitMarks(changed, shop, faces, memo, quick);
     const plans = fitted.map((work) => work.plan);
-    return [...ofMarks(changed, fitted, around, memo), ...techniqueReadings(changed, fittedLayers(plans, memo), shop)];
+    // of several layers it is not known here what each comes on
+    const grips = plans.flatMap(({ mark, surface, inspections: [one, ...more] }) =>
+      one && more.length === 0 && isTaped(mark) ? [gripReading(changed, mark, one.film, surface, shop)] : [],
+    );
+    return [...ofMarks(changed, fitted, around, memo), ...grips, ...techniqueReadings(changed, fittedLayers(plans, memo), shop)];
   };
   return soundRemedies(job, all, marks, layers, { ...shop, left }, quick ? undefined : after);
 }

@@ -78,6 +78,7 @@ function stopOfFilm(
  */
 const TRIED: ReadonlySet<string> = new Set([
   'size',
+  'contrast',
   'scatter',
   'spread',
   'wide',
@@ -101,7 +102,7 @@ const COLOURS: ReadonlySet<string> = new Set(['film', 'colourFilms', 'paint']);
 
 /**
  * Whether a remedy has to be tried out. Of a thickening the strokes were measured when it was looked for, but for marks whose changes move
- * their parts.
+ * their parts, and those stretched to a width and a height.
  */
 function isTried(job: Job, reading: Reading, patch: Remedy['patch']): boolean {
   const ofMarks = patch.filter(({ path }) => path[0] === 'marks');
@@ -111,7 +112,10 @@ function isTried(job: Job, reading: Reading, patch: Remedy['patch']): boolean {
   if (job.marks.length > 1 && ofMarks.some(({ path }) => COLOURS.has(path[2]!))) return true;
   const kind = kindOf(reading);
   if (kind !== 'thin') return TRIED.has(kind);
-  return ofMarks.some(({ path }) => reshapes(job.marks.find((mark) => mark.id === path[1])?.edits ?? []));
+  return ofMarks.some(({ path }) => {
+    const mark = job.marks.find(({ id }) => id === path[1]);
+    return mark !== undefined && (reshapes(mark.edits) || (mark.size.mode === 'width' && mark.size.height !== undefined));
+  });
 }
 
 /** Kinds of readings that say that a mark is larger than its place: it has to be smaller, however much. */
