@@ -19,6 +19,7 @@ test('a whole job from a blank to a packed and logged piece, on the Bench alone 
   for (let i = 0; i < 12; i++) {
     await planned(page);
     const heading = now.getByRole('heading');
+    await expect(heading.or(page.getByRole('heading', { name: /The bench is clear|All done/ })).first()).toBeVisible();
     if ((await heading.count()) === 0) break;
     const title = await heading.innerText();
     titles.push(title);

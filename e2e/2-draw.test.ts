@@ -26,7 +26,15 @@ function collectionOf(bare: Buffer): Buffer {
 }
 
 test('lines, drawings, fonts and letters become film; what cannot be read is refused, and the mark stays', async ({ page }) => {
-  await onlyJobs(page, ['crew-flasks', 'crew-flasks-2', 'crew-flasks-3', 'boat-numbers', 'boat-numbers-2', 'tankards', 'honour-board']);
+  await onlyJobs(
+    page,
+    ['crew-flasks', 'crew-flasks-2', 'crew-flasks-3', 'boat-numbers', 'boat-numbers-2', 'tankards', 'honour-board'],
+    (jobs) => {
+      // where a number lies on the backing, what is left to the ground is under it
+      const plate = jobs.find(({ id }) => id === 'boat-numbers')!;
+      plate.marks = plate.marks.filter(({ name }) => name === 'petrol backing');
+    },
+  );
   await test.step('an SVG that is broken, empty, too large or none is refused with a sentence', async () => {
     for (const [name, file, says] of [
       ['broken', '<svg><rect width="9"', /not a whole SVG/],
@@ -84,7 +92,6 @@ test('lines, drawings, fonts and letters become film; what cannot be read is ref
   });
   await test.step('an SVG drawing becomes film, colour by colour; what is left out is named and nothing runs', async () => {
     await openStation(page, 'boat-numbers', 'draw');
-    await page.getByRole('button', { name: 'petrol backing' }).click();
     await drop(page, 'Drawing or picture', 'window.svg', SVG);
     await expect(page.getByText('window.svg is in: 2 shapes, each of its 2 colours from the nearest film.')).toBeVisible();
     await expect(reading(page, /Left out of window\.svg/)).toContainText('live text');
