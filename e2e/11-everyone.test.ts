@@ -10,11 +10,11 @@ const SCREENS = [
 ];
 const LONG = 'Regattapreisverleihungsbierkrugbeschriftung Regattapreisverleihungsbierkrugbeschriftung';
 
-/** What axe finds, in the colours of the day or of the night. */
+/** What axe finds in the colours of the day or of the night: names are the same in both. */
 async function faultsOf(page: Page, colorScheme: 'light' | 'dark'): Promise<string[]> {
   await page.emulateMedia({ colorScheme });
   const { violations } = await new AxeBuilder({ page })
-    .options({ runOnly: ['wcag2a', 'wcag2aa', 'wcag21aa'], resultTypes: ['violations'] })
+    .options({ runOnly: colorScheme === 'dark' ? ['color-contrast'] : ['wcag2a', 'wcag2aa', 'wcag21aa'], resultTypes: ['violations'] })
     .analyze();
   return violations
     .filter(({ impact }) => impact === 'serious' || impact === 'critical')
@@ -63,8 +63,8 @@ for (const half of [0, 1]) {
       await page.goto(`/#${screen}`);
       await planned(page);
       await expect(page.getByRole('main')).not.toContainText(/One moment|Working it out|Laying out/);
-      // names are the same in the dark, and its colours are those of other screens
-      expect(await faultsOf(page, i % 2 === 0 ? 'light' : 'dark'), screen).toEqual([]);
+      // colours change in the dark: every other screen is enough there
+      expect([...(await faultsOf(page, 'light')), ...(i % 2 === 0 ? await faultsOf(page, 'dark') : [])], screen).toEqual([]);
       await keepsItsSides(page, screen);
       await page.setViewportSize({ width: 1280, height: 800 });
     }

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect, onlyJobs, openBench, openStation, planned, reading, test, textOf, type } from './workshop';
+import { addOffcut, expect, onlyJobs, openBench, openStation, planned, reading, test, textOf, type } from './workshop';
 
 /** So many times as fast as a machine, where the cutter is to be still at work whatever a slow browser takes; and where it is to get done. */
 const SLOWLY = 1.5;
@@ -137,12 +137,7 @@ test('a saved file is booked by one answer; without a cutter a file is saved for
       await page.getByRole('button', { name: 'Remove' }).first().click();
     }
     await expect(cutters).toHaveCount(0);
-    await page.goto('/#/stock');
-    await page.getByRole('button', { name: 'Change' }).first().click();
-    await page.getByRole('button', { name: 'Add an offcut' }).first().click();
-    await type(page, 'Width, offcut', '9');
-    await type(page, 'Length, offcut', '7');
-    await planned(page);
+    await addOffcut(page, '9', '7');
     await page.goto('/#/job/regatta-prizes/cut');
     await expect(page.getByRole('note').filter({ hasText: 'No cutter is noted' })).toContainText('no minutes are counted');
     await expect(page.getByText('not known')).toBeVisible();

@@ -247,6 +247,11 @@ test('a machine narrower than the film never gets it whole, tape is chosen, and 
   await type(page, 'Least length', '9 m');
   await expect(page.getByRole('alert')).toContainText('The shortest load would be 9000 mm');
   await page.getByLabel('Least length').press('Escape');
+  await page.getByText('Speeds, step').click();
+  await type(page, 'Knife speed', '0');
+  await expect(page.getByRole('alert')).toContainText('Type a number from 1 to');
+  await page.getByLabel('Knife speed').press('Escape');
+  await expect(page.getByLabel('Finest step')).toHaveValue('0.025 mm');
   await expect(page.getByText(/films are wider: trimmed to 280 mm/)).toBeVisible();
   await openStation(page, 'regatta-prizes', 'cut');
   await planned(page);

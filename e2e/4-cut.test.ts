@@ -1,4 +1,4 @@
-import { expect, kept, onlyJobs, openStation, planned, reading, test, textOf, type } from './workshop';
+import { addOffcut, expect, kept, onlyJobs, openStation, planned, reading, test, textOf, type } from './workshop';
 
 test('film is laid out and saved for the cutter, laid tighter and by hand; an offcut is drawn', async ({ page }) => {
   await onlyJobs(page, ['regatta-prizes', 'regatta-prizes-2', 'boat-numbers', 'bailer-buckets']);
@@ -165,12 +165,7 @@ test('an offcut holds only some, a name is cut again, a new blade is tried, and 
   await onlyJobs(page, ['regatta-prizes', 'crew-flasks', 'bailer-buckets', 'bailer-buckets-2']);
   await test.step('an offcut that holds only some is cut from first; the others stay, for the roll', async () => {
     await openStation(page, 'regatta-prizes', 'cut');
-    await page.goto('/#/stock');
-    await page.getByRole('button', { name: 'Change' }).first().click();
-    await page.getByRole('button', { name: 'Add an offcut' }).first().click();
-    await type(page, 'Width, offcut', '150');
-    await type(page, 'Length, offcut', '130');
-    await planned(page);
+    await addOffcut(page, '150', '130');
     await page.goto('/#/job/regatta-prizes/cut');
     const from = page.getByRole('group', { name: 'Cut from' });
     await expect(from).toContainText('From the roll,');

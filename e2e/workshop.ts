@@ -172,6 +172,16 @@ export async function type(page: Page, label: string, text: string): Promise<voi
   await field.press('Enter');
 }
 
+/** Puts an offcut of the first film of the stock there, by its sides in mm. */
+export async function addOffcut(page: Page, width: string, length: string): Promise<void> {
+  await page.goto('/#/stock');
+  await page.getByRole('button', { name: 'Change' }).first().click();
+  await page.getByRole('button', { name: 'Add an offcut' }).first().click();
+  await type(page, 'Width, offcut', width);
+  await type(page, 'Length, offcut', length);
+  await planned(page);
+}
+
 /** The text of a download. */
 export async function textOf(download: Download): Promise<string> {
   return readFileSync(await download.path(), 'utf8');

@@ -98,7 +98,8 @@ export function cutReadings(
     return readings;
   }
   if (own.tooWide.length > 0) {
-    const largest = job.marks.filter((mark) => own.tooWide.some(({ name }) => name === mark.name));
+    // parts of one piece's row and those that are cut again are named after their mark
+    const largest = job.marks.filter((mark) => own.tooWide.some((one) => one.mark.split(/[~+]/)[0] === mark.id));
     const room = own.width - 2 * margin;
     const smaller = room - LAYOUT.belowWidest;
     const side = Math.max(...own.tooWide.map((one) => one.side));

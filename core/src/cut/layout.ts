@@ -154,6 +154,7 @@ export const asLaid = <P extends NestPart>({ kind }: Pick<Film, 'kind'>, parts: 
 /** A mark that is wider than its film, whichever way it is turned: its smaller side; its longer one, all copies one after the other, mm. */
 export interface TooWide {
   readonly name: string;
+  readonly mark: Id;
   readonly side: number;
   readonly long: number;
 }
@@ -161,12 +162,12 @@ export interface TooWide {
 /** Marks by their names, each with the widest of its parts. */
 function tooWideOf(parts: readonly CutPart[]): TooWide[] {
   const found = new Map<string, TooWide>();
-  for (const { name, region, copies } of parts) {
+  for (const { name, mark, region, copies } of parts) {
     const box = boxOf(region);
     const sides = [boxWidth(box), boxHeight(box)] as const;
     const known = found.get(name);
     const side = Math.max(known?.side ?? 0, Math.min(...sides));
-    found.set(name, { name, side, long: (known?.long ?? 0) + Math.max(...sides) * copies });
+    found.set(name, { name, mark, side, long: (known?.long ?? 0) + Math.max(...sides) * copies });
   }
   return [...found.values()];
 }

@@ -68,10 +68,8 @@ export function costOf({ jobs, pinned }: Pick<Problem, 'jobs' | 'pinned'>, solut
   }
   const steps = [...solution.values()].flatMap((placed) => ('unplaced' in placed ? [] : placed.steps));
   const off = [...missed(solution, pinned).values()].reduce((sum, by) => sum + by, 0);
-  return {
-    ...{ unplaced, broken, off, late: [...late].toSorted(([a], [b]) => b - a).map(([, minutes]) => minutes) },
-    ...{ last, changes: changesIn(steps) },
-  };
+  const byPriority = [...late].toSorted(([a], [b]) => b - a).map(([, minutes]) => minutes);
+  return { unplaced, broken, off, late: byPriority, last, changes: changesIn(steps) };
 }
 
 /** Below 0 where the first is better, above where the second is, 0 where they are as good. */

@@ -232,6 +232,13 @@ describe('a date', () => {
     fireEvent.blur(field);
     expect(change.mock.calls).toEqual([[Date.parse('2026-12-05T12:00:00Z')]]);
   });
+  it('is picked from a calendar with its time, and taken off there', async () => {
+    const { change } = show(at);
+    fireEvent.click(screen.getByRole('button', { name: 'Pick the day from a calendar' }));
+    fireEvent.click(await screen.findByRole('button', { name: /December 10th/ }));
+    fireEvent.click(screen.getByRole('button', { name: 'No date' }));
+    expect(change.mock.calls).toEqual([[Date.parse('2026-12-10T17:00:00Z')], [undefined]]);
+  });
   it('is put back on Escape, and taken off by emptying it', () => {
     const { change, field } = show(at);
     fireEvent.change(field, { target: { value: '6 dec 2026' } });

@@ -8,6 +8,7 @@ import type { Job, Shop } from '@kolleta/core/job';
 import type { JobPlan, LayerPlan, RackItem } from '@kolleta/core/plan';
 import { GripChart } from './tape/GripChart';
 import { Rack } from '../pages/bench/Rack';
+import { SealWords } from './steps/SealWords';
 import { attentionAt, isPeeled, stationsOf } from '../frame/stationList';
 import { bestFilm, newJob, pieceOf } from '../pages/newJob';
 import { BLANKS } from '@kolleta/core/facts';
@@ -141,5 +142,21 @@ describe('a new job', () => {
     const tin = pieceOf(BLANKS.find((b) => b.id === 'tin')!);
     expect(bestFilm(stocked, tin)).toBe('white');
     expect(bestFilm(stocked, { ...tin, colour: '#f5f3ee' })).toBe('ink');
+  });
+});
+
+describe('what is said of a sealer over the marks', () => {
+  const said = (ground: Job['piece']['ground'], technique: Job['marks'][number]['technique']) => {
+    const { piece } = plateJob(textMark('x'));
+    render(<SealWords job={plateJob(textMark('x', { technique }), { piece: { ...piece, ground } })} edit={() => undefined} />);
+    const found = screen.queryByText(/holds here on its own/) !== null;
+    cleanup();
+    return found;
+  };
+  it('is true of the piece: film holds on its own on what is hard, not on cloth or wood, and paint and what is pressed is no such film', () => {
+    expect([said('glass', 'decal'), said('bareMetal', 'decal')]).toEqual([true, true]);
+    expect([said('canvas', 'decal'), said('rawWood', 'decal'), said('glass', 'stencil'), said('canvas', 'heat')]).toEqual(
+      Array(4).fill(false),
+    );
   });
 });

@@ -39,7 +39,7 @@ export function DayList({
           return (
             <li key={`${placed.step.id}@${start}`} className="border-base-300/60 flex gap-3 border-t py-1.5 first:border-0">
               <span aria-hidden="true" className="mt-1 hidden size-4 shrink-0 border border-current print:block" />
-              <span className="measure w-12 shrink-0">{formatTime(start, zone)}</span>
+              <span className="measure min-w-14 shrink-0 whitespace-nowrap">{formatTime(start, zone)}</span>
               <span className="min-w-0 flex-1 leading-snug">
                 <button
                   type="button"

@@ -99,7 +99,7 @@ export function WeekDays({ rows, hours, jobs, shop, now, chosen, listed, pinned,
   const ticks = Array.from({ length: Math.round(across / HOUR_MS) + 1 }, (_, i) => hours.from + i * HOUR_MS);
   return (
     <div ref={field} className="week-days" onPointerMove={move} onPointerUp={drop} onPointerCancel={() => setDrag(undefined)}>
-      <div className="grid grid-cols-[4.6rem_minmax(0,1fr)]">
+      <div className="grid grid-cols-[5.2rem_minmax(0,1fr)]">
         <span />
         <div className="relative h-5" aria-hidden="true">
           {ticks.map((tick, i) => (
@@ -123,15 +123,15 @@ export function WeekDays({ rows, hours, jobs, shop, now, chosen, listed, pinned,
         const height = empty ? 1.2 : Math.max(lanes.length * LANE + waitRows * WAIT + 0.3, flags * 1.05);
         const dragged = drag?.moved && drag.at !== undefined && drag.at >= midnight && drag.at < midnight + 24 * HOUR_MS ? drag : undefined;
         return (
-          <section key={midnight} aria-label={day} className="border-base-300/70 grid grid-cols-[4.6rem_minmax(0,1fr)] border-t">
+          <section key={midnight} aria-label={day} className="border-base-300/70 grid grid-cols-[5.2rem_minmax(0,1fr)] border-t">
             <button
               type="button"
-              className={`min-h-6 pr-2 text-left text-[0.86rem] leading-tight ${listed === midnight ? 'font-bold underline' : ''}`}
+              className={`min-h-6 pr-2 text-left text-[0.86rem] leading-tight whitespace-nowrap ${listed === midnight ? 'font-bold underline' : ''}`}
               aria-pressed={listed === midnight}
               aria-label={`List ${day}`}
               onClick={() => onList(midnight)}
             >
-              {day.replace(/ (\d)/, ' $1')}
+              {day}
             </button>
             <div data-day={midnight} className="week-closed relative" style={{ height: `${height}rem` }}>
               {row.open.map((window) => (

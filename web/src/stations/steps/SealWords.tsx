@@ -1,4 +1,4 @@
-import { SEALERS, type SealerId } from '@kolleta/core/facts';
+import { GROUNDS, SEALERS, TECHNIQUES, type SealerId } from '@kolleta/core/facts';
 import { removeAt, setAt } from '@kolleta/core/job';
 import type { StationProps } from '../../frame/station';
 import { Choice, Sentence } from '../../ui/tokens';
@@ -8,6 +8,10 @@ const NONE = 'none';
 /** Whether the finished marks are sealed over: a school of its own. */
 export function SealWords({ job, edit }: Pick<StationProps, 'job' | 'edit'>) {
   const sealer = job.piece.sealedAfter;
+  // nothing is said by this of paint, of what is pressed, and of film on cloth or wood
+  const holdsAlone =
+    GROUNDS[job.piece.ground].wear === 'hard' &&
+    job.marks.every(({ technique }) => TECHNIQUES[technique].filmStays && TECHNIQUES[technique].taped);
   return (
     <div className="sheet px-4 py-3">
       <Sentence className="text-[0.97rem]!">
@@ -27,7 +31,7 @@ export function SealWords({ job, edit }: Pick<StationProps, 'job' | 'edit'>) {
       </Sentence>
       <p className="quiet text-sm">
         {sealer === undefined
-          ? 'Permanent film holds on its own on glass, ceramic and metal. Seal what is handled hard or rubbed, if you like.'
+          ? `${holdsAlone ? 'Permanent film holds here on its own. ' : ''}Seal what is handled hard or rubbed, if you like.`
           : 'A thin coat that reaches a little beyond each edge. It needs weeks to cure.'}
       </p>
     </div>
