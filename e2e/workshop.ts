@@ -51,7 +51,7 @@ export const test = base.extend<{ page: Page; tolerated: RegExp }, { home: strin
   baseURL: ({ home }, use) => use(home),
   /** Messages of the console that a test brings about on purpose. */
   tolerated: [/(?!)/, { option: true }],
-  page: async ({ page, tolerated }, use) => {
+  page: async ({ page, tolerated }, use, info) => {
     const errors: string[] = [];
     page.on('pageerror', (error) => errors.push(error.message));
     page.on('console', (message) => {
@@ -65,6 +65,8 @@ export const test = base.extend<{ page: Page; tolerated: RegExp }, { home: strin
       page.context().on('page', (other) => void slowed(other, SLOW).catch(() => undefined));
     }
     await use(page);
+    // where nobody can look at the page, it says for itself what it showed
+    if (info.status !== info.expectedStatus) console.log(`The page showed: ${await page.innerText('body', { timeout: 5_000 }).catch(String)}`);
     expect(errors.filter((error) => !tolerated.test(error))).toEqual([]);
   },
 });
@@ -130,10 +132,11 @@ export async function onlyJobs(page: Page, ids: readonly string[], change: (jobs
   await serve('**/assets/demoBench-*.js', 'undefined');
 }
 
-/** Opens the Bench, of the demo workshop at first, and waits until it can be used. */
+/** Opens the Bench, of the demo workshop at first, and waits until its plan is there: what comes between down and up of a press can move the button. */
 export async function openBench(page: Page): Promise<void> {
   await page.goto(page.url() === 'about:blank' ? '/' : '/#/');
   await expect(page.getByRole('button', { name: 'Done' }).first()).toBeEnabled();
+  await planned(page);
 }
 
 /** Leaves the demo for a workshop of one's own, with these answers to the questions at its beginning. */
