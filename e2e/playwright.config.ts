@@ -9,8 +9,8 @@ export default defineConfig({
   testDir: '.',
   timeout: 1_200_000,
   expect: { timeout: PATIENCE_MS },
-  // two cores: one journey a core, each with a server of its own
-  workers: 2,
+  // two cores: one journey a core, and one more for while the others wait; each with a server of its own
+  workers: 3,
   fullyParallel: true,
   forbidOnly: true,
   retries: 0,

@@ -66,7 +66,8 @@ export const test = base.extend<{ page: Page; tolerated: RegExp }, { home: strin
     }
     await use(page);
     // where nobody can look at the page, it says for itself what it showed
-    if (info.status !== info.expectedStatus) console.log(`The page showed: ${await page.innerText('body', { timeout: 5_000 }).catch(String)}`);
+    if (info.status !== info.expectedStatus)
+      console.log(`The page showed: ${await page.innerText('body', { timeout: 5_000 }).catch(String)}`);
     expect(errors.filter((error) => !tolerated.test(error))).toEqual([]);
   },
 });
