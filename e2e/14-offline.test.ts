@@ -1,9 +1,8 @@
-import { cpSync, mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
+import { cpSync, readFileSync, writeFileSync } from 'node:fs';
 import { createServer } from 'node:http';
-import { tmpdir } from 'node:os';
 import { extname, join, normalize, resolve } from 'node:path';
 import type { Page } from '@playwright/test';
-import { expect, startServer, test } from './workshop';
+import { expect, planned, startServer, test } from './workshop';
 
 const root = resolve(import.meta.dirname, '..');
 const TYPES: Record<string, string> = {
@@ -36,7 +35,6 @@ async function staticHost(folder: string) {
 test.use({ tolerated: /Failed to load resource|wasm streaming compile failed|falling back to ArrayBuffer/, serviceWorkers: 'allow' });
 
 const ready = (page: Page) => page.evaluate(async () => void (await navigator.serviceWorker.ready));
-const usable = (page: Page) => expect(page.getByRole('button', { name: 'Done' }).first()).toBeEnabled();
 async function allCached(page: Page) {
   await ready(page);
   await expect
@@ -54,7 +52,7 @@ async function allCached(page: Page) {
 test('opens with the server dead, deep links and faces included, and plans and cuts there', async ({ page }) => {
   const { address, end } = await startServer();
   await page.goto(address);
-  await usable(page);
+  await planned(page);
   await allCached(page);
   const manifest = await page.evaluate(async () =>
     (await fetch(document.querySelector<HTMLLinkElement>('link[rel=manifest]')!.href)).json(),
@@ -80,12 +78,12 @@ test('opens with the server dead, deep links and faces included, and plans and c
   await page.getByText('It cuts nothing. It runs in this page').click();
 });
 
-test('works from any static host, and a newer Kolleta is offered, not forced', async ({ page }) => {
-  const folder = mkdtempSync(join(tmpdir(), 'kolleta-host-'));
+test('works from any static host, and a newer Kolleta is offered, not forced', async ({ page }, info) => {
+  const folder = info.outputPath('host');
   cpSync(resolve(root, 'web/dist'), folder, { recursive: true });
   const host = await staticHost(folder);
   await page.goto(host.address);
-  await usable(page);
+  await planned(page);
   await allCached(page);
   await page.getByRole('button', { name: 'Start' }).click();
   await expect(page.getByText('NOW, RUNNING')).toBeVisible();
@@ -98,7 +96,7 @@ test('works from any static host, and a newer Kolleta is offered, not forced', a
   await expect(page.getByText('NOW, RUNNING')).toBeVisible();
   await band.getByRole('button', { name: 'Load it now' }).click();
   await page.waitForLoadState();
-  await usable(page);
+  await planned(page);
   await expect(page.getByText('NOW, RUNNING')).toBeVisible();
   await expect(band).toHaveCount(0);
   host.close();

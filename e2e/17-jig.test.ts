@@ -1,16 +1,12 @@
 import { spawnSync } from 'node:child_process';
-import { mkdtempSync, readFileSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
 import type { Download } from '@playwright/test';
-import { expect, onlyJobs, openStation, test, type } from './workshop';
+import { expect, onlyJobs, openStation, test, textOf, type } from './workshop';
 
 /** Lengths of dark level runs in a PDF's first page, mm, as poppler draws it at ten dots a mm. */
 async function levelRuns(download: Download): Promise<number[]> {
-  const folder = mkdtempSync(join(tmpdir(), 'jig-'));
-  const { error } = spawnSync('pdftoppm', ['-r', '254', '-gray', '-f', '1', '-l', '1', await download.path(), join(folder, 'page')]);
+  const args = ['-r', '254', '-gray', '-f', '1', '-l', '1', await download.path()];
+  const { error, stdout: bytes } = spawnSync('pdftoppm', args, { maxBuffer: 64e6 });
   if (error) throw new Error('This test needs pdftoppm. Install it (Debian: apt-get install poppler-utils), then run it again.');
-  const bytes = readFileSync(join(folder, 'page-1.pgm'));
   const head = /^P5\s+(\d+)\s+(\d+)\s+255\s/.exec(bytes.subarray(0, 60).toString('latin1'))!;
   const [width, height] = [Number(head[1]), Number(head[2])];
   const runs: number[] = [];
@@ -58,7 +54,7 @@ test('jigs and the job sheet print: of a plate, of a tapered glass, and one for 
     await expect(jig.getByRole('img')).toHaveAccessibleName(/of Letter/);
     const download = page.waitForEvent('download');
     await jig.getByRole('button', { name: 'As SVG, in one piece' }).click();
-    const text = readFileSync(await (await download).path(), 'utf8');
+    const text = await textOf(await download);
     expect(text).toMatch(/<svg[^>]* width="2\d\d\.\d+mm"/);
   });
   await test.step('with a list there is a jig for every name, in one file, or for one of them', async () => {
@@ -68,11 +64,9 @@ test('jigs and the job sheet print: of a plate, of a tapered glass, and one for 
     const download = page.waitForEvent('download');
     await jig.getByRole('button', { name: 'Save the jigs (PDF)' }).click();
     const sheets = Number(/(\d+) sheets/.exec(await jig.innerText())![1]);
-    const folder = mkdtempSync(join(tmpdir(), 'jigs-'));
-    const path = await (await download).path();
-    const words = spawnSync('pdftotext', [path, join(folder, 'jigs.txt')]);
+    const words = spawnSync('pdftotext', [await (await download).path(), '-'], { encoding: 'utf8' });
     expect(words.status).toBe(0);
-    const pages = readFileSync(join(folder, 'jigs.txt'), 'utf8').split('\f').slice(0, -1);
+    const pages = words.stdout.split('\f').slice(0, -1);
     expect(pages).toHaveLength(sheets);
     expect(sheets % 6).toBe(0);
     const names = await jig.getByLabel('Whose jig').locator('option').allInnerTexts();

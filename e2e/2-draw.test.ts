@@ -1,7 +1,6 @@
 import { gzipSync } from 'node:zlib';
-import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join, resolve } from 'node:path';
+import { readFileSync } from 'node:fs';
+import { resolve } from 'node:path';
 import { drop, expect, kept, onlyJobs, openStation, planned, reading, test } from './workshop';
 
 const SVG =
@@ -41,10 +40,7 @@ test('lines, drawings, fonts and letters become film; what cannot be read is ref
       ['a PDF', '%PDF-1.7', /is a PDF, which is not read here.*save it as SVG/],
     ] as const) {
       await openStation(page, 'crew-flasks', 'draw');
-      // from the disk, as a person takes it: a large one need not go through the driver
-      const path = join(mkdtempSync(join(tmpdir(), 'svg-')), 'bad.svg');
-      writeFileSync(path, file);
-      await page.getByLabel('Drawing or picture', { exact: true }).setInputFiles(path);
+      await drop(page, 'Drawing or picture', 'bad.svg', file);
       await expect(page.getByRole('alert'), name).toContainText(says);
       await expect(page.getByRole('alert')).toContainText('Nothing was changed');
       await expect(page.getByLabel('Line 1', { exact: true })).toHaveValue('{name}');

@@ -14,12 +14,12 @@ beforeAll(() => {
 });
 
 describe('a stage', () => {
-  it('is computed once while its result is in use, and let go two plans later', () => {
-    const memo = new Memo();
-    let times = 0;
+  it('is computed once while its result is in use, told when it was, and let go two plans later', () => {
+    let [times, told] = [0, 0];
+    const memo = new Memo(() => (told += 1));
     const count = () => ++times;
     const get = () => memo.stage('count', { k: 1 }, count);
-    expect([get(), get()]).toEqual([1, 1]);
+    expect([get(), get(), told]).toEqual([1, 1, 1]);
     memo.next();
     expect(get()).toBe(1);
     memo.next();

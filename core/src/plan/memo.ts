@@ -16,6 +16,12 @@ const LONG = 400;
 export class Memo {
   #now = new Map<string, unknown>();
   #before = new Map<string, unknown>();
+  readonly #told: () => void;
+
+  /** @param told whenever a stage was worked out: whoever waits knows then that it goes on */
+  constructor(told: () => void = () => undefined) {
+    this.#told = told;
+  }
 
   /**
    * The result of a stage for an input: the kept one, or a new one.
@@ -30,6 +36,7 @@ export class Memo {
     const value = known ? (this.#before.get(key) as R) : f(input);
     if (!known && typeof value === 'object' && value !== null) nameResult(value, NAMED);
     this.#now.set(key, value);
+    if (!known) this.#told();
     return value;
   }
 

@@ -37,7 +37,10 @@ import type { Stands } from '@kolleta/core/schedule';
 import { tapePlan, type Lift, type TapeBudget, type TapePlan } from '@kolleta/core/tape';
 import { faces, needFace, needWholeFaces, wholeFaces } from './faceStore';
 
-const memos = { workshop: new Memo(), draft: new Memo() };
+/** Told that a plan goes on; those who wait hear of it so often at most, ms. */
+let goesOn = (): void => undefined;
+const TELL_MS = 1_000;
+const memos = { workshop: new Memo(() => goesOn()), draft: new Memo(() => goesOn()) };
 
 /** Where many sheets are laid one after the other each is looked at so often. */
 const SPREAD_ROUNDS = 2;
@@ -73,7 +76,15 @@ const planner = {
     const light = own ? { ...rest, faces: own.map((face) => ({ ...face, data: '' })) } : shop;
     const effort = which === 'workshop' && first && !whole ? 'quick' : 'whole';
     first = false;
-    const options = { slow: new Set(slow), onJob, stands };
+    let [at, told]: [JobId | undefined, number] = [undefined, 0];
+    const tell = (job: JobId | undefined) => {
+      [at, told] = [job, performance.now()];
+      onJob(job);
+    };
+    goesOn = () => {
+      if (performance.now() - told > TELL_MS) tell(at);
+    };
+    const options = { slow: new Set(slow), onJob: tell, stands };
     const plan = planWorkshop(jobs, light, events, now, faces, memos[which], { ...options, effort });
     const lacking = [...plan.jobs.values()].some((job) => job.readings.some((reading) => reading.id.startsWith('glyphs:')));
     if (!lacking || wholeFaces()) return plan;

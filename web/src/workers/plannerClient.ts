@@ -4,11 +4,11 @@ import type { Plan } from '@kolleta/core/plan';
 import type { Stands } from '@kolleta/core/schedule';
 import type { Planner } from './planner.worker';
 import { takePlannerWorker } from './plannerWorker';
-import { WatchedWorker, withPatience, WorkerStopped } from './watchedWorker';
+import { patience, WatchedWorker, withPatience, WorkerStopped } from './watchedWorker';
 
 /** What all jobs take together, and what other work in this worker takes, is given up after this long, ms. */
 const LIMIT_MS = 20_000;
-/** A job that is not planned after this long is set aside, ms; with a list it has so much more a row. */
+/** A job of which nothing more is planned after this long is set aside, ms; with a list it has so much more a row. */
 const JOB_MS = 8_000;
 const ROW_MS = 500;
 export const timeFor = (job: Job | undefined): number =>
@@ -62,9 +62,10 @@ class NewestWins {
       try {
         const ask = (times: number) =>
           plannerWorker.call((planner, alive) => {
+            const left = patience();
             const onJob = (id: JobId | undefined) => {
               current = jobs.find((job) => job.id === id);
-              alive(current ? timeFor(current) : times * (LIMIT_MS + jobs.length * 50));
+              alive(left(id, current ? timeFor(current) : times * (LIMIT_MS + jobs.length * 50), performance.now()));
             };
             const slow = jobs.filter(isSlow).map((job) => job.id);
             return planner.plan(this.#which, jobs, shop, events, now, whole, slow, proxy(onJob), stands);

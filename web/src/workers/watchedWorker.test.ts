@@ -1,5 +1,5 @@
 import { expect, it, jest } from '@jest/globals';
-import { WatchedWorker, withPatience, WorkerStopped } from './watchedWorker';
+import { patience, WatchedWorker, withPatience, WorkerStopped } from './watchedWorker';
 
 /** A worker that answers nothing by itself. */
 const silent = () => {
@@ -42,6 +42,14 @@ it('a call that fails does not keep the next one', async () => {
   const watched = new WatchedWorker<object>('The planner', silent, 60_000);
   await expect(watched.call(() => Promise.reject(new Error('no')))).rejects.toThrow('no');
   expect(await watched.call(() => Promise.resolve(1))).toBe(1);
+});
+it('what goes on is waited for on a slow machine, what hangs is not, and nothing for ever', () => {
+  const left = patience();
+  // a sign each second
+  for (let at = 1_000; at <= 25_000; at += 1_000) expect([at, left('a job', 8_000, at)]).toEqual([at, 8_000]);
+  expect(left('a job', 8_000, 31_000)).toBe(2_000);
+  // the next one has time of its own
+  expect(left('another', 8_000, 31_000)).toBe(8_000);
 });
 it('what was given up is tried once more with more time, where that is worth it, and then told', async () => {
   const tries: number[] = [];

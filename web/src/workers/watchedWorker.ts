@@ -8,6 +8,19 @@ export class WorkerStopped extends Told {}
 const PATIENCE = 4;
 
 /**
+ * How long what tells that it goes on is still waited for, ms: so long from each sign, for what hangs gives none, and at most so many times that in all.
+ *
+ * @returns told what it is at, how long a sign is waited for, and the time
+ */
+export function patience(): (at: unknown, limit: number, now: number) => number {
+  let [what, since]: [unknown, number] = [undefined, 0];
+  return (at, limit, now) => {
+    if (at !== what || since === 0) [what, since] = [at, now];
+    return Math.min(limit, since + PATIENCE * limit - now);
+  };
+}
+
+/**
  * Tries again what was given up, with more time: a machine whose cores are at something else is slow for a while, and nobody can do anything about it.
  *
  * @param run tries, with so many times the usual time
