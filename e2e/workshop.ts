@@ -133,7 +133,7 @@ export async function onlyJobs(page: Page, ids: readonly string[], change: (jobs
   await serve('**/assets/demoBench-*.js', 'undefined');
 }
 
-/** Opens the Bench, of the demo workshop at first, and waits until its plan is there: what comes between down and up of a press can move the button. */
+/** Opens the Bench, of the demo workshop at first, and waits for its plan: one that comes between down and up of a press can move the button. */
 export async function openBench(page: Page): Promise<void> {
   await page.goto(page.url() === 'about:blank' ? '/' : '/#/');
   await expect(page.getByRole('button', { name: 'Done' }).first()).toBeEnabled();

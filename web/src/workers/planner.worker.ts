@@ -37,9 +37,10 @@ import type { Stands } from '@kolleta/core/schedule';
 import { tapePlan, type Lift, type TapeBudget, type TapePlan } from '@kolleta/core/tape';
 import { faces, needFace, needWholeFaces, wholeFaces } from './faceStore';
 
-/** Told that a plan goes on; those who wait hear of it so often at most, ms. */
-let goesOn = (): void => undefined;
+/** Those who wait for a plan hear that it goes on so often at most, ms. */
 const TELL_MS = 1_000;
+/** Told by the memory of the plan under way that a stage was worked out. */
+let goesOn = (): void => undefined;
 const memos = { workshop: new Memo(() => goesOn()), draft: new Memo(() => goesOn()) };
 
 /** Where many sheets are laid one after the other each is looked at so often. */
