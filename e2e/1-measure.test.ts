@@ -4,7 +4,7 @@ const LEAF = '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 100 60"><path
 test('pieces are measured, marks are sized, dragged and judged, whatever the piece is like, in millimetres and in inches', async ({
   page,
 }) => {
-  await onlyJobs(page, [
+  onlyJobs(page, [
     'crew-flasks',
     'honour-board',
     'regatta-prizes',

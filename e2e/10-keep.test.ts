@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { atOwn, drop, expect, kept, onlyJobs, openBench, openStation, test, textOf, type } from './workshop';
 
 test('a job is kept, undone, and goes out and in as a file', async ({ page }) => {
-  await onlyJobs(page, ['honour-board', 'boat-numbers']);
+  onlyJobs(page, ['honour-board', 'boat-numbers']);
   await test.step('edits are kept over a reload, and undo and redo go over the whole job', async () => {
     await openStation(page, 'honour-board', 'measure');
     await type(page, 'Name of the job', 'Roll of honour');

@@ -55,7 +55,7 @@ for (const half of [0, 1]) {
       expect((await request.get('/assets/nothing.js')).status()).toBe(404);
       expect((await request.get('/nowhere')).status()).toBe(404);
     });
-    await onlyJobs(page, ['honour-board', 'regatta-prizes'], ([job]) => {
+    onlyJobs(page, ['honour-board', 'regatta-prizes'], ([job]) => {
       Object.assign(job!, { name: LONG, client: LONG, piece: { ...job!.piece, name: LONG } });
       job!.zones.forEach((zone) => Object.assign(zone, { name: LONG }));
     });

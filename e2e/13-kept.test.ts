@@ -1,7 +1,7 @@
 import { atOwn, expect, kept, onlyJobs, openBench, openStation, test, textOf, type } from './workshop';
 
 test('a full storage and a second tab lose nothing', async ({ page, context }) => {
-  await onlyJobs(page, ['honour-board']);
+  onlyJobs(page, ['honour-board']);
   await test.step('a full storage is told at once, the change goes into a file, and is kept when there is room again', async () => {
     await page.addInitScript(() => {
       const put = IDBObjectStore.prototype.put;
@@ -52,7 +52,7 @@ test('a full storage and a second tab lose nothing', async ({ page, context }) =
 });
 
 test('a restore shows what would change, does it, and can be undone, over a reload too', async ({ page }) => {
-  await onlyJobs(page, ['boat-numbers']);
+  onlyJobs(page, ['boat-numbers']);
   await openBench(page);
   await page.goto('/#/workshop');
   const download = page.waitForEvent('download');

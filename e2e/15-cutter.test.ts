@@ -37,7 +37,7 @@ async function leftOf(page: Page, film: string): Promise<number> {
 }
 
 test('a rehearsal pauses, minds its lid, stops and is forgotten, and books nothing unless told to', async ({ page, request, baseURL }) => {
-  await onlyJobs(page, ['regatta-prizes']);
+  onlyJobs(page, ['regatta-prizes']);
   await test.step('a rehearsal pauses, goes on, minds its lid and stops, and books nothing unless told to', async () => {
     await openBench(page);
     const had = await leftOf(page, 'White gloss');
@@ -89,7 +89,7 @@ test('a rehearsal pauses, minds its lid, stops and is forgotten, and books nothi
 });
 
 test('a saved file is booked by one answer; without a cutter a file is saved for another', async ({ page }) => {
-  await onlyJobs(page, ['tankards', 'boat-numbers', 'regatta-prizes']);
+  onlyJobs(page, ['tankards', 'boat-numbers', 'regatta-prizes']);
   await test.step('the file is saved, and one answer books it: partly, then well; jobs come along when they are asked to', async () => {
     await openBench(page);
     const had = await leftOf(page, 'Petrol');
@@ -153,7 +153,7 @@ test('a saved file is booked by one answer; without a cutter a file is saved for
 });
 
 test('nonsense, a pulled cable, film that runs out or is too short: each says what to do', async ({ page }) => {
-  await onlyJobs(page, ['regatta-prizes', 'honour-board']);
+  onlyJobs(page, ['regatta-prizes', 'honour-board']);
   await test.step('a cutter that answers nonsense is told as that, counts for nothing, and is heard again once it makes sense', async () => {
     await openBench(page);
     const left = await leftOf(page, 'White gloss');
@@ -223,7 +223,7 @@ test('nonsense, a pulled cable, film that runs out or is too short: each says wh
 });
 
 test('what may not be cut is kept from the knife until it is answered for or mended', async ({ page }) => {
-  await onlyJobs(page, ['regatta-prizes', 'regatta-prizes-2', 'honour-board']);
+  onlyJobs(page, ['regatta-prizes', 'regatta-prizes-2', 'honour-board']);
   await test.step('a stop keeps film from the knife until it is answered for, and the log keeps the reason', async () => {
     await openStation(page, 'regatta-prizes', 'measure');
     await page.getByLabel('Food', { exact: true }).selectOption('yes');

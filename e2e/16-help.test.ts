@@ -2,7 +2,7 @@ import { actions } from '../web/src/app/actions';
 import { expect, kept, onlyJobs, openBench, openStation, secondsPass, test } from './workshop';
 
 test('somebody new makes a mark, finds keys and whatever can be found', async ({ page }) => {
-  await onlyJobs(page, ['crew-flasks', 'honour-board', 'regatta-prizes']);
+  onlyJobs(page, ['crew-flasks', 'honour-board', 'regatta-prizes']);
   await test.step('somebody new makes a real mark of one word', async () => {
     await openBench(page);
     const first = page.getByRole('form', { name: 'Your first mark' });
@@ -63,7 +63,7 @@ test('somebody new makes a mark, finds keys and whatever can be found', async ({
 
 test('a clock that was set back or put forward while closed is asked about, and timers stand where they stood', async ({ page }) => {
   await page.clock.install({ time: new Date('2026-11-30T12:00:00Z') });
-  await onlyJobs(page, ['crew-flasks']);
+  onlyJobs(page, ['crew-flasks']);
   await openBench(page);
   await page.getByRole('button', { name: 'Start' }).click();
   await expect(page.getByText('NOW, RUNNING')).toBeVisible();

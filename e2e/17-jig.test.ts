@@ -24,7 +24,7 @@ async function levelRuns(download: Download): Promise<number[]> {
 }
 
 test('jigs and the job sheet print: of a plate, of a tapered glass, and one for every name', async ({ page }) => {
-  await onlyJobs(page, ['boat-numbers', 'regatta-prizes', 'crew-flasks', 'honour-board']);
+  onlyJobs(page, ['boat-numbers', 'regatta-prizes', 'crew-flasks', 'honour-board']);
   await test.step('a jig at 1:1: its line of 100 mm measures 100 mm in the printed PDF, and a measured print corrects it', async () => {
     await openStation(page, 'boat-numbers', 'fit');
     const jig = page.getByRole('region', { name: 'Jig' });

@@ -1,7 +1,7 @@
 import { drop, expect, kept, onlyJobs, openStation, reading, test, textOf, type } from './workshop';
 
 test('names from a list, changes in words, and terms of use', async ({ page }) => {
-  await onlyJobs(page, ['crew-flasks', 'tankards', 'tankards-2', 'door-hours']);
+  onlyJobs(page, ['crew-flasks', 'tankards', 'tankards-2', 'door-hours']);
   await test.step('six names from a list, each fitted; one longer sets the size of all, or each is as large as fits', async () => {
     await openStation(page, 'crew-flasks', 'draw');
     const list = page.getByRole('list', { name: 'The list as it fits' });

@@ -25,7 +25,7 @@ function collectionOf(bare: Buffer): Buffer {
 }
 
 test('lines, drawings, fonts and letters become film; what cannot be read is refused, and the mark stays', async ({ page }) => {
-  await onlyJobs(
+  onlyJobs(
     page,
     ['crew-flasks', 'crew-flasks-2', 'crew-flasks-3', 'boat-numbers', 'boat-numbers-2', 'tankards', 'honour-board'],
     (jobs) => {

@@ -59,7 +59,7 @@ function crc32(bytes: Buffer): number {
 }
 
 test('pictures are traced, drawings of layers come in, and photos give the outline of a piece and of an offcut', async ({ page }) => {
-  await onlyJobs(page, ['tankards', 'tankards-2', 'boat-numbers']);
+  onlyJobs(page, ['tankards', 'tankards-2', 'boat-numbers']);
   await test.step('a picture is traced into colours, with what can be chosen beside it', async () => {
     await openStation(page, 'tankards', 'draw');
     const png = await picture(page, 'disc #a03020 250 300 150; disc #1f5060 560 300 120; disc #000000 700 60 3');

@@ -1,7 +1,7 @@
 import { expect, kept, onlyJobs, openBench, openStation, planned, slowed, test, textOf, type } from './workshop';
 
 test('what is typed, cut, fixed and pressed is the last change, at any pace, and counts once', async ({ page }) => {
-  await onlyJobs(page, ['regatta-prizes', 'regatta-prizes-2', 'bailer-buckets', 'crew-flasks']);
+  onlyJobs(page, ['regatta-prizes', 'regatta-prizes-2', 'bailer-buckets', 'crew-flasks']);
   await test.step('what is cut, printed and fixed goes by the last change, however quickly it is asked for', async () => {
     await openStation(page, 'regatta-prizes', 'cut');
     await planned(page);
@@ -172,7 +172,7 @@ test('a database that is thrown away under an open tab, and a page that crashes,
   page,
   context,
 }) => {
-  await onlyJobs(page, ['honour-board']);
+  onlyJobs(page, ['honour-board']);
   await test.step('a database that is thrown away under an open tab is noticed, and put back whole with what was changed since', async () => {
     await openStation(page, 'honour-board', 'measure');
     await type(page, 'Client', 'The club');
@@ -194,7 +194,7 @@ test('a database that is thrown away under an open tab, and a page that crashes,
     await expect(page.getByLabel('Client')).toHaveValue('The club');
   });
   await test.step('a page that crashes in the middle of edits has lost none that it showed as kept', async () => {
-    await onlyJobs(page, ['honour-board']);
+    onlyJobs(page, ['honour-board']);
     await page.goto('/#/job/honour-board/measure');
     for (const n of [1, 2, 3]) {
       await page.getByLabel('Client').fill(`edit ${n}`);

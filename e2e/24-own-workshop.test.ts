@@ -95,7 +95,7 @@ test.describe('in Kolkata', () => {
 });
 
 test('stock of each kind is kept; four pictures go on four plates, and words are taken out of a shape of one’s own', async ({ page }) => {
-  await onlyJobs(page, ['crew-flasks', 'boat-numbers', 'door-hours', 'bailer-buckets']);
+  onlyJobs(page, ['crew-flasks', 'boat-numbers', 'door-hours', 'bailer-buckets']);
   await test.step('four pictures go on four plates, and words are taken out of a shape of one’s own', async () => {
     await openStation(page, 'boat-numbers', 'draw');
     const svg = (shape: string) => `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 40 40">${shape}</svg>`;
@@ -236,7 +236,7 @@ test('stock of each kind is kept; four pictures go on four plates, and words are
 });
 
 test('a machine narrower than the film never gets it whole, tape is chosen, and jobs, marks and zones are copied', async ({ page }) => {
-  await onlyJobs(page, ['regatta-prizes', 'boat-numbers']);
+  onlyJobs(page, ['regatta-prizes', 'boat-numbers']);
   await openBench(page);
   await page.goto('/#/workshop');
   await page.getByRole('button', { name: 'Remove Roll cutter' }).click();
@@ -285,7 +285,7 @@ test('a machine narrower than the film never gets it whole, tape is chosen, and 
 test('an empty workshop teaches; with everything skipped nothing is lost; what an older Kolleta saved opens, and the demo is there', async ({
   page,
 }) => {
-  await onlyJobs(page, ['crew-flasks']);
+  onlyJobs(page, ['crew-flasks']);
   await test.step('an empty workshop teaches', async () => {
     await beginOwn(page, []);
     await page.getByRole('link', { name: 'Bench', exact: true }).click();

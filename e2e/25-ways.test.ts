@@ -2,7 +2,7 @@ import { spawnSync } from 'node:child_process';
 import { expect, kept, onlyJobs, openStation, planned, reading, test, type } from './workshop';
 
 test('pressed, etched, reverse masks, cards, what is gathered, own steps, tape for all marks', async ({ page }) => {
-  await onlyJobs(page, [
+  onlyJobs(page, [
     'pennant',
     'trophy-bowl',
     'crew-flasks',

@@ -3,7 +3,7 @@ import { calendarFile as calendar } from '../core/test/calendarFile';
 import { drop, expect, kept, onlyJobs, openBench, planned, test, textOf, type } from './workshop';
 
 const week = async (page: Page) => {
-  if (page.url() === 'about:blank') await onlyJobs(page, ['regatta-prizes', 'honour-board', 'tankards', 'boat-numbers']);
+  if (page.url() === 'about:blank') onlyJobs(page, ['regatta-prizes', 'honour-board', 'tankards', 'boat-numbers']);
   await openBench(page);
   await page.goto('/#/week');
   await expect(page.getByRole('heading', { name: 'Week' })).toBeVisible();
@@ -176,7 +176,7 @@ test('a day off comes from a file, somebody else works too, and the plan goes ou
 });
 
 test('what is still tacky when its wait is over is left to dry on, and other work comes first', async ({ page }) => {
-  await onlyJobs(page, ['honour-board']);
+  onlyJobs(page, ['honour-board']);
   await page.clock.setFixedTime(new Date('2026-12-01T09:40:00Z'));
   await openBench(page);
   // only the board, whose stain dries until half past one

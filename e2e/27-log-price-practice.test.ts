@@ -28,7 +28,7 @@ function png(width: number, height: number): Buffer {
 }
 
 test('the log is read, put right and searched, and drills are done', async ({ page }) => {
-  await onlyJobs(page, ['crew-flasks']);
+  onlyJobs(page, ['crew-flasks']);
   await test.step('the log: what it taught and forgets, an entry put right with a picture, found again, read at the step, and out as a list', async () => {
     await openBench(page);
     // what went wrong and what was learnt stand at the step where they matter
@@ -103,7 +103,7 @@ test('the log is read, put right and searched, and drills are done', async ({ pa
 });
 
 test('the price of a run, of an order and of another technique', async ({ page, context }) => {
-  await onlyJobs(page, ['bailer-buckets', 'door-hours']);
+  onlyJobs(page, ['bailer-buckets', 'door-hours']);
   await test.step('the price: for three, for one and for a run of 24, what would make it cheaper, tax, and a quote of the whole order as PDF', async () => {
     await context.grantPermissions(['clipboard-read', 'clipboard-write']);
     await openStation(page, 'bailer-buckets', 'price');

@@ -1,7 +1,7 @@
 import { addOffcut, expect, kept, onlyJobs, openStation, planned, reading, test, textOf, type } from './workshop';
 
 test('film is laid out and saved for the cutter, laid tighter and by hand; an offcut is drawn', async ({ page }) => {
-  await onlyJobs(page, ['regatta-prizes', 'regatta-prizes-2', 'boat-numbers', 'bailer-buckets']);
+  onlyJobs(page, ['regatta-prizes', 'regatta-prizes-2', 'boat-numbers', 'bailer-buckets']);
   await test.step('marks are laid out tighter by their outlines; what was found is kept, cut and taken back', async () => {
     await openStation(page, 'bailer-buckets', 'cut');
     const card = page.getByRole('region', { name: 'Lay it out tighter' });
@@ -162,7 +162,7 @@ test('film is laid out and saved for the cutter, laid tighter and by hand; an of
 test('an offcut holds only some, a name is cut again, a new blade is tried, and what is too long goes through in loads', async ({
   page,
 }) => {
-  await onlyJobs(page, ['regatta-prizes', 'crew-flasks', 'bailer-buckets', 'bailer-buckets-2']);
+  onlyJobs(page, ['regatta-prizes', 'crew-flasks', 'bailer-buckets', 'bailer-buckets-2']);
   await test.step('an offcut that holds only some is cut from first; the others stay, for the roll', async () => {
     await openStation(page, 'regatta-prizes', 'cut');
     await addOffcut(page, '150', '130');

@@ -1,7 +1,7 @@
 import { expect, onlyJobs, openStation, reading, test } from './workshop';
 
 test('finished with care: weeded, taped, prepared, painted, in a damper room too', async ({ page }) => {
-  await onlyJobs(page, ['regatta-prizes', 'honour-board', 'honour-board-2', 'crew-flasks', 'boat-numbers']);
+  onlyJobs(page, ['regatta-prizes', 'honour-board', 'honour-board-2', 'crew-flasks', 'boat-numbers']);
   await test.step('weeding says what comes off and how long it takes', async () => {
     await openStation(page, 'regatta-prizes', 'weed');
     await expect(page.getByText('Weed out 13 bits per mark, 11 of them tiny', { exact: false }).first()).toBeVisible();

@@ -1,7 +1,7 @@
 import { expect, onlyJobs, openStation, planned, reading, test, type } from './workshop';
 
 test('dates: packed and to spare, impossible, and of the first wash', async ({ page }) => {
-  await onlyJobs(page, ['regatta-prizes', 'honour-board']);
+  onlyJobs(page, ['regatta-prizes', 'honour-board']);
   await test.step('the ribbon tells packed time, latest start and slack', async () => {
     await openStation(page, 'regatta-prizes', 'fit');
     await expect(

@@ -1,7 +1,7 @@
 import { clockStands, expect, kept, onlyJobs, openBench, secondsPass, test } from './workshop';
 
 test('the Bench: what goes wrong is kept and comes back; a timer survives a reload, and Done moves on', async ({ page }) => {
-  await onlyJobs(page, ['crew-flasks', 'honour-board', 'boat-numbers']);
+  onlyJobs(page, ['crew-flasks', 'honour-board', 'boat-numbers']);
   await test.step('Went wrong keeps the reason and brings the step back; undo reverses it', async () => {
     await openBench(page);
     const now = page.getByRole('region', { name: 'Now', exact: true });
@@ -38,7 +38,7 @@ test('the Bench: what goes wrong is kept and comes back; a timer survives a relo
 });
 
 test('a timer that runs out tells so', async ({ page }) => {
-  await onlyJobs(page, ['crew-flasks']);
+  onlyJobs(page, ['crew-flasks']);
   await page.clock.install({ time: new Date('2026-12-01T09:40:00Z') });
   await openBench(page);
   await page.getByRole('button', { name: 'Start' }).click();
@@ -53,7 +53,7 @@ test('a timer that runs out tells so', async ({ page }) => {
 });
 
 test('several timers run at once, each in its own time, and go on over a reload', async ({ page }) => {
-  await onlyJobs(page, ['crew-flasks', 'boat-numbers']);
+  onlyJobs(page, ['crew-flasks', 'boat-numbers']);
   await page.clock.install({ time: new Date('2026-12-01T09:40:00Z') });
   await openBench(page);
   await page.getByRole('button', { name: 'Start' }).click();

@@ -1,7 +1,7 @@
 import { expect, onlyJobs, openBench, test, textOf } from './workshop';
 
 test('one word, by keys and by hand: saved at once, short of film, too small', async ({ page }) => {
-  await onlyJobs(page, ['crew-flasks']);
+  onlyJobs(page, ['crew-flasks']);
   await test.step('by keyboard alone: a word, a piece, a size, and the cut file', async () => {
     await openBench(page);
     // from the top of the page to Quick mark, by Tab and Enter

@@ -1,6 +1,8 @@
 import { spawn } from 'node:child_process';
+import { once } from 'node:events';
 import { readFileSync } from 'node:fs';
-import { createServer, type AddressInfo } from 'node:net';
+import { createServer, request, type RequestListener } from 'node:http';
+import type { AddressInfo } from 'node:net';
 import { fileURLToPath } from 'node:url';
 import { expect, test as base, type Download, type Page } from '@playwright/test';
 import type { Job } from '../core/src/job';
@@ -38,12 +40,31 @@ export async function startServer(): Promise<{ readonly address: string; readonl
   return { address, end: () => server.kill('SIGKILL') };
 }
 
+/** Scripts of the built application that a journey has otherwise, by the beginning of their names. */
+const instead = new Map<string, string>();
+
+/** Hands on what is asked of a server, but for those scripts: a page whose requests are looked at one by one takes twice as long to load. */
+const inFrontOf =
+  (server: string): RequestListener =>
+  (asked, answer) => {
+    const [, script] = [...instead].find(([name]) => asked.url!.startsWith(`/assets/${name}-`)) ?? [];
+    if (script !== undefined) answer.setHeader('Content-Type', 'text/javascript').end(script);
+    else {
+      const { method, headers, url } = asked;
+      const on = request(new URL(url!, server), { method, headers }, (from) => from.pipe(answer.writeHead(from.statusCode!, from.headers)));
+      asked.pipe(on.on('error', () => answer.destroy()));
+    }
+  };
+
 /** A page on which every error is a failure and no request leaves the machine, at a server that only its worker uses. */
 export const test = base.extend<{ page: Page; tolerated: RegExp }, { home: string }>({
   home: [
     async ({}, use) => {
       const { address, end } = await startServer();
-      await use(address);
+      const front = createServer(inFrontOf(address)).listen(0, '127.0.0.1');
+      await once(front, 'listening');
+      await use(`http://127.0.0.1:${(front.address() as AddressInfo).port}/`);
+      front.close();
       end();
     },
     { scope: 'worker' },
@@ -64,6 +85,7 @@ export const test = base.extend<{ page: Page; tolerated: RegExp }, { home: strin
       await slowed(page, SLOW);
       page.context().on('page', (other) => void slowed(other, SLOW).catch(() => undefined));
     }
+    instead.clear();
     await use(page);
     // where nobody can look at the page, it says for itself what it showed
     if (info.status !== info.expectedStatus)
@@ -116,7 +138,7 @@ const chosen = new WeakSet<Page>();
  *
  * @param change what is otherwise with them
  */
-export async function onlyJobs(page: Page, ids: readonly string[], change: (jobs: Job[]) => void = () => undefined): Promise<void> {
+export function onlyJobs(page: Page, ids: readonly string[], change: (jobs: Job[]) => void = () => undefined): void {
   const jobs = ids.map((id): Job => {
     const again = /-\d$/.test(id);
     const job = demo.jobs.find((one) => one.id === (again ? id.slice(0, -2) : id));
@@ -125,12 +147,10 @@ export async function onlyJobs(page: Page, ids: readonly string[], change: (jobs
   });
   change(jobs);
   chosen.add(page);
-  const serve = (files: string, json: string) =>
-    page.route(files, (route) => route.fulfill({ contentType: 'text/javascript', body: `export default ${json}` }));
   // what was made before stays: the log is about it, and has taught from it
   const past = demo.jobs.filter(({ closed }) => closed);
-  await serve('**/assets/demoWorkshop-*.js', JSON.stringify({ ...demo, jobs: [...jobs, ...past] }));
-  await serve('**/assets/demoBench-*.js', 'undefined');
+  instead.set('demoWorkshop', `export default ${JSON.stringify({ ...demo, jobs: [...jobs, ...past] })}`);
+  instead.set('demoBench', 'export default undefined');
 }
 
 /** Opens the Bench, of the demo workshop at first, and waits for its plan: one that comes between down and up of a press can move the button. */
@@ -158,7 +178,7 @@ export const atOwn = async (page: Page): Promise<void> => {
 
 /** Opens one station of a demo job. */
 export async function openStation(page: Page, job: string, station: string): Promise<void> {
-  if (!chosen.has(page) && page.url() === 'about:blank') await onlyJobs(page, [job]);
+  if (!chosen.has(page) && page.url() === 'about:blank') onlyJobs(page, [job]);
   await page.goto(`/#/job/${job}/${station}`);
   await expect(page.getByRole('navigation', { name: 'Stations' })).toBeVisible();
 }
