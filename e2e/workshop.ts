@@ -4,7 +4,7 @@ import { readFileSync } from 'node:fs';
 import { createServer, request, type RequestListener } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { fileURLToPath } from 'node:url';
-import { expect, test as base, type Download, type Page } from '@playwright/test';
+import { expect as plain, test as base, type Download, type Locator, type Page } from '@playwright/test';
 import type { Job } from '../core/src/job';
 import type { Workshop } from '../core/src/jobFile';
 
@@ -93,7 +93,25 @@ export const test = base.extend<{ page: Page; tolerated: RegExp }, { home: strin
     expect(errors.filter((error) => !tolerated.test(error))).toEqual([]);
   },
 });
-export { expect };
+
+/** So a locator is asked once its element is there: at every try before, the whole page would be told in words, for a message that nobody sees. */
+const onceThere = (matcher: 'toContainText' | 'toHaveAccessibleName' | 'toHaveText' | 'toHaveValue') =>
+  async function (this: { readonly isNot: boolean }, locator: Locator, wanted: string | RegExp) {
+    if (!this.isNot) await locator.first().waitFor({ state: 'attached' });
+    await (this.isNot ? plain(locator).not : plain(locator))[matcher](wanted);
+    return { pass: !this.isNot, message: () => matcher };
+  };
+
+export const expect = plain.extend({
+  async toBeVisible(locator: Locator) {
+    await locator.waitFor();
+    return { pass: true, message: () => `${String(locator)} is visible` };
+  },
+  toContainText: onceThere('toContainText'),
+  toHaveAccessibleName: onceThere('toHaveAccessibleName'),
+  toHaveText: onceThere('toHaveText'),
+  toHaveValue: onceThere('toHaveValue'),
+});
 
 /** Waits until every change on the screen is on the disk. Asked in the page itself: at once, and without a picture of the page at every try. */
 export const kept = (page: Page) => page.waitForFunction(() => document.querySelector('[data-kept]')?.textContent === 'saved');
