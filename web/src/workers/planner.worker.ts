@@ -35,6 +35,7 @@ import {
 } from '@kolleta/core/plan';
 import type { Stands } from '@kolleta/core/schedule';
 import { tapePlan, type Lift, type TapeBudget, type TapePlan } from '@kolleta/core/tape';
+import { Sender, type Carried } from './carried';
 import { faces, needFace, needWholeFaces, wholeFaces } from './faceStore';
 
 /** Those who wait for a plan hear that it goes on so often at most, ms. */
@@ -42,6 +43,8 @@ const TELL_MS = 1_000;
 /** Told by the memory of the plan under way that a stage was worked out. */
 let goesOn = (): void => undefined;
 const memos = { workshop: new Memo(() => goesOn()), draft: new Memo(() => goesOn()) };
+
+const senders = { workshop: new Sender(), draft: new Sender() };
 
 /** Where many sheets are laid one after the other each is looked at so often. */
 const SPREAD_ROUNDS = 2;
@@ -53,51 +56,56 @@ const facesIn = (jobs: readonly Job[]) =>
     .filter((job) => !job.closed)
     .flatMap((job) => job.marks.flatMap(({ artwork }) => (artwork?.kind === 'text' ? artwork.lines.map((line) => line.face) : [])));
 
+/**
+ * Plans the workshop, or a draft beside it. Faces are read as they are needed; all of them, with their rarer letters, when letters are
+ * missing. The very first plan is a quick one, unless the whole is asked for.
+ */
+async function plan(
+  which: 'workshop' | 'draft',
+  jobs: Job[],
+  shop: Shop,
+  events: WorkEvent[],
+  now: number,
+  whole = false,
+  slow: readonly JobId[] = [],
+  onJob: (job: JobId | undefined) => void = () => undefined,
+  stands?: Stands,
+): Promise<Plan> {
+  // a face that cannot be read is told by the marks that ask for it
+  await Promise.allSettled([...new Set(facesIn(jobs))].map((id) => needFace(id, shop.faces)));
+  // what is read already is not looked through again: a face may have millions of bytes
+  const { faces: own, ...rest } = shop;
+  const light = own ? { ...rest, faces: own.map((face) => ({ ...face, data: '' })) } : shop;
+  const effort = which === 'workshop' && first && !whole ? 'quick' : 'whole';
+  first = false;
+  let [at, told]: [JobId | undefined, number] = [undefined, 0];
+  const tell = (job: JobId | undefined) => {
+    [at, told] = [job, performance.now()];
+    onJob(job);
+  };
+  goesOn = () => {
+    if (performance.now() - told > TELL_MS) tell(at);
+  };
+  const options = { slow: new Set(slow), onJob: tell, stands };
+  const plan = planWorkshop(jobs, light, events, now, faces, memos[which], { ...options, effort });
+  const lacking = [...plan.jobs.values()].some((job) => job.readings.some((reading) => reading.id.startsWith('glyphs:')));
+  if (!lacking || wholeFaces()) return plan;
+  await needWholeFaces();
+  // faces that are read anew are other faces: what was drawn with them is drawn again
+  return planWorkshop(jobs, light, events, now, faces, memos[which], options);
+}
+
 const planner = {
-  /**
-   * Plans the workshop, or a draft beside it. Faces are read as they are needed; all of them, with their rarer letters, when letters are
-   * missing. The very
-   * first plan is a quick one, unless the whole is asked for.
-   */
-  async plan(
-    which: 'workshop' | 'draft',
-    jobs: Job[],
-    shop: Shop,
-    events: WorkEvent[],
-    now: number,
-    whole = false,
-    slow: readonly JobId[] = [],
-    onJob: (job: JobId | undefined) => void = () => undefined,
-    stands?: Stands,
-  ): Promise<Plan> {
-    // a face that cannot be read is told by the marks that ask for it
-    await Promise.allSettled([...new Set(facesIn(jobs))].map((id) => needFace(id, shop.faces)));
-    // what is read already is not looked through again: a face may have millions of bytes
-    const { faces: own, ...rest } = shop;
-    const light = own ? { ...rest, faces: own.map((face) => ({ ...face, data: '' })) } : shop;
-    const effort = which === 'workshop' && first && !whole ? 'quick' : 'whole';
-    first = false;
-    let [at, told]: [JobId | undefined, number] = [undefined, 0];
-    const tell = (job: JobId | undefined) => {
-      [at, told] = [job, performance.now()];
-      onJob(job);
-    };
-    goesOn = () => {
-      if (performance.now() - told > TELL_MS) tell(at);
-    };
-    const options = { slow: new Set(slow), onJob: tell, stands };
-    const plan = planWorkshop(jobs, light, events, now, faces, memos[which], { ...options, effort });
-    const lacking = [...plan.jobs.values()].some((job) => job.readings.some((reading) => reading.id.startsWith('glyphs:')));
-    if (!lacking || wholeFaces()) return plan;
-    await needWholeFaces();
-    // faces that are read anew are other faces: what was drawn with them is drawn again
-    return planWorkshop(jobs, light, events, now, faces, memos[which], options);
+  plan,
+  /** As `plan`, without what the page has from the plan `known`. */
+  async planAfter(known: number, ...asked: Parameters<typeof plan>): Promise<Carried<Plan>> {
+    return senders[asked[0]].send(await plan(...asked), known);
   },
   /** Plans one job to see whether it can be, and how much of it a page has to draw. */
   async trial(job: Job, shop: Shop, now: number): Promise<{ aside: boolean; points: number; rings: number }> {
-    const plan = (await planner.plan('draft', [job], shop, [], now)).jobs.get(job.id);
-    const rings = (plan?.marks ?? []).flatMap(({ flat }) => flat.flatMap((layer) => ringsOf(layer.region)));
-    return { aside: plan?.aside !== undefined, points: rings.reduce((sum, ring) => sum + ring.length, 0), rings: rings.length };
+    const tried = (await plan('draft', [job], shop, [], now)).jobs.get(job.id);
+    const rings = (tried?.marks ?? []).flatMap(({ flat }) => flat.flatMap((layer) => ringsOf(layer.region)));
+    return { aside: tried?.aside !== undefined, points: rings.reduce((sum, ring) => sum + ring.length, 0), rings: rings.length };
   },
   /** What would make a job cheaper. */
   async cheaperWays(job: Job, shop: Shop, events: WorkEvent[], now: number): Promise<CheaperWay[]> {

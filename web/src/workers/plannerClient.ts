@@ -3,6 +3,7 @@ import { withoutPhotos, type Job, type JobId, type Shop, type WorkEvent } from '
 import type { Plan } from '@kolleta/core/plan';
 import type { Stands } from '@kolleta/core/schedule';
 import type { Planner } from './planner.worker';
+import { Receiver } from './carried';
 import { takePlannerWorker } from './plannerWorker';
 import { patience, WatchedWorker, withPatience, WorkerStopped } from './watchedWorker';
 
@@ -40,6 +41,7 @@ class NewestWins {
   #running = false;
   #next: { request: Request; settle: { resolve: (plan: Plan) => void; reject: (error: unknown) => void }[] } | undefined;
   readonly #which: 'workshop' | 'draft';
+  readonly #receiver = new Receiver();
 
   constructor(which: 'workshop' | 'draft') {
     this.#which = which;
@@ -68,10 +70,10 @@ class NewestWins {
               alive(left(id, current ? timeFor(current) : times * (LIMIT_MS + jobs.length * 50), performance.now()));
             };
             const slow = jobs.filter(isSlow).map((job) => job.id);
-            return planner.plan(this.#which, jobs, shop, events, now, whole, slow, proxy(onJob), stands);
+            return planner.planAfter(this.#receiver.known, this.#which, jobs, shop, events, now, whole, slow, proxy(onJob), stands);
           }, times * LIMIT_MS);
         // where it was at no job, no job is to blame
-        const plan = await withPatience(ask, () => !current);
+        const plan = this.#receiver.receive(await withPatience(ask, () => !current));
         for (const fault of plan.faults) console.error(`Set aside: ${fault}`);
         return plan;
       } catch (error) {
