@@ -11,10 +11,10 @@ import type { Workshop } from '../core/src/jobFile';
 /** So many times slower the browser's processor is made, to see that no journey hangs on its pace: `E2E_SLOW=4 npm run e2e`. */
 const SLOW = Number(process.env['E2E_SLOW'] ?? 1);
 
-/** Slows a page's processor. */
+/** Slows a page's processor so many times, and at least as it is slowed in this run. */
 export async function slowed(page: Page, rate: number): Promise<void> {
   const session = await page.context().newCDPSession(page);
-  await session.send('Emulation.setCPUThrottlingRate', { rate });
+  await session.send('Emulation.setCPUThrottlingRate', { rate: Math.max(rate, SLOW) });
 }
 
 /** Starts a server of Kolleta at a free port; it ends with whoever started it, however that ends. */
