@@ -123,4 +123,22 @@ describe('the law of memory', () => {
       world = changedWorld(world, random, n);
     }
   });
+  it.each(seeds(2, 12, 4))(
+    'what is planned again works out less where it is the same, and nothing where it is just like it: workshop %i',
+    (seed) => {
+      const shop = demoShop();
+      const job = randomJob(numbersFrom(seed), shop, 'a');
+      let told = 0;
+      const memo = new Memo(() => (told += 1));
+      const stagesOf = (again: typeof job) => {
+        const before = told;
+        planWorkshop([again], shop, [], DEMO_START, faces, memo);
+        return told - before;
+      };
+      // what names something of the workshop, such as a film, is worked out once more where that is the very same
+      const first = stagesOf(job);
+      expect(stagesOf(job)).toBeLessThan(first);
+      expect(stagesOf(structuredClone(job))).toBe(0);
+    },
+  );
 });
