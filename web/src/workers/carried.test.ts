@@ -34,6 +34,11 @@ describe('plans that are carried over one after the other', () => {
       }),
     );
   });
+  it('are refused by a page that lacks the one before', () => {
+    const [sender, plan] = [new Sender(), { fitted: large[0] }];
+    sender.send(plan, 0);
+    expect(() => new Receiver().receive(sender.send(plan, 1))).toThrow('plan 2 goes with plan 1, and plan 0 was the last');
+  });
   it('bring of the workshop only what changed, and what did not is the same as before', () => {
     const { jobs, shop, events } = demoWorkshop();
     const [sender, receiver, memo, faces] = [new Sender(), new Receiver(), new Memo(), shippedFaces()];

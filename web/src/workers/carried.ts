@@ -1,5 +1,5 @@
 /** Fields of a plan that are large and, from plan to plan, mostly the very same: points, and what is made of them. */
-const LARGE: ReadonlySet<string> = new Set(['fitted', 'flat', 'copies', 'region', 'pen', 'layout']);
+const LARGE: ReadonlySet<string> = new Set(['fitted', 'flat', 'copies', 'region', 'pen']);
 /** Fields whose entries are such. */
 const OF_LARGE: ReadonlySet<string> = new Set(['layouts']);
 
