@@ -87,13 +87,16 @@ export default defineConfig({
       output: {
         codeSplitting: {
           groups: [
-            { name: 'early', test: /preload-helper|workers\/plannerWorker/, priority: 2 },
+            { name: 'early', test: /preload-helper|workers\/plannerWorker/, priority: 3 },
             // what every screen needs is one file: a dozen small ones cost the first start more than they save. Runs of the cutter bring all that
             // lays film out with them, and only Cut needs them
             {
               name: 'shell',
+              priority: 2,
               test: /node_modules\/(react|react-dom|scheduler|react-router|@tanstack|dexie|dexie-react-hooks)\/|web\/src\/(storage\/(?!cutterRuns)|ui\/toasts|workers\/(usePlan|plannerClient))/,
             },
+            // so is what half of the pages need: a request for each of its modules costs more than it saves
+            { name: 'shared', priority: 1, minShareCount: 6, test: /(web|core)\/src\// },
           ],
         },
       },
