@@ -79,10 +79,11 @@ export class FreeCells {
   }
 
   #measure(r: number): void {
+    const [free, aheads, first] = [this.#free, this.#ahead, r * this.width];
     let ahead = 0;
-    for (let i = (r + 1) * this.width - 1; i >= r * this.width; i--) {
-      ahead = this.#free[i] === 1 ? Math.min(65_535, ahead + 1) : 0;
-      this.#ahead[i] = ahead;
+    for (let i = first + this.width - 1; i >= first; i--) {
+      ahead = free[i] === 1 ? Math.min(65_535, ahead + 1) : 0;
+      aheads[i] = ahead;
     }
   }
 
@@ -159,20 +160,24 @@ export class FreeCells {
 
   /** The largest upright box of free cells: its columns, rows, and where its lower left lies. */
   largestBox(): { readonly column: number; readonly row: number; readonly columns: number; readonly rows: number } {
-    const heights = new Int32Array(this.width + 1);
-    let best = { column: 0, row: 0, columns: 0, rows: 0 };
+    const [free, width] = [this.#free, this.width];
+    const heights = new Int32Array(width + 1);
+    // columns that wait for a lower one to their right, and how many
+    const stack = new Int32Array(width + 2);
+    let [column, row, columns, rows, most] = [0, 0, 0, 0, 0];
     for (let r = 0; r < this.height; r++) {
-      const stack: number[] = [];
-      for (let c = 0; c <= this.width; c++) {
-        if (c < this.width) heights[c] = this.#free[r * this.width + c] === 1 ? heights[c]! + 1 : 0;
-        while (stack.length > 0 && heights[stack.at(-1)!]! >= heights[c]!) {
-          const top = heights[stack.pop()!]!;
-          const start = stack.length > 0 ? stack.at(-1)! + 1 : 0;
-          if (top * (c - start) > best.columns * best.rows) best = { column: start, row: r - top + 1, columns: c - start, rows: top };
+      let waiting = 0;
+      for (let c = 0; c <= width; c++) {
+        const height = c < width && free[r * width + c] === 1 ? heights[c]! + 1 : 0;
+        heights[c] = height;
+        while (waiting > 0 && heights[stack[waiting - 1]!]! >= height) {
+          const top = heights[stack[--waiting]!]!;
+          const start = waiting > 0 ? stack[waiting - 1]! + 1 : 0;
+          if (top * (c - start) > most) [column, row, columns, rows, most] = [start, r - top + 1, c - start, top, top * (c - start)];
         }
-        stack.push(c);
+        stack[waiting++] = c;
       }
     }
-    return best;
+    return { column, row, columns, rows };
   }
 }
