@@ -40,6 +40,9 @@ export const seenFromBehind = (e: Entity): boolean => {
   return z < 0;
 };
 
+/** The angles of a whole turn. */
+const WHOLE = [0, 2 * Math.PI] as const;
+
 /** How an entity becomes ways. */
 export interface Reading {
   /** How near curves are followed, units of the drawing. */
@@ -63,19 +66,17 @@ export function waysOf(e: Entity, { tolerance, scale }: Reading): Loose[] {
     case 'ARC': {
       if (!e.center || !(e.radius! > 0)) return [];
       // the reader gives angles in radians
-      const from = e.type === 'CIRCLE' ? 0 : (e.startAngle ?? 0);
-      const way = arcWay(at(e.center), [e.radius!, e.radius!], 0, from, e.type === 'CIRCLE' ? 2 * Math.PI : (e.endAngle ?? 0) - from);
-      return [{ ...way, closed: e.type === 'CIRCLE' }];
+      const angles = e.type === 'CIRCLE' ? WHOLE : ([e.startAngle ?? 0, e.endAngle ?? 0] as const);
+      return [{ ...arcWay(at(e.center), [e.radius!, e.radius!], 0, angles), closed: e.type === 'CIRCLE' }];
     }
     case 'ELLIPSE': {
       if (!e.center || !e.majorAxisEndPoint) return [];
       const major = Math.hypot(e.majorAxisEndPoint.x, e.majorAxisEndPoint.y);
       const turn = Math.atan2(e.majorAxisEndPoint.y, e.majorAxisEndPoint.x);
-      const from = e.startAngle ?? 0;
-      const sweep = (e.endAngle ?? 2 * Math.PI) - from;
+      const [from, to] = [e.startAngle ?? 0, e.endAngle ?? 2 * Math.PI];
       const radii = [major, major * (e.axisRatio ?? 1)] as const;
       // from behind its angles run the other way, and its points stay where they are
-      return [seenFromBehind(e) ? arcWay(at(e.center), radii, turn, -from, -sweep) : arcWay(at(e.center), radii, turn, from, sweep)];
+      return [seenFromBehind(e) ? arcWay(at(e.center), radii, turn, [-from, -to], true) : arcWay(at(e.center), radii, turn, [from, to])];
     }
     case 'SPLINE': {
       const control = (e.controlPoints ?? []).map(at);

@@ -1,6 +1,6 @@
 import type { Point, Segment } from '../../geometry';
 
-import { arcWay, polyline, type Group, type Loose } from './dxfWays';
+import { arcWay, degrees, polyline, type Group, type Loose } from './dxfWays';
 import { splinePoints } from './spline';
 
 /** Groups read one after another. */
@@ -33,7 +33,6 @@ const LINE = 1;
 const ARC = 2;
 const ELLIPSE = 3;
 const SPLINE = 4;
-const degrees = (angle: number) => (angle * Math.PI) / 180;
 
 /** One edge of a boundary, from its start. */
 function edgeOf(groups: Groups, tolerance: number): Loose | undefined {
@@ -49,10 +48,10 @@ function edgeOf(groups: Groups, tolerance: number): Loose | undefined {
     const major = kind === ARC ? size : Math.hypot(axis[0], axis[1]);
     const minor = kind === ARC ? size : major * size;
     const [from, to] = [degrees(groups.seek(50) ?? 0), degrees(groups.seek(51) ?? 360)];
-    const forward = groups.seek(73) !== 0;
+    const clockwise = groups.seek(73) === 0;
     const turn = Math.atan2(axis[1], axis[0]);
     // what runs clockwise has its angles counted clockwise
-    return forward ? arcWay(centre, [major, minor], turn, from, to - from) : arcWay(centre, [major, minor], turn, -from, -(to - from));
+    return arcWay(centre, [major, minor], turn, clockwise ? [-from, -to] : [from, to], clockwise);
   }
   if (kind === SPLINE) {
     const degree = groups.seek(94) ?? 3;

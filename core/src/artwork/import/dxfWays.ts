@@ -95,10 +95,10 @@ export function polyline(vertices: readonly Vertex[], closed: boolean): Loose | 
   return { from: at(first), segments, closed };
 }
 
-/** A sweep counter-clockwise: over nothing and up to a whole turn, radians. */
+/** From one angle on to the next, over nothing and up to a whole turn, radians: 270° to 0° are 90°. */
 function forward(sweep: number): number {
   const rest = sweep % (2 * Math.PI);
-  return rest > 1e-12 ? rest : rest + 2 * Math.PI;
+  return rest > 1e-9 ? rest : rest + 2 * Math.PI;
 }
 
 export const degrees = (angle: number) => (angle * Math.PI) / 180;
@@ -110,13 +110,17 @@ export const ringWay = (ring: readonly Point[]): Loose => ({
   closed: true,
 });
 
-/** An arc about a centre as a way: over a sweep, radians; over nothing, or over more than it, a whole turn. */
-export function arcWay(centre: Point, radii: Point, turn: number, from: number, sweep: number): Loose {
-  const whole = sweep < 0 ? -forward(-sweep) : forward(sweep);
+/**
+ * An arc about a centre as a way, from one angle to another, radians: counter-clockwise, or the other way; a whole turn where they are the same.
+ *
+ * @param turn of the first of the two radii, radians
+ */
+export function arcWay(centre: Point, radii: Point, turn: number, [from, to]: Point, clockwise = false): Loose {
+  const sweep = clockwise ? -forward(from - to) : forward(to - from);
   const [x, y] = [radii[0] * Math.cos(from), radii[1] * Math.sin(from)];
   return {
     from: [centre[0] + x * Math.cos(turn) - y * Math.sin(turn), centre[1] + x * Math.sin(turn) + y * Math.cos(turn)],
-    segments: arcAbout(centre, radii, turn, from, whole),
-    closed: Math.abs(whole) > 2 * Math.PI - 1e-6,
+    segments: arcAbout(centre, radii, turn, from, sweep),
+    closed: Math.abs(sweep) > 2 * Math.PI - 1e-6,
   };
 }

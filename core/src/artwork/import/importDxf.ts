@@ -57,24 +57,32 @@ function extentOf(entities: readonly Entity[]): number {
 
 const hex = (color: number): string => `#${(color & 0xffffff).toString(16).padStart(6, '0')}`;
 
+/** Codes whose values are measures: places, lengths, angles, directions. */
+const isMeasure = (code: number): boolean => (code >= 10 && code <= 59) || (code >= 110 && code <= 149) || (code >= 210 && code <= 239);
+
 /**
- * The first line at which a DXF is not what it has to be: pairs of a whole-number code and a value, and after each x its y. The reader that
- * we use goes round for ever on some
- * files that are not.
+ * Checks that a DXF is what it has to be: pairs of a whole-number code and a value, and after each x its y. The reader that we use goes round for
+ * ever on some files that are not, and takes "40,5" for 40: a comma in a measure becomes a point.
  *
- * @returns its number from 1, or 0
+ * @returns the text with points, or the number of the first line at fault, from 1
  */
-function faultyLine(text: string): number {
+function soundText(text: string): string | number {
   const lines = text.split(/\r\n|\r|\n/);
   while (lines.length > 0 && lines.at(-1)!.trim() === '') lines.pop();
   let x = false;
+  let commas = false;
   for (let i = 0; i < lines.length; i += 2) {
     const code = lines[i]!.trim();
     if (!/^-?\d{1,5}$/.test(code) || i + 1 >= lines.length) return i + 1;
     if (x && code !== '20') return i + 1;
     x = code === '10';
+    if (isMeasure(Number(code)) && lines[i + 1]!.includes(',')) {
+      if (!/^\s*[-+]?\d*,\d*(e[-+]?\d+)?\s*$/i.test(lines[i + 1]!)) return i + 2;
+      lines[i + 1] = lines[i + 1]!.replace(',', '.');
+      commas = true;
+    }
   }
-  return 0;
+  return commas ? `${lines.join('\n')}\n` : text;
 }
 
 /** The same colour by so little changed that nobody sees it: layers of one colour are told apart by it. */
@@ -117,15 +125,15 @@ export function importDxf(text: string, name: string, newId: () => string): Resu
     return refuse(`"${name}" is larger than 20 MB.`, 'a drawing up to 20 MB', 'Save only what is to be cut, and take it in again.');
   if (text.startsWith('AutoCAD Binary') || text.includes('\0'))
     return refuse(`"${name}" is a binary DXF.`, 'a DXF saved as text', 'Save it again as text (ASCII) DXF, or as SVG.');
-  const fault = faultyLine(text);
-  if (fault > 0)
+  const sound = soundText(text);
+  if (typeof sound === 'number')
     return refused(
-      `"${name}" is not a whole DXF drawing (it breaks off near line ${fault}).`,
+      `"${name}" is not a whole DXF drawing (it breaks off near line ${sound}).`,
       'a DXF file',
-      `${name}, line ${fault}`,
+      `${name}, line ${sound}`,
       'Save it again as DXF or SVG, and take it in again.',
     );
-  const read = readDxf(text);
+  const read = readDxf(sound);
   if (!read?.entities)
     return refuse(`"${name}" is not a whole DXF drawing.`, 'a DXF file', 'Save it again as DXF or SVG, and take it in again.');
   const { blocks = {} } = read;
