@@ -3,6 +3,7 @@ export * from './grammar';
 export * from './inSentence';
 export * from './length';
 export * from './money';
+export { numbersIn, parseNumber } from './number';
 export * from './result';
 export * from './temperature';
 export * from './tolerances';

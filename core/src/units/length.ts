@@ -1,3 +1,4 @@
+import { eitherOf, numbersIn, withoutGroups } from './number';
 import { good, refused, type Result } from './result';
 
 /** How a person wants lengths shown. */
@@ -17,6 +18,8 @@ const UNIT_MM: Record<string, number> = {
   inches: MM_PER_INCH,
   '"': MM_PER_INCH,
   ft: 304.8,
+  foot: 304.8,
+  feet: 304.8,
   "'": 304.8,
 };
 const VULGAR: Record<string, string> = {
@@ -38,22 +41,20 @@ const VULGAR: Record<string, string> = {
 };
 const VULGARS = new RegExp(`[${Object.keys(VULGAR).join('')}]`, 'g');
 
-/** What people type, in the letters that are read: typographic quotes and fractions, a comma for a point, "3-1/2", double marks for inches. */
+/** What people type, in the letters that are read: typographic quotes and fractions, "3-1/2", double marks for inches. */
 const plainly = (text: string): string =>
-  text
-    .trim()
+  withoutGroups(text.trim())
     .toLowerCase()
     .replace(VULGARS, (mark) => ` ${VULGAR[mark]}`)
     .replaceAll('⁄', '/')
     .replace(/[“”„‟″]|''|’’/g, '"')
     .replace(/[‘’‛′]/g, "'")
     .replace(/(\d)\s*[-‐‑–]\s*(\d+\/\d)/g, '$1 $2')
-    .replace(/(^|\D),(\d)/g, '$1.$2')
-    .replace(/(\d),(\d)/g, '$1.$2')
     .trim();
 
 /** Feet and inches, of which each is a length of its own. */
-const FEET = /^(\d+(?:\.\d+)?)\s*(?:'|ft|feet)\s*(\S.*)$/;
+const FEET = /^(\d+(?:\.\d+)?)\s*(?:'|ft|feet|foot)\s*-?\s*([\d.].*)$/;
+const LENGTH = /^([-−+])?\s*(?:(\d[\d.,]*|[.,]\d+)(?:\s+(\d+)\/(\d+))?|(\d+)\/(\d+))\s*(mm|cm|m|inches|inch|in|feet|foot|ft|"|')?\.?$/;
 
 /**
  * Reads a length that a person typed: "3 1/2", "3-1/2", "3.5in", "9 cm", "1½″", "12,5", "1' 2 3/8".
@@ -73,14 +74,22 @@ export function parseLength(text: string, system: LengthSystem, where: string, l
     if (rest.ok && rest.value < UNIT_MM.ft!)
       return parseLength(`${Number(feet[1]) * 12 * MM_PER_INCH + rest.value} mm`, system, where, least);
   }
-  const match = /^([-−+])?\s*(?:(\d+(?:\.\d+)?|\.\d+)(?:\s+(\d+)\/(\d+))?|(\d+)\/(\d+))\s*(mm|cm|m|inches|inch|in|ft|"|')?\.?$/.exec(
-    cleaned,
-  );
-  if (!match) return refused(`"${text}" is not a length.`, `a length such as ${example}`, where, `Type a length such as ${example}.`);
-  const [, sign, whole, top, bottom, onlyTop, onlyBottom, unit] = match;
+  const match = LENGTH.exec(cleaned);
+  const [, sign, whole, top, bottom, onlyTop, onlyBottom, unit] = match ?? [];
+  const wholes = match ? (whole === undefined ? [0] : numbersIn(whole)) : [];
+  if (wholes.length === 0)
+    return refused(`"${text}" is not a length.`, `a length such as ${example}`, where, `Type a length such as ${example}.`);
   const part = (a: string | undefined, b: string | undefined) => (a && b ? Number(a) / Number(b) : 0);
-  const number = Number(whole ?? 0) + part(top, bottom) + part(onlyTop, onlyBottom);
-  const mm = number * (unit ? (UNIT_MM[unit] ?? 1) : system === 'mm' ? 1 : MM_PER_INCH) * (sign === '-' || sign === '−' ? -1 : 1);
+  const factor = (unit ? UNIT_MM[unit]! : system === 'mm' ? 1 : MM_PER_INCH) * (sign === '-' || sign === '−' ? -1 : 1);
+  const lengthOf = (n: number) => (n + part(top, bottom) + part(onlyTop, onlyBottom)) * factor;
+  const fit = wholes.filter((n) => lengthOf(n) >= least && lengthOf(n) <= ABSURD_MM);
+  if (fit.length > 1)
+    return eitherOf(
+      text,
+      where,
+      fit.map((n) => `${n} ${unit ?? (system === 'mm' ? 'mm' : 'in')}`),
+    );
+  const mm = lengthOf(fit[0] ?? wholes[0]!);
   if (!Number.isFinite(mm))
     return refused(`"${text}" divides by nothing.`, 'a fraction with a bottom over 0', where, `Type a length such as ${example}.`);
   if (mm < least || (least === 0 && mm < 0)) {

@@ -1,3 +1,4 @@
+import { eitherOf, numbersIn } from './number';
 import { good, refused, type Result } from './result';
 
 /** An amount in integer minor units (cents) of one currency. */
@@ -14,7 +15,7 @@ export const currencySign = (currency: string, locale = 'en-IE'): string =>
   currency;
 
 /**
- * Reads a price as it is typed: "12", "12.40", "12,40", with or without the currency's sign.
+ * Reads a price as it is typed: "12", "12.40", "12,40", "1,200.00", with or without the currency's sign.
  *
  * @returns minor units
  */
@@ -23,9 +24,15 @@ export function parseMoney(text: string, currency: string, where: string): Resul
     .replace(currencySign(currency), '')
     .replace(currency, '')
     .replaceAll(/[\s$€£]/g, '');
-  // the last of comma and point parts the minor units; what stands before it in threes parts thousands
-  const plain =
-    /^\d{1,3}([.,]\d{3})+([.,]\d{1,2})?$/.test(bare) && !/^\d{1,3}[.,]\d{3}$/.test(bare) ? bare.replaceAll(/[.,](?=\d{3})/g, '') : bare;
-  if (/^\d+([.,]\d{0,2})?$/.test(plain)) return good(Math.round(Number(plain.replace(',', '.')) * 100));
+  // no price has three decimals: what stands after one sign in threes may be thousands
+  const found = /^[1-9]\d{0,2}\.\d{3}$/.test(bare) ? [Number(bare.replace('.', '')), Number(bare)] : numbersIn(bare);
+  if (found.length > 1)
+    return eitherOf(
+      text,
+      where,
+      found.map((n) => n.toFixed(2)),
+    );
+  const minor = (found[0] ?? Number.NaN) * 100;
+  if (minor >= 0 && Math.abs(minor - Math.round(minor)) < 1e-6) return good(Math.round(minor));
   return refused(`"${text}" is not a price.`, 'an amount', where, 'Type an amount such as 12.40.');
 }

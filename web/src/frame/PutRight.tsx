@@ -1,16 +1,11 @@
 import { useState } from 'react';
 import type { LogRecord } from '@kolleta/core/logbook';
+import { parseNumber, problemText } from '@kolleta/core/units';
 import { amendEvent, reverseEvents } from '../storage/logEvent';
 import { plainly } from '../storage/plainly';
 import { smallPhoto } from '../storage/smallPhoto';
 import { FileButton } from '../ui/FileButton';
 import { useTell } from '../ui/toasts';
-
-/** Minutes as they are typed. */
-function minutesFrom(text: string): number | undefined {
-  const minutes = Number(text.replace(',', '.'));
-  return text.trim() !== '' && Number.isFinite(minutes) && minutes > 0 && minutes <= 100_000 ? minutes : undefined;
-}
 
 /** Puts an entry of the log right: its minutes, a note for the next time, a picture. What is put right is added to the log, and can be undone. */
 export function PutRight({ record, onClose }: { record: LogRecord; onClose: () => void }) {
@@ -20,11 +15,12 @@ export function PutRight({ record, onClose }: { record: LogRecord; onClose: () =
   const [photo, setPhoto] = useState<string>();
   const [problem, setProblem] = useState<string>();
   const save = async () => {
-    const typed = minutes.trim() === '' ? undefined : minutesFrom(minutes);
-    if (minutes.trim() !== '' && typed === undefined) {
-      setProblem(`“${minutes}” is no number of minutes. Type one such as 12.5, or leave it empty.`);
+    const read = minutes.trim() === '' ? undefined : parseNumber(minutes, 'Minutes', { least: 0.01, most: 100_000, units: ['min'] });
+    if (read && !read.ok) {
+      setProblem(`${problemText(read.problem)} It can stay empty.`);
       return;
     }
+    const typed = read?.value;
     const put = {
       ...(typed !== undefined && (typed !== record.actual || !record.timed) ? { minutes: typed } : {}),
       ...(note === (record.note ?? '') ? {} : { note }),

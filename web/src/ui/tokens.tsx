@@ -4,10 +4,9 @@ import {
   currencySign,
   formatLength,
   formatMoney,
-  good,
   parseLength,
   parseMoney,
-  refused,
+  parseNumber,
   type LengthSystem,
   type Problem,
   type Result,
@@ -153,19 +152,7 @@ export function CountWord({
   most?: number;
   onChange: (n: number) => Saving;
 }) {
-  const read = (text: string): Result<number> => {
-    const n = Number(text.trim());
-    if (Number.isInteger(n) && n >= least && n <= most) return { ok: true, value: n };
-    return {
-      ok: false,
-      problem: {
-        found: `"${text}" is not a count.`,
-        expected: `${least} to ${most}`,
-        where: label,
-        wayOut: `Type a whole number from ${least} to ${most}.`,
-      },
-    };
-  };
+  const read = (text: string) => parseNumber(text, label, { least, most, whole: true });
   return <Typed label={label} shown={`${value}`} read={read} onChange={onChange} />;
 }
 
@@ -235,12 +222,7 @@ export function AmountWord({
   most?: number;
   onChange: (n: number) => Saving;
 }) {
-  const read = (text: string): Result<number> => {
-    const n = Number(text.replace(unit, '').replace(',', '.').trim());
-    return text.trim() !== '' && Number.isFinite(n) && n >= least && n <= most
-      ? good(n)
-      : refused(`"${text}" does not fit here.`, `${least} to ${most} ${unit}`, label, `Type a number from ${least} to ${most}.`);
-  };
+  const read = (text: string) => parseNumber(text, label, { least, most, units: [unit] });
   return <Typed label={label} shown={`${Math.round(value * 1000) / 1000} ${unit}`.trim()} read={read} onChange={onChange} />;
 }
 

@@ -3,7 +3,7 @@ import { Link, useNavigate } from 'react-router';
 import { copyJob, nameOfCopy, type Job } from '@kolleta/core/job';
 import { tookByJob, type Took } from '@kolleta/core/learning';
 import { formatDate } from '@kolleta/core/schedule';
-import { counted, formatDuration, plural } from '@kolleta/core/units';
+import { counted, formatDuration, parseNumber, plural, problemText } from '@kolleta/core/units';
 import { FrontView } from '../../drawing/FrontView';
 import { now } from '../../storage/clock';
 import { addJob } from '../../storage/editJob';
@@ -40,13 +40,17 @@ function AgainForm({ job, onClose }: { job: Job; onClose: () => void }) {
   const [count, setCount] = useState(`${job.count}`);
   const [problem, setProblem] = useState<string>();
   const make = async () => {
-    const pieces = Number(count);
-    if (!Number.isInteger(pieces) || pieces < 1 || pieces > MOST_PIECES) {
-      setProblem(`“${count}” is no number of pieces. Type a whole number from 1 to ${MOST_PIECES}.`);
+    const pieces = parseNumber(count, 'How many', { least: 1, most: MOST_PIECES, whole: true });
+    if (!pieces.ok) {
+      setProblem(problemText(pieces.problem));
       return;
     }
     try {
-      const fresh = { ...copyJob(job, newId(), name.trim() === '' ? job.name : name.trim(), now()), client: client.trim(), count: pieces };
+      const fresh = {
+        ...copyJob(job, newId(), name.trim() === '' ? job.name : name.trim(), now()),
+        client: client.trim(),
+        count: pieces.value,
+      };
       await addJob(fresh);
       await navigate(`/job/${fresh.id}/${job.list ? 'draw' : 'measure'}`);
       tell(

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import type { StockKindId } from '@kolleta/core/job';
-import { formatLength, parseLength, refused, good, type LengthSystem, type Result } from '@kolleta/core/units';
+import { formatLength, parseLength, parseNumber, type LengthSystem } from '@kolleta/core/units';
 import { countStock } from '../../storage/editShop';
 import { Typed } from '../../ui/tokens';
 
@@ -24,18 +24,8 @@ export function StockAmount({ stock, item, name, amount, unit, one = unit, syste
   const [asked, setAsked] = useState<number>();
   const say = (value: number) =>
     unit ? `${Math.floor(value * 10) / 10} ${value === 1 ? one : unit}` : formatLength(value, system, { digits: 0 });
-  const read = (text: string): Result<number> => {
-    if (!unit) return parseLength(text, system, name);
-    const n = Number(
-      text
-        .replace(/[a-z]+$/i, '')
-        .replace(',', '.')
-        .trim(),
-    );
-    return text.trim() !== '' && Number.isFinite(n) && n >= 0 && n <= 1_000_000
-      ? good(n)
-      : refused(`"${text}" is not an amount.`, unit, name, `Type how many ${unit} there are, such as 45.`);
-  };
+  const read = (text: string) =>
+    unit ? parseNumber(text, name, { least: 0, most: 1_000_000, units: [unit, one!] }) : parseLength(text, system, name);
   const because = (reason: string) => {
     void countStock({ stock, item, is: asked!, reason });
     setAsked(undefined);

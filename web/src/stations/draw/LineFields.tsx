@@ -1,7 +1,7 @@
 import type { ClipboardEvent } from 'react';
 import { FACES, isStrokeFace } from '@kolleta/core/facts';
 import { removeAt, setAt, type Align, type Job, type Mark, type Scalar, type TextLine } from '@kolleta/core/job';
-import { good, refused } from '@kolleta/core/units';
+import { parseNumber } from '@kolleta/core/units';
 import { HeldInput } from '../../ui/HeldInput';
 import { Choice, Sentence, Switch, Typed } from '../../ui/tokens';
 import type { StationProps } from '../../frame/station';
@@ -12,12 +12,8 @@ import { PairSpacing } from './PairSpacing';
 import { useFaceOptions } from './useFaceOptions';
 
 /** A number typed in a sentence, within bounds. */
-const numberWord = (label: string, least: number, most: number) => (text: string) => {
-  const n = Number(text.replace(',', '.').replace(/[%°]/, '').trim());
-  return Number.isFinite(n) && n >= least && n <= most
-    ? good(n)
-    : refused(`"${text}" does not fit here.`, `${least} to ${most}`, label, `Type a number from ${least} to ${most}.`);
-};
+const numberWord = (label: string, least: number, most: number) => (text: string) =>
+  parseNumber(text, label, { least, most, units: ['%', '°'] });
 
 const ALIGNS: { value: Align; label: string }[] = [
   { value: 'left', label: 'flush left' },

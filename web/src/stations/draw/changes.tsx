@@ -4,7 +4,7 @@ import { MOST_COPIES } from '@kolleta/core/artwork';
 import { BRIDGES } from '@kolleta/core/facts';
 import { boxHeight, boxWidth, numbersFrom, type Box } from '@kolleta/core/geometry';
 import type { Change, Film, Mark, Plate, Scalar, ShelfItem } from '@kolleta/core/job';
-import { formatLength, good, refused, type LengthSystem } from '@kolleta/core/units';
+import { formatLength, good, parseLength, parseNumber, refused, type LengthSystem } from '@kolleta/core/units';
 import { Choice, CountWord, LengthWord, Switch, Typed } from '../../ui/tokens';
 import { BroughtShape, simple, type Brought } from './BroughtShape';
 
@@ -60,17 +60,10 @@ const SIDES: { value: Of<'beside'>['side']; label: string }[] = [
 ];
 
 const percent = (label: string, least: number, most: number) => (text: string) => {
-  const n = Number(text.replace(',', '.').replace('%', '').trim());
-  return Number.isFinite(n) && n >= least && n <= most
-    ? good(n / 100)
-    : refused(`"${text}" does not fit here.`, `${least} to ${most} %`, label, `Type a number from ${least} to ${most}.`);
+  const n = parseNumber(text, label, { least, most, units: ['%'] });
+  return n.ok ? good(n.value / 100) : n;
 };
-const areaWord = (label: string) => (text: string) => {
-  const n = Number(text.replace(',', '.').replace('mm²', '').trim());
-  return Number.isFinite(n) && n >= 0 && n <= 10_000
-    ? good(n)
-    : refused(`"${text}" is no area.`, '0 to 10,000 mm²', label, 'Type mm², as in 3.');
-};
+const areaWord = (label: string) => (text: string) => parseNumber(text, label, { least: 0, most: 10_000, units: ['mm²'] });
 
 /** So many copies one way, where there are so many the other way. */
 const mostBy = (other: number) => Math.max(1, Math.min(60, Math.floor(MOST_COPIES / other)));
@@ -280,15 +273,9 @@ export const CHANGES: { [K in ChangeKind]: Row<K> } = {
           label="Thicken by"
           shown={formatLength(change.by, system, { digits: 2 })}
           read={(text) => {
-            const n =
-              Number(
-                text
-                  .replace(',', '.')
-                  .replace(/mm|in|"/g, '')
-                  .trim(),
-              ) * (/in|"/.test(text) ? 25.4 : 1);
-            return Number.isFinite(n) && Math.abs(n) <= 5
-              ? good(n)
+            const by = parseLength(text, system, 'Thicken', -5);
+            return !by.ok || by.value <= 5
+              ? by
               : refused(`"${text}" does not fit here.`, '−5 to 5 mm', 'Thicken', 'Type mm a side, as in 0.2; below 0 it is slimmed.');
           }}
           onChange={(by) => set('by', by)}

@@ -1,16 +1,11 @@
 import { removeAt, setAt, type Mark, type Scalar } from '@kolleta/core/job';
-import { formatLength, good, parseLength, refused, type LengthSystem, type Result } from '@kolleta/core/units';
+import { formatLength, good, parseLength, parseNumber, type LengthSystem, type Result } from '@kolleta/core/units';
 import { Choice, Switch, Typed } from '../../ui/tokens';
 import type { Saving } from '../../ui/held';
 import { centred } from './Movable';
 import type { StationProps } from '../../frame/station';
 
-const readDegrees = (text: string) => {
-  const n = Number(text.replace(',', '.').replace('°', '').trim());
-  return Number.isFinite(n) && Math.abs(n) <= 360
-    ? good(n)
-    : refused(`"${text}" is no turn.`, '−360 to 360', 'Turn', 'Type degrees, as in 15 or −90.');
-};
+const readDegrees = (text: string) => parseNumber(text, 'Turn', { least: -360, most: 360, units: ['°'] });
 
 /** How far a mark was moved one way: typed, with "left", "down" or a minus for the other way. */
 function OffsetWord({

@@ -115,7 +115,7 @@ describe('where a mark goes', () => {
     await say('Degrees', '-15');
     expect(mark().turn).toBe(-15);
     await say('Degrees', '999');
-    expect(screen.getByRole('alert').textContent).toContain('Type degrees');
+    expect(screen.getByRole('alert').textContent).toContain('Type a number from −360 to 360 °');
     await userEvent.keyboard('{Escape}');
     await say('Degrees', '0');
     expect(mark().turn).toBeUndefined();
