@@ -49,7 +49,9 @@ test('the log is read, put right and searched, and drills are done', async ({ pa
     await entries.first().getByRole('button', { name: 'Put right' }).click();
     await page.getByLabel('Minutes that it took').fill('abc');
     await page.getByRole('button', { name: 'Save', exact: true }).click();
-    await expect(page.getByRole('alert')).toContainText('"abc" does not fit here. Type a number from 0.01 to 100,000 min. It can stay empty.');
+    await expect(page.getByRole('alert')).toContainText(
+      '"abc" does not fit here. Type a number from 0.01 to 100,000 min. It can stay empty.',
+    );
     await page.getByLabel('Minutes that it took').fill('26');
     await page.getByLabel('Note for the next time').fill('Lift the tails first.');
     await page.getByLabel('A picture for this entry').setInputFiles({ name: 'wing.png', mimeType: 'image/png', buffer: png(900, 600) });
