@@ -1,6 +1,6 @@
-import Papa from 'papaparse';
 import { standing, type WorkEvent } from '../job';
 import { logOf } from '../logbook';
+import { listOf } from './listOf';
 
 const COLUMNS = [
   'when',
@@ -50,5 +50,5 @@ export function writeLogList(events: readonly WorkEvent[], jobName: (id: string)
         note: record.note ?? '',
       };
     });
-  return `${Papa.unparse({ fields: [...COLUMNS], data: rows.map((row) => COLUMNS.map((column) => row[column])) })}\r\n`;
+  return listOf(COLUMNS, rows);
 }

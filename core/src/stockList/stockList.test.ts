@@ -1,6 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import Papa from 'papaparse';
 import { demoWorkshop } from '../../test/sampleJobs';
+import { writeLogList } from './logList';
 import { readStockList, writeStockList } from './stockList';
 
 const { shop } = demoWorkshop();
@@ -42,6 +43,39 @@ describe('the stock as a list', () => {
   it('takes columns in any order, kinds by their names, decimal commas', () => {
     const { things } = read('Name;Kind;What;Left;Colour;Width mm;Price\nRed;glitter film;Film;900;#C4302B;305,5;14,50\n');
     expect(things[0]!.thing).toMatchObject({ name: 'Red', kind: 'glitter', colour: '#c4302b', width: 305.5, length: 900, price: 1450 });
+  });
+  it('its decimal sign is that of the list as a whole; where it could be either it is to be asked, and what is no number is none', () => {
+    const list = (...lefts: string[]) =>
+      `what;name;kind;left;colour;width mm\n${lefts.map((left, i) => `film;F${i};glitter;${left};#c4302b;300`).join('\n')}\n`;
+    const lengths = (text: string, sign?: '.' | ',') => {
+      const found = readStockList(text, 'x.csv', sign);
+      return found.ok ? found.value.things.map(({ thing }) => (thing as { length: number }).length) : [];
+    };
+    // one that can only be read in one way tells of the others
+    expect(lengths(list('1,200', '12,5'))).toEqual([1.2, 12.5]);
+    expect(lengths(list('1,200', '12.5'))).toEqual([1200, 12.5]);
+    expect(lengths(list('1.200', '12,5'))).toEqual([1200, 12.5]);
+    expect(lengths(list('1,200', '1,234.5'))).toEqual([1200, 1234.5]);
+    expect(read(list('1,200')).decimals).toEqual({ either: '1,200' });
+    expect(lengths(list('1,200'), ',')).toEqual([1.2]);
+    expect(lengths(list('1,200'), '.')).toEqual([1200]);
+    expect(read(list('1200', '12')).decimals).toEqual({ sign: '.' });
+    expect(read(list('0x10', '1e5', '-4', '12')).things).toHaveLength(1);
+  });
+  it('what a spreadsheet would run as a formula is made harmless, and comes back as it was', () => {
+    const names = ['=1+1', '+49 abc', '-A', '@x', "'=1", '-4.5', '\tx', 'plain', "'plain"];
+    const films = names.map((name, i) => ({ ...shop.films[0]!, id: `f${i}`, name, note: name }));
+    const text = writeStockList({ ...shop, films, tapes: [], paints: [], supplies: [] }, () => 1);
+    expect(text.startsWith('\uFEFF')).toBe(true);
+    const cells = Papa.parse<string[]>(text.slice(1))
+      .data.slice(1)
+      .flatMap((row) => row.slice(0, 12));
+    expect(cells.filter((cell) => /^[=@\t\r]/.test(cell) || (/^[-+]/.test(cell) && !Number.isFinite(Number(cell))))).toEqual([]);
+    expect(cells).toContain('-4.5');
+    expect(read(text).things.map(({ thing }) => thing.note)).toEqual(names);
+    const log = writeLogList(demoWorkshop().events, () => '=cmd()');
+    expect(log).toContain("'=cmd()");
+    expect(log).not.toMatch(/(^|[,\n])"?=/);
   });
   it('leaves out what it cannot take, by line and with the reason, and takes the rest', () => {
     const { things, leftOut } = read(

@@ -1,7 +1,8 @@
 import Papa from 'papaparse';
 import { FILM_KINDS, FINISH_GRIP, COATS, SUPPLY_KINDS, SUPPLY_UNITS, TAPE_KINDS } from '../facts';
 import type { Film, Id, Paint, Shop, StockKindId, Supply, Tape } from '../job';
-import { good, refused, type Result } from '../units';
+import { cellOf, decimalsOf, good, numberBy, refused, type Decimals, type DecimalSign, type Result } from '../units';
+import { listOf } from './listOf';
 
 /** The columns of a stock list, in this order; lengths in mm, prices in the currency's main unit. */
 const COLUMNS = ['what', 'name', 'kind', 'finish', 'colour', 'more colours', 'width mm', 'left', 'unit', 'price', 'low', 'note'] as const;
@@ -41,7 +42,7 @@ export function writeStockList(shop: Shop, filmLeft: (film: Id) => number): stri
       ...{ price: major(one.price), low: one.low === undefined ? '' : `${one.low}`, note: one.note ?? '' },
     })),
   ];
-  return `${Papa.unparse({ fields: [...COLUMNS], data: rows.map((row) => COLUMNS.map((column) => row[column] ?? '')) })}\r\n`;
+  return listOf([...COLUMNS], rows);
 }
 
 /** What a stock list holds. */
@@ -52,6 +53,8 @@ export interface StockList {
     | { readonly stock: 'paint'; readonly thing: Omit<Paint, 'id'> }
     | { readonly stock: 'supply'; readonly thing: Omit<Supply, 'id'> }
   )[];
+  /** By what sign its numbers were read, and one that could be read by either; without a sign it is to be asked. */
+  readonly decimals: Decimals;
   /** Rows that cannot be taken, by their line, and why. */
   readonly leftOut: readonly { readonly line: number; readonly why: string }[];
 }
@@ -62,12 +65,17 @@ function rowIn<K extends string>(table: Readonly<Record<K, { readonly name?: str
   return (Object.keys(table) as K[]).find((id) => id.toLowerCase() === wanted || table[id].name?.toLowerCase() === wanted);
 }
 
+/** Columns of numbers; what is read there was written with points by then. */
+const NUMBERS = ['width mm', 'left', 'price', 'low'] as const satisfies readonly Column[];
 const number = (text: string | undefined): number | undefined => {
-  const n = Number((text ?? '').trim().replace(',', '.'));
-  return (text ?? '').trim() !== '' && Number.isFinite(n) && n >= 0 && n <= 1_000_000 ? n : undefined;
+  const n = numberBy(text ?? '', '.');
+  return n !== undefined && n >= 0 && n <= 1_000_000 ? n : undefined;
 };
 const hex = (text: string | undefined): string | undefined =>
   /^#[0-9a-f]{6}$/i.test((text ?? '').trim()) ? text!.trim().toLowerCase() : undefined;
+
+/** More rows than this no list has. */
+const MOST_ROWS = 5000;
 
 /** What is wrong with a row. */
 class Unfit extends Error {}
@@ -144,13 +152,15 @@ const READERS: Record<StockKindId, (row: Row, name: string) => StockList['things
 /**
  * Reads a stock list as `writeStockList` writes it, or typed in a spreadsheet with the same column names in any order.
  *
+ * @param sign that parts the decimals of its numbers, where somebody said so; else the list as a whole says it
  * @returns the things of it, and the rows that cannot be taken with their line; a problem when the columns that it lives by are missing
  */
-export function readStockList(text: string, file: string): Result<StockList> {
+export function readStockList(text: string, file: string, sign?: DecimalSign): Result<StockList> {
   const { data, meta } = Papa.parse<Record<string, string>>(text.replace(/^\uFEFF/, ''), {
     header: true,
     skipEmptyLines: 'greedy',
     transformHeader: (head) => head.trim().toLowerCase(),
+    transform: cellOf,
   });
   const missing = (['what', 'name', 'kind', 'left'] as const).filter((column) => !meta.fields?.includes(column));
   if (missing.length > 0) {
@@ -161,9 +171,18 @@ export function readStockList(text: string, file: string): Result<StockList> {
       'Save the stock as a list first: it shows the columns. Nothing was changed.',
     );
   }
+  const rows = data.slice(0, MOST_ROWS);
+  const found = decimalsOf(rows.flatMap((row) => NUMBERS.map((column) => row[column] ?? '')));
+  const decimals = sign ? { ...found, sign } : found;
   const things: StockList['things'][number][] = [];
   const leftOut: { line: number; why: string }[] = [];
-  for (const [i, row] of data.slice(0, 5000).entries()) {
+  if (data.length > MOST_ROWS) leftOut.push({ line: MOST_ROWS + 2, why: `and all that follow: a list has at most ${MOST_ROWS} rows` });
+  for (const [i, cells] of rows.entries()) {
+    const row = { ...cells };
+    for (const column of NUMBERS) {
+      const n = numberBy(row[column] ?? '', decimals.sign ?? '.');
+      if (n !== undefined) row[column] = String(n);
+    }
     const line = i + 2;
     const what = (row['what'] ?? '').trim().toLowerCase();
     const name = (row['name'] ?? '').trim().slice(0, 200);
@@ -176,5 +195,5 @@ export function readStockList(text: string, file: string): Result<StockList> {
       leftOut.push({ line, why: error.message });
     }
   }
-  return good({ things, leftOut });
+  return good({ things, decimals, leftOut });
 }

@@ -2,6 +2,7 @@ export * from './duration';
 export * from './grammar';
 export * from './inSentence';
 export * from './length';
+export * from './listCell';
 export * from './money';
 export { numbersIn, parseNumber } from './number';
 export * from './result';

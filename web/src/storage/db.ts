@@ -13,7 +13,9 @@ export interface Change {
   at: number;
   forward: Patch;
   inverse: Patch;
-  /** An entry of the log that it was: taken back by its reversal. */
+  /** Entries of the log that it made: taken back by their reversals. */
+  events?: readonly WorkEvent[];
+  /** The one that it made, as it was kept before there were several. */
   event?: WorkEvent;
 }
 

@@ -1,9 +1,9 @@
 import { beforeEach, expect, it } from '@jest/globals';
-import { setAt } from '@kolleta/core/job';
+import { amountOf, setAt } from '@kolleta/core/job';
 import { readStockList, writeStockList } from '@kolleta/core/stockList';
 import { demoWorkshop } from '../../../core/test/sampleJobs';
 import { editJob } from './editJob';
-import { editShop, redoShop, undoShop } from './editShop';
+import { countStock, editShop, redoShop, undoShop } from './editShop';
 import { addStock, copyStock, removeStock, takeStockList } from './editStock';
 import { takeAway } from './takeAway';
 import { readWorkshop } from './useWorkshop';
@@ -76,4 +76,34 @@ it('a list taken in changes what has its names, counts what differs, adds the re
     is: 999,
     reason: 'from a stock list',
   });
+  // all of it is one step of undo, and can be done again
+  const left = async () => {
+    const { shop: now, events: log } = (await readWorkshop())!;
+    return now.films.map(({ id }) => amountOf(now, log, 'film', id)?.amount);
+  };
+  const taken = await left();
+  expect(await undoShop()).toBe('Take a stock list in');
+  expect((await readWorkshop())!.shop).toEqual(demo.shop);
+  expect((await left())[demo.shop.films.findIndex(({ id }) => id === 'petrol')]).not.toBe(999);
+  expect(await redoShop()).toBe('Take a stock list in');
+  expect(await left()).toEqual(taken);
+});
+
+it('a list of many rows, some of them twice, is one change; two counts are two', async () => {
+  const row = (i: number) => ({
+    stock: 'supply' as const,
+    thing: { name: `Thing ${i % 250}`, kind: 'other' as const, amount: i, unit: 'piece' as const, price: 0 },
+  });
+  await takeStockList({ things: Array.from({ length: 300 }, (_, i) => row(i)) });
+  const supplies = (await shopNow()).supplies!.filter(({ name }) => name.startsWith('Thing'));
+  expect(supplies).toHaveLength(250);
+  // what stands there twice is what was said last
+  expect(supplies[10]).toMatchObject({ name: 'Thing 10', amount: 260 });
+  expect(await undoShop()).toBe('Take a stock list in');
+  expect((await shopNow()).supplies).toEqual(demo.shop.supplies);
+  await countStock({ stock: 'film', item: 'petrol', is: 900, reason: 'counted' });
+  await countStock({ stock: 'film', item: 'petrol', is: 800, reason: 'counted' });
+  await undoShop();
+  const { shop, events } = (await readWorkshop())!;
+  expect(amountOf(shop, events, 'film', 'petrol')?.amount).toBe(900);
 });

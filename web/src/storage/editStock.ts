@@ -13,7 +13,7 @@ import {
 import type { StockList } from '@kolleta/core/stockList';
 import { db } from './db';
 import { editJob } from './editJob';
-import { countStock, editShop } from './editShop';
+import { editAndCount, editShop, type Counted } from './editShop';
 import { newId } from './newId';
 import { takeAway } from './takeAway';
 
@@ -75,29 +75,35 @@ export async function removeStock(stock: StockKindId, id: string, name: string, 
 
 const AMOUNT = { film: 'length', tape: 'length', paint: 'volume', supply: 'amount' } as const;
 
-/** Takes a list in: what has the same name becomes as the list says, its amount as a count; everything else is added. */
-export async function takeStockList({ things }: StockList): Promise<void> {
+/** Takes a list in: what has the same name becomes as the list says, its amount as a count; everything else is added. One step of undo. */
+export async function takeStockList({ things }: Pick<StockList, 'things'>): Promise<void> {
   const ids = things.map(newId);
-  const counted: { stock: StockKindId; item: string; is: number }[] = [];
-  await editShop((shop) => {
-    counted.length = 0;
-    return (Object.keys(STOCK_FIELD) as StockKindId[]).flatMap((stock) => {
+  const taken = (shop: Shop) => {
+    const counts = new Map<string, Counted>();
+    const patch = (Object.keys(STOCK_FIELD) as StockKindId[]).flatMap((stock) => {
       const mine = things.flatMap((one, i) => (one.stock === stock ? [{ thing: one.thing, id: ids[i]! }] : []));
       if (mine.length === 0) return [];
       const amount = AMOUNT[stock];
-      let list: { id: string; name: string }[] = [...(shop[STOCK_FIELD[stock]] ?? [])];
+      const list: { id: string; name: string }[] = [...(shop[STOCK_FIELD[stock]] ?? [])];
+      const places = new Map(list.map(({ name }, i) => [name, i] as const).toReversed());
+      const known = list.length;
       for (const { thing, id } of mine) {
-        const known = list.find(({ name }) => name === thing.name);
-        if (!known) list = [...list, { ...thing, id }];
+        const place = places.get(thing.name);
+        if (place === undefined) places.set(thing.name, list.push({ ...thing, id }) - 1);
         else {
+          const old = list[place]! as { id: string; name: string } & Record<string, unknown>;
           const left = (thing as Record<string, unknown>)[amount] as number;
-          counted.push({ stock, item: known.id, is: left });
-          const before = (known as unknown as Record<string, unknown>)[amount];
-          list = list.map((old) => (old === known ? { ...old, ...thing, [amount]: before } : old));
+          if (place < known) counts.set(old.id, { stock, item: old.id, is: left, reason: 'from a stock list' });
+          list[place] = { ...old, ...thing, ...(place < known ? { [amount]: old[amount] } : {}) };
         }
       }
       return setAt([STOCK_FIELD[stock]], list);
     });
-  }, 'Take a stock list in');
-  for (const count of counted) await countStock({ ...count, reason: 'from a stock list' });
+    return { patch, counts: [...counts.values()] };
+  };
+  await editAndCount(
+    (shop) => taken(shop).patch,
+    (shop) => taken(shop).counts,
+    'Take a stock list in',
+  );
 }

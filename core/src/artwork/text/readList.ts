@@ -1,6 +1,6 @@
 import Papa from 'papaparse';
 import type { PieceList } from '../../job';
-import { good, parseLength, refused, type LengthSystem, type Result } from '../../units';
+import { cellOf, good, parseLength, refused, type LengthSystem, type Result } from '../../units';
 
 /** As many rows as a job has pieces at most. */
 export const LIST_MOST_ROWS = 500;
@@ -37,7 +37,7 @@ export function readList(text: string, newId: () => string, system: LengthSystem
       `List, row ${(open.row ?? 0) + 1}`,
       'Close it, or take it away, and take the list in again. Nothing was changed.',
     );
-  const rows = parsed.data.map((row) => row.map((cell) => cell.trim().slice(0, MOST_LETTERS)));
+  const rows = parsed.data.map((row) => row.map((cell) => cellOf(cell.trim()).slice(0, MOST_LETTERS)));
   const [first] = rows;
   if (!first) return refused('The list is empty.', 'one name a line', 'List', 'Type or paste one name a line.');
   const headed = rows.length > 1 && first.some(isHeading) && first.every((cell) => cell !== '');

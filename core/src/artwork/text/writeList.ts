@@ -1,6 +1,6 @@
 import Papa from 'papaparse';
 import type { PieceList } from '../../job';
-import { formatLength, parseLength, type LengthSystem } from '../../units';
+import { FORMULA, formatLength, parseLength, type LengthSystem } from '../../units';
 import { isHeading } from './readList';
 
 /** What a reader could take for the end of a cell. */
@@ -25,5 +25,9 @@ export function writeList(list: PieceList, system: LengthSystem = 'mm'): string 
   const plain = !measured && list.columns.length === 1 && list.columns[0] === 'name' && !isHeading(list.rows[0]?.cells[0] ?? '');
   const rows = list.rows.map((row) => [...row.cells, ...(measured ? [measure(row.width, system), measure(row.height, system)] : [])]);
   const head = measured ? [...list.columns, 'width', 'height'] : list.columns;
-  return Papa.unparse(plain ? rows : [head, ...rows], { newline: '\n', quotes: (cell) => PARTING.test(String(cell)) });
+  return Papa.unparse(plain ? rows : [head, ...rows], {
+    newline: '\n',
+    escapeFormulae: FORMULA,
+    quotes: (cell) => PARTING.test(String(cell)),
+  });
 }

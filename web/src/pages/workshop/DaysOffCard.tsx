@@ -7,6 +7,7 @@ import { editShop } from '../../storage/editShop';
 import { newId } from '../../storage/newId';
 import { plainly } from '../../storage/plainly';
 import { FileButton } from '../../ui/FileButton';
+import { textOf } from '../../workers/readFile';
 import { Choice, Sentence, TextWord } from '../../ui/tokens';
 import { useTell } from '../../ui/toasts';
 
@@ -47,7 +48,7 @@ export function DaysOffCard({ shop }: { shop: Shop }) {
   const read = async (file: File) => {
     try {
       const { readDaysOff } = await import('@kolleta/core/calendars');
-      const found = readDaysOff(await file.text(), file.name, zone, now(), now() + HORIZON_DAYS * DAY_MS);
+      const found = readDaysOff(await textOf(file), file.name, zone, now(), now() + HORIZON_DAYS * DAY_MS);
       if (!found.ok) {
         tell(`${found.problem.found} ${found.problem.wayOut}`, { tone: 'error' });
         return;

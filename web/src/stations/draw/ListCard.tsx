@@ -4,6 +4,7 @@ import { removeAt, setAt, type Job, type Mark, type Patch, type PieceList } from
 import type { MarkPlan } from '@kolleta/core/plan';
 import { newId } from '../../storage/newId';
 import { FileButton } from '../../ui/FileButton';
+import { textOf } from '../../workers/readFile';
 import { Choice, LengthWord, Sentence, TextWord } from '../../ui/tokens';
 import type { StationProps } from '../../frame/station';
 import { ListBars } from './ListBars';
@@ -58,7 +59,7 @@ export function ListCard({
     else setProblem(`${found.problem.found} ${found.problem.wayOut}`);
   };
   const takeFile = async (file: File) => {
-    if (file.size <= MOST_LIST_BYTES) read(await file.text());
+    if (file.size <= MOST_LIST_BYTES) read(await textOf(file));
     else setProblem(`“${file.name}” is larger than 1 MB. A list has up to 500 rows. Nothing was changed.`);
   };
   const personal = plan && plan.variants.length > 0;

@@ -1,3 +1,5 @@
+import { textOf } from '../../workers/readFile';
+
 /** Text that is unpacked may be as long as a file, bytes. */
 export const MOST_BYTES = 20 * 1024 * 1024;
 
@@ -51,5 +53,5 @@ export async function drawingText(file: File): Promise<DrawingText> {
   const other = OTHERS.find((one) => begins.startsWith(one.begins));
   return other
     ? { ok: false, why: `"${file.name}" is ${other.is}, which is not read here. ${other.way}` }
-    : { ok: true, text: await file.text() };
+    : { ok: true, text: await textOf(file) };
 }
