@@ -3,6 +3,9 @@ import { createContext, useCallback, useContext, useEffect, useRef, useState } f
 /** How many saves the screen has seen: what it shows holds all of them up to that number. */
 export const SavedSoFar = createContext(Infinity);
 
+/** Whose the fields are that lie within: a mark, a piece of a list. What is typed for one is never taken for another. */
+export const Owner = createContext('');
+
 /** What a save says: nothing, or by a promise the number of the save once it is made. */
 export type Saving = unknown;
 

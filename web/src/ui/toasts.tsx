@@ -8,7 +8,8 @@ interface Toast {
 }
 
 type Tell = (text: string, options?: { tone?: Toast['tone']; action?: Toast['action'] }) => void;
-const TellContext = createContext<Tell>(() => undefined);
+/** Where whoever has something to tell finds how. */
+export const TellContext = createContext<Tell>(() => undefined);
 /** Tells the user something in passing, with one thing to do about it. */
 export const useTell = (): Tell => useContext(TellContext);
 

@@ -1,5 +1,7 @@
-import { useId, useLayoutEffect, useRef, useState, type KeyboardEvent, type ReactNode } from 'react';
-import { useHeld, type Saving } from './held';
+import { useContext, useEffect, useId, useLayoutEffect, useRef, useState, type KeyboardEvent, type ReactNode } from 'react';
+import { Owner, useHeld, type Saving } from './held';
+import { useTell } from './toasts';
+import { useUnsaved } from './unsaved';
 import {
   currencySign,
   formatLength,
@@ -7,6 +9,7 @@ import {
   parseLength,
   parseMoney,
   parseNumber,
+  problemText,
   type LengthSystem,
   type Problem,
   type Result,
@@ -25,7 +28,9 @@ interface ChoiceProps<T extends string> {
 }
 
 /** A word that is one of several. */
-export function Choice<T extends string>({ label, value, options, onChange }: ChoiceProps<T>) {
+export const Choice = <T extends string>(props: ChoiceProps<T>) => <OwnedChoice key={useContext(Owner)} {...props} />;
+
+function OwnedChoice<T extends string>({ label, value, options, onChange }: ChoiceProps<T>) {
   // keys choose faster than it is saved
   const { shown, put } = useHeld(value, onChange);
   const groups = [...new Set(options.map((o) => o.group ?? ''))];
@@ -60,8 +65,14 @@ interface TypedProps<T> {
   plain?: boolean;
 }
 
-/** A word that is typed: read when it is left or on Enter, put back on Escape; what cannot be read is said, and kept to be mended. */
-export function Typed<T>({ label, shown: saved, read, onChange, plain }: TypedProps<T>) {
+/**
+ * A word that is typed: read when it is left in any way or on Enter, put back on Escape; what cannot be read is said, and kept to be mended. It belongs
+ * to its owner from the first key on.
+ */
+export const Typed = <T,>(props: TypedProps<T>) => <OwnedWord key={useContext(Owner)} {...props} />;
+
+function OwnedWord<T>({ label, shown: saved, read, onChange, plain }: TypedProps<T>) {
+  const tell = useTell();
   const [draft, setDraft] = useState<string>();
   const value = useRef<T>(undefined);
   // what was taken stands until the sentence has it
@@ -73,21 +84,29 @@ export function Typed<T>({ label, shown: saved, read, onChange, plain }: TypedPr
   useLayoutEffect(() => {
     if (draft === undefined && document.activeElement === field.current) field.current?.select();
   }, [shown, draft]);
-  const commit = () => {
-    if (draft === undefined) return;
-    if (draft.trim() === shown.trim()) {
+  const commit = (typed = draft, gone = false) => {
+    if (typed === undefined) return;
+    if (typed.trim() === shown.trim()) {
       setDraft(undefined);
       setProblem(undefined);
       return;
     }
-    const result = read(draft);
+    const result = read(typed);
     if (result.ok) {
       setDraft(undefined);
       setProblem(undefined);
       value.current = result.value;
-      put(draft);
-    } else setProblem(result.problem);
+      put(typed);
+    } else if (gone) tell(`${label} stays ${shown}. ${problemText(result.problem)}`, { tone: 'error' });
+    else setProblem(result.problem);
   };
+  const last = useRef(commit);
+  last.current = commit;
+  useEffect(() => () => last.current(undefined, true), []);
+  useUnsaved(label, draft ?? shown, saved, (text) => {
+    setDraft(text);
+    commit(text);
+  });
   const keys = (event: KeyboardEvent<HTMLInputElement>) => {
     if (event.key === 'Enter') commit();
     if (event.key === 'Escape') {
@@ -106,7 +125,7 @@ export function Typed<T>({ label, shown: saved, read, onChange, plain }: TypedPr
         value={draft ?? shown}
         onChange={(event) => setDraft(event.target.value)}
         onFocus={(event) => event.target.select()}
-        onBlur={commit}
+        onBlur={() => commit()}
         onKeyDown={keys}
         spellCheck={false}
         autoComplete="off"

@@ -11,6 +11,7 @@ import { spoiledOf } from '@kolleta/core/logbook';
 import { useWorkshop } from '../../storage/useWorkshop';
 import { useSettling } from '../../workers/settled';
 import { useTell } from '../../ui/toasts';
+import { Owner } from '../../ui/held';
 import { Choice, TextWord } from '../../ui/tokens';
 import { Strip } from '../../ui/Strip';
 import { Boundary } from '../../ui/Boundary';
@@ -47,9 +48,13 @@ const VIEWS: Record<StationId, (props: StationProps & { station: StationId }) =>
   price: PriceStation,
 };
 
-/** One job: its time, its stations, and the station that is worked at. */
+/** One job: its time, its stations, and the station that is worked at. What is typed or chosen for one job is never another's. */
 export function JobPage() {
   const { id = '', station = 'fit' } = useParams();
+  return <OneJob key={id} id={id} station={station} />;
+}
+
+function OneJob({ id, station }: { id: string; station: string }) {
   const { jobs, shop, events } = useWorkshop();
   const { fresh } = useSettling();
   const job = jobs.find((j) => j.id === id);
@@ -188,7 +193,9 @@ export function JobPage() {
       {plan?.aside && <SetAside job={job} why={plan.aside} />}
       {plan ? (
         <Boundary of={job} instead={plan.aside ? null : <SetAside job={job} why="shown" />}>
-          <View job={job} plan={plan} shop={shop} edit={edit} fix={fix} mark={mark} chooseMark={setChosen} station={current} />
+          <Owner.Provider value={mark?.id ?? ''}>
+            <View job={job} plan={plan} shop={shop} edit={edit} fix={fix} mark={mark} chooseMark={setChosen} station={current} />
+          </Owner.Provider>
         </Boundary>
       ) : (
         <p className="sheet p-6">

@@ -5,6 +5,7 @@ import type { MarkPlan } from '@kolleta/core/plan';
 import { newId } from '../../storage/newId';
 import { FileButton } from '../../ui/FileButton';
 import { textOf } from '../../workers/readFile';
+import { Owner } from '../../ui/held';
 import { Choice, LengthWord, Sentence, TextWord } from '../../ui/tokens';
 import type { StationProps } from '../../frame/station';
 import { ListBars } from './ListBars';
@@ -210,45 +211,47 @@ export function ListCard({
           )}
           {plan && <ListBars plan={plan} list={list} system={shop.lengths} shown={shown} onShow={onShow} />}
           {chosen && (
-            <Sentence className="text-[0.95rem]!">
-              On this piece{' '}
-              {list.columns.map((column, i) => (
-                <span key={column}>
-                  {i > 0 && ', '}
-                  {column} is{' '}
-                  <TextWord
-                    label={`${column} of this piece`}
-                    value={chosen.cells[i] ?? ''}
-                    empty="nothing"
-                    onChange={(text) =>
-                      edit((saved) => {
-                        const row = saved.list?.rows.find((r) => r.id === chosen.id);
-                        if (!saved.list || !row) return [];
-                        const cells = saved.list.columns.map((_, k) => (k === i ? text : (row.cells[k] ?? '')));
-                        return setAt(['list', 'rows', chosen.id, 'cells'], cells);
-                      }, 'Change a row')
-                    }
-                  />
-                </span>
-              ))}
-              , with room for marks of{' '}
-              <LengthWord
-                label="Zone width of this piece"
-                value={chosen.width ?? plan?.zone.width ?? 0}
-                system={shop.lengths}
-                least={1}
-                onChange={(mm) => edit(setAt(['list', 'rows', chosen.id, 'width'], mm), 'Measure this piece')}
-              />{' '}
-              by{' '}
-              <LengthWord
-                label="Zone height of this piece"
-                value={chosen.height ?? plan?.zone.height ?? 0}
-                system={shop.lengths}
-                least={1}
-                onChange={(mm) => edit(setAt(['list', 'rows', chosen.id, 'height'], mm), 'Measure this piece')}
-              />
-              {chosen.width !== undefined || chosen.height !== undefined ? ', unlike the others' : ''}.
-            </Sentence>
+            <Owner.Provider value={chosen.id}>
+              <Sentence className="text-[0.95rem]!">
+                On this piece{' '}
+                {list.columns.map((column, i) => (
+                  <span key={column}>
+                    {i > 0 && ', '}
+                    {column} is{' '}
+                    <TextWord
+                      label={`${column} of this piece`}
+                      value={chosen.cells[i] ?? ''}
+                      empty="nothing"
+                      onChange={(text) =>
+                        edit((saved) => {
+                          const row = saved.list?.rows.find((r) => r.id === chosen.id);
+                          if (!saved.list || !row) return [];
+                          const cells = saved.list.columns.map((_, k) => (k === i ? text : (row.cells[k] ?? '')));
+                          return setAt(['list', 'rows', chosen.id, 'cells'], cells);
+                        }, 'Change a row')
+                      }
+                    />
+                  </span>
+                ))}
+                , with room for marks of{' '}
+                <LengthWord
+                  label="Zone width of this piece"
+                  value={chosen.width ?? plan?.zone.width ?? 0}
+                  system={shop.lengths}
+                  least={1}
+                  onChange={(mm) => edit(setAt(['list', 'rows', chosen.id, 'width'], mm), 'Measure this piece')}
+                />{' '}
+                by{' '}
+                <LengthWord
+                  label="Zone height of this piece"
+                  value={chosen.height ?? plan?.zone.height ?? 0}
+                  system={shop.lengths}
+                  least={1}
+                  onChange={(mm) => edit(setAt(['list', 'rows', chosen.id, 'height'], mm), 'Measure this piece')}
+                />
+                {chosen.width !== undefined || chosen.height !== undefined ? ', unlike the others' : ''}.
+              </Sentence>
+            </Owner.Provider>
           )}
           <div className="mt-1 flex flex-wrap gap-1.5">
             {words &&

@@ -14,6 +14,7 @@ import { WallDrawing } from '../../drawing/WallDrawing';
 import { FileButton } from '../../ui/FileButton';
 import { Refusal } from '../../storage/told';
 import { useTell } from '../../ui/toasts';
+import { Owner } from '../../ui/held';
 import { Choice, CountWord, Sentence, Switch, TextWord } from '../../ui/tokens';
 import { DrawingHead, Readings, StationLayout, type StationProps } from '../../frame/station';
 import { AnythingElse } from './AnythingElse';
@@ -270,7 +271,9 @@ export function MeasureStation({ job, plan, shop, edit, fix, mark }: StationProp
         </Sentence>
         <UseWords job={job} edit={edit} />
       </div>
-      <ZoneWords job={job} zone={zone} shop={shop} edit={edit} chooseZone={chooseZone} />
+      <Owner.Provider value={zone.id}>
+        <ZoneWords job={job} zone={zone} shop={shop} edit={edit} chooseZone={chooseZone} />
+      </Owner.Provider>
       <FeatureWords job={job} shop={shop} edit={edit} />
       <AnythingElse key={zone.id} job={job} shop={shop} edit={edit} zone={zone} />
       <HelpMeasuring job={job} shop={shop} edit={edit} />
