@@ -11,6 +11,8 @@ const week = async (page: Page) => {
 /** A step on the days, by how its title and job begin. */
 const step = (page: Page, name: RegExp) => page.locator('.week-step').and(page.getByRole('button', { name })).first();
 test('the week: a step is dragged, an order is promised', async ({ page }) => {
+  // steps begin at minutes: none passes
+  await page.clock.setFixedTime(new Date('2026-12-01T09:40:00Z'));
   await test.step('a step is dragged to another time: the rest gives way, it says why where it cannot, and it is taken back', async () => {
     await week(page);
     await expect(page.getByText('Everything with a date is packed in time.')).toBeVisible();

@@ -9,6 +9,7 @@ import { now } from '../../storage/clock';
 import { addJob } from '../../storage/editJob';
 import { newId } from '../../storage/newId';
 import { plainly } from '../../storage/plainly';
+import { useWorkshop } from '../../storage/useWorkshop';
 import { Choice, CountWord, Sentence } from '../../ui/tokens';
 import { useTell } from '../../ui/toasts';
 import type { Planner } from '../../workers/planner.worker';
@@ -17,6 +18,9 @@ import { newPlannerWorker } from '../../workers/plannerWorker';
 import type { OrderAnswer } from '../../workers/schedule.worker';
 import { scheduleWorker } from '../../workers/scheduleClient';
 import { WatchedWorker } from '../../workers/watchedWorker';
+
+/** An answer stands for so long, ms. */
+const STANDS_MS = 15 * 60_000;
 
 const aOrAn = (name: string): string => `${/^[aeiou]/.test(name) ? 'an' : 'a'} ${name}`;
 
@@ -33,7 +37,8 @@ export function PromiseCard({ jobs, shop, problem }: { jobs: readonly Job[]; sho
     lines: undefined,
     wanted: undefined,
   });
-  const [answer, setAnswer] = useState<{
+  const [answered, setAnswer] = useState<{
+    at: number;
     asked: Asked;
     order: Job;
     found: OrderAnswer & { way?: { technique: TechniqueId; job: Job; packed: number } };
@@ -41,8 +46,10 @@ export function PromiseCard({ jobs, shop, problem }: { jobs: readonly Job[]; sho
   const [busy, setBusy] = useState(false);
   const trial = useRef<WatchedWorker<Planner>>(undefined);
   useEffect(() => () => trial.current?.stop('Done.'), []);
-  // the workshop is another since: what was answered may no longer be so
-  useEffect(() => setAnswer(undefined), [problem]);
+  // the workshop is another since: what was answered may no longer be so. A plan that is only some minutes newer changes nothing
+  const workshop = useWorkshop();
+  useEffect(() => setAnswer(undefined), [workshop]);
+  const answer = answered && problem.now - answered.at < STANDS_MS ? answered : undefined;
   const model = models.find(({ id }) => id === asked.like) ?? models[0];
   if (!model) return null;
   const { zone } = shop.hours;
@@ -87,7 +94,7 @@ export function PromiseCard({ jobs, shop, problem }: { jobs: readonly Job[]; sho
               ),
             );
       const found = { ...first, ...(kept ? { way: { ...made[kept.which]!.way, packed: kept.packed } } : {}) };
-      setAnswer({ asked, order, found });
+      setAnswer({ at: problem.now, asked, order, found });
     } catch (error) {
       tell(plainly(error), { tone: 'error' });
     } finally {
