@@ -84,6 +84,9 @@ describe('the stock as a list', () => {
     expect(things.map(({ thing }) => thing.name)).toEqual(['A']);
     expect(leftOut.map(({ line }) => line)).toEqual([3, 4, 5, 6, 7]);
     for (const { why } of leftOut) expect(why).toMatch(/^[a-z“]/);
+    const long = read(`what,name,kind,left\n${'supply,A,other,1\n'.repeat(5001)}`);
+    expect(long.things).toHaveLength(5000);
+    expect(long.leftOut).toEqual([{ line: 5002, why: expect.stringContaining('at most 5000 rows') }]);
   });
   it('a file of something else is refused with the way out', () => {
     const result = readStockList('a,b\n1,2\n', 'x.csv');

@@ -176,7 +176,8 @@ export function readStockList(text: string, file: string, sign?: DecimalSign): R
   const decimals = sign ? { ...found, sign } : found;
   const things: StockList['things'][number][] = [];
   const leftOut: { line: number; why: string }[] = [];
-  if (data.length > MOST_ROWS) leftOut.push({ line: MOST_ROWS + 2, why: `and all that follow: a list has at most ${MOST_ROWS} rows` });
+  if (data.length > MOST_ROWS)
+    leftOut.push({ line: MOST_ROWS + 2, why: `a list has at most ${MOST_ROWS} rows, and those after it are left out as well` });
   for (const [i, cells] of rows.entries()) {
     const row = { ...cells };
     for (const column of NUMBERS) {

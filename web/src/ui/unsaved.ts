@@ -37,14 +37,14 @@ function write(all: Record<string, Unsaved>): void {
  */
 export function useUnsaved(label: string, text: string | undefined, saved: string, take: (text: string) => void): void {
   const owner = useContext(Owner);
-  const now = useRef({ text, saved });
-  now.current = { text, saved };
+  const now = useRef({ text, saved, take });
+  now.current = { text, saved, take };
   useEffect(() => {
     const key = `${location.hash} ${owner} ${label}`;
     const { [key]: found, ...rest } = notes();
     if (found) {
       write(rest);
-      if (found.before === now.current.saved) take(found.text);
+      if (found.before === now.current.saved) now.current.take(found.text);
     }
     const leave = () => {
       const { text: standing, saved: before } = now.current;
@@ -52,6 +52,5 @@ export function useUnsaved(label: string, text: string | undefined, saved: strin
     };
     window.addEventListener('pagehide', leave);
     return () => window.removeEventListener('pagehide', leave);
-    // a field is one of its page and its owner from its beginning to its end
-  }, []); // eslint-disable-line react-hooks/exhaustive-deps
+  }, [owner, label]);
 }

@@ -234,21 +234,18 @@ export function ListCard({
                   </span>
                 ))}
                 , with room for marks of{' '}
-                <LengthWord
-                  label="Zone width of this piece"
-                  value={chosen.width ?? plan?.zone.width ?? 0}
-                  system={shop.lengths}
-                  least={1}
-                  onChange={(mm) => edit(setAt(['list', 'rows', chosen.id, 'width'], mm), 'Measure this piece')}
-                />{' '}
-                by{' '}
-                <LengthWord
-                  label="Zone height of this piece"
-                  value={chosen.height ?? plan?.zone.height ?? 0}
-                  system={shop.lengths}
-                  least={1}
-                  onChange={(mm) => edit(setAt(['list', 'rows', chosen.id, 'height'], mm), 'Measure this piece')}
-                />
+                {(['width', 'height'] as const).map((way) => (
+                  <span key={way}>
+                    {way === 'height' && ' by '}
+                    <LengthWord
+                      label={`Zone ${way} of this piece`}
+                      value={chosen[way] ?? plan?.zone[way] ?? 0}
+                      system={shop.lengths}
+                      least={1}
+                      onChange={(mm) => edit(setAt(['list', 'rows', chosen.id, way], mm), 'Measure this piece')}
+                    />
+                  </span>
+                ))}
                 {chosen.width !== undefined || chosen.height !== undefined ? ', unlike the others' : ''}.
               </Sentence>
             </Owner.Provider>
