@@ -50,6 +50,7 @@ function ofMarks(job: Job, works: readonly FittingWork[], { shop, faces, filmLef
   const seen = {
     shop: memo.stage('shop of marks', { films, paints, climate, lengths, temperatures }, asIs),
     filmLeft: memo.stage('film left', Object.fromEntries(filmLeft), asIs),
+    films,
     quick,
   };
   return [

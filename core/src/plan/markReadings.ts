@@ -10,13 +10,14 @@ import {
   type ThinRow,
   type Tried,
 } from '../fit';
-import type { Film, Job, Reading } from '../job';
+import type { Film, Job, Mark, Reading } from '../job';
 import type { Memo } from './memo';
 import type { FittingWork, RowWork } from './planMark';
 import { asIs } from './asIs';
 
 /** What the readings of marks see of the workshop. */
 export interface MarkSurroundings extends Pick<FitContext, 'shop' | 'filmLeft'> {
+  readonly films: readonly Film[];
   readonly quick: boolean;
 }
 
@@ -29,12 +30,19 @@ function tried<T>(compute: () => T): Tried<T> {
   }
 }
 
+/** The films of a mark's layers: what is taken off another roll changes nothing. */
+const filmsOf = ({ layers }: FitContext['drawn'], films: readonly Film[]): Film[] => films.filter(({ id }) => layers.some((layer) => layer.film === id));
+
 /** Of a mark or one of its rows: how thin it gets, and what is dropped as small. */
-function measured(context: FitContext, work: Pick<RowWork, 'drawn' | 'shaped' | 'sizing' | 'inspections'>, memo: Memo, quick: boolean) {
+function measured(
+  { edits, technique }: Mark,
+  work: Pick<RowWork, 'drawn' | 'shaped' | 'sizing' | 'inspections'>,
+  { quick, films: all }: MarkSurroundings,
+  memo: Memo,
+) {
   const { drawn, shaped, inspections } = work;
-  const { edits, technique } = context.mark;
   const { scale } = work.sizing;
-  const films: readonly Film[] = context.shop.films;
+  const films = filmsOf(drawn, all);
   return {
     // what a pen writes is not cut: nothing of it is too thin
     ...(!quick && inspections.length > 0 && !TECHNIQUES[technique].penned
@@ -52,13 +60,13 @@ function measured(context: FitContext, work: Pick<RowWork, 'drawn' | 'shaped' | 
 const FOR_ALL_ROWS = 0.05;
 
 /** What of a row its strokes depend on. */
-const asThinRow = ({ drawn, outline, usable, shop, fitted, mark }: FitContext): ThinRow => {
+const asThinRow = ({ drawn, outline, usable, fitted, mark }: FitContext, films: readonly Film[]): ThinRow => {
   const { edits, size, optical, technique, offset } = mark;
-  return { drawn, outline, usable, films: shop.films, scale: fitted.scale, mark: { edits, size, optical, technique, offset } };
+  return { drawn, outline, usable, films: filmsOf(drawn, films), scale: fitted.scale, mark: { edits, size, optical, technique, offset } };
 };
 
 /** What would make a mark stout enough, where it or one of its rows is not: what the thinnest of them needs. */
-function remediesOf(all: FitContext, memo: Memo): Pick<FitContext, 'thinRemedies'> {
+function remediesOf(all: FitContext, films: readonly Film[], memo: Memo): Pick<FitContext, 'thinRemedies'> {
   if (all.inspections.length === 0 || !all.thinness?.ok || all.rows.some(({ thinness }) => thinness && !thinness.ok)) return {};
   const one = thinnestRow(all);
   if (!one.thinness?.ok) return {};
@@ -71,7 +79,7 @@ function remediesOf(all: FitContext, memo: Memo): Pick<FitContext, 'thinRemedies
   const placed = size.mode === 'largest' ? { offset: mark.offset, hold } : { offset: { x: 0, y: 0 }, hold: undefined };
   const input = {
     ...{ drawn, outline, usable, scale, width, largestWidth, limit },
-    films: all.shop.films,
+    films: filmsOf(drawn, films),
     mark: { edits, size, optical, technique, ...placed },
     least: strokes.least,
     mayGrow: all.rows.length === 0,
@@ -80,7 +88,7 @@ function remediesOf(all: FitContext, memo: Memo): Pick<FitContext, 'thinRemedies
   if (!found.ok || found.value.thicken === undefined || all.rows.length === 0) return { thinRemedies: found };
   const { thicken } = found.value;
   const sign = TECHNIQUES[technique].thickening === 'stouter' ? 1 : -1;
-  const rowsKeep = (by: number) => all.rows.every((row) => memo.stage('thin row', { row: asThinRow(row), by }, rowKeepsStrokes));
+  const rowsKeep = (by: number) => all.rows.every((row) => memo.stage('thin row', { row: asThinRow(row, films), by }, rowKeepsStrokes));
   for (let tries = 0; tries < 3; tries++) {
     const by = Math.round((thicken + sign * FOR_ALL_ROWS * (1 + 2 * tries)) * 100) / 100;
     const keeps = tried(() => rowsKeep(by));
@@ -94,7 +102,7 @@ function remediesOf(all: FitContext, memo: Memo): Pick<FitContext, 'thinRemedies
 export function markReadings(work: FittingWork, job: Job, around: MarkSurroundings, memo: Memo): Reading[] {
   const { plan, drawn, outline, shaped } = work;
   if (drawn.layers.length === 0) return [];
-  const { shop, filmLeft, quick } = around;
+  const { shop, filmLeft, films } = around;
   const base: FitContext = {
     piece: memo.stage('piece', job.piece, asIs),
     several: job.marks.length > 1,
@@ -119,9 +127,9 @@ export function markReadings(work: FittingWork, job: Job, around: MarkSurroundin
     .map((row): FitContext => {
       const { words, mark, usable, hold, drawn: ofRow, outline: edge, shaped: layers, fitted, inspections } = row;
       const context: FitContext = { ...base, words, mark, usable, hold, drawn: ofRow, outline: edge, shaped: layers, fitted, inspections };
-      return { ...context, ...measured(context, row, memo, quick) };
+      return { ...context, ...measured(mark, row, around, memo) };
     });
   const own = { drawn, shaped, sizing: work.sizing, inspections: plan.inspections };
-  const all: FitContext = { ...base, ...measured(base, own, memo, quick), rows, ...(work.row ? { words: work.row.words } : {}) };
-  return memo.stage('fit readings', { ...all, ...remediesOf(all, memo) }, fitReadings);
+  const all: FitContext = { ...base, ...measured(plan.mark, own, around, memo), rows, ...(work.row ? { words: work.row.words } : {}) };
+  return memo.stage('fit readings', { ...all, ...remediesOf(all, films, memo) }, fitReadings);
 }

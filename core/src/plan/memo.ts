@@ -30,11 +30,15 @@ export class Memo {
    * @param f a function that is declared by itself, so that there is nothing else that it could see
    */
   stage<I extends object, R>(name: string, input: I, f: (input: I) => R): R {
-    const key = `${name} ${keyOf(input)}`;
+    const given: object[] = [];
+    const key = `${name} ${hashOf(textOf(input, DEPTH, given))}`;
     if (this.#now.has(key)) return this.#now.get(key) as R;
     const known = this.#before.has(key);
     const value = known ? (this.#before.get(key) as R) : f(input);
-    if (!known && typeof value === 'object' && value !== null) nameResult(value, NAMED);
+    if (!known) {
+      for (const object of given) data.add(object);
+      if (typeof value === 'object' && value !== null) nameResult(value, NAMED);
+    }
     this.#now.set(key, value);
     if (!known) this.#told();
     return value;
@@ -51,9 +55,12 @@ export class Memo {
 const names = new WeakMap<object, number>();
 let lastName = 0;
 
+/** What stages were given as plain data. Where a result holds some of it, that has no name: it may come again as a copy, which has none. */
+const data = new WeakSet<object>();
+
 function nameResult(value: object, depth: number): void {
   const list = Array.isArray(value) ? (value as readonly unknown[]) : undefined;
-  if (names.has(value)) return;
+  if (names.has(value) || data.has(value)) return;
   lastName += 1;
   names.set(value, lastName);
   if (depth === 0 || (list && list.length > MOST_ITEMS)) return;
@@ -110,15 +117,17 @@ const holdsResult = (item: unknown): boolean =>
   item !== null &&
   (names.has(item) || Object.values(item).some((part) => typeof part === 'object' && part !== null && names.has(part as object)));
 
-function textOf(value: unknown, depth: number): string {
+/** @param given is handed every object that is told by what it holds */
+function textOf(value: unknown, depth: number, given: object[]): string {
   if (typeof value === 'number') return Number.isFinite(value) ? String(value) : `${value}!`;
   if (typeof value === 'function') throw new Error('the input of a stage is data: got a function');
   if (typeof value !== 'object' || value === null) return JSON.stringify(value) ?? 'undefined';
   const name = names.get(value);
   if (name !== undefined) return `@${name}`;
+  given.push(value);
   if (Array.isArray(value)) {
     if (depth === 0 || (value.length > MOST_ITEMS && !holdsResult(value[0]))) return deepText(value);
-    return `[${value.map((item) => textOf(item, depth - 1)).join(',')}]`;
+    return `[${value.map((item) => textOf(item, depth - 1, given)).join(',')}]`;
   }
   // what can do something is not data: a face, a map
   if (!isPlain(value) || Object.values(value).some((item) => typeof item === 'function')) return identityOf(value);
@@ -127,10 +136,10 @@ function textOf(value: unknown, depth: number): string {
   for (const key of Object.keys(value)) {
     const item = (value as Record<string, unknown>)[key];
     // a field that is not there and one that is undefined are the same
-    if (item !== undefined) text += `${JSON.stringify(key)}:${textOf(item, depth - 1)},`;
+    if (item !== undefined) text += `${JSON.stringify(key)}:${textOf(item, depth - 1, given)},`;
   }
   return `${text}}`;
 }
 
 /** A short key of an input. */
-export const keyOf = (input: unknown): string => hashOf(textOf(input, DEPTH));
+export const keyOf = (input: unknown): string => hashOf(textOf(input, DEPTH, []));
