@@ -31,7 +31,8 @@ function tried<T>(compute: () => T): Tried<T> {
 }
 
 /** The films of a mark's layers: what is taken off another roll changes nothing. */
-const filmsOf = ({ layers }: FitContext['drawn'], films: readonly Film[]): Film[] => films.filter(({ id }) => layers.some((layer) => layer.film === id));
+const filmsOf = ({ layers }: FitContext['drawn'], films: readonly Film[]): Film[] =>
+  films.filter(({ id }) => layers.some((layer) => layer.film === id));
 
 /** Of a mark or one of its rows: how thin it gets, and what is dropped as small. */
 function measured(
