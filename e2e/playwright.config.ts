@@ -25,8 +25,8 @@ export default defineConfig({
     serviceWorkers: 'block',
     launchOptions: {
       ...(chromium ? { executablePath: chromium } : {}),
-      // a page lives for seconds: what its scripts are compiled to at last costs more than it saves, but in the heaviest loops
-      args: [...CHROMIUM_ARGS, '--js-flags=--interrupt-budget=1000000'],
+      // a page lives for seconds: what its scripts are compiled to at last would cost more than it saves
+      args: [...CHROMIUM_ARGS, '--js-flags=--no-turbofan'],
     },
   },
 });

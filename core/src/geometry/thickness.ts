@@ -1,6 +1,7 @@
 import { partArea } from './area';
 import { gridOfEdges } from './edgeGrid';
 import { edgeLength, ringLength } from './perimeter';
+import { nearAny } from './nearAny';
 import { forEachShape } from './sameShapes';
 import { distance, type Part, type Point, type Region, type Ring } from './point';
 
@@ -177,7 +178,11 @@ export function thickness(region: Region, under: number, tip: number): Thickness
   );
   const ends = all.filter((found) => !isStroke(found)).toSorted((a, b) => b.tail - a.tail);
   // a tapering stroke's end belongs to the stroke
-  const own = ends.filter((end) => strokes.every((stroke) => distance(stroke.at, end.at) > tip * 1.5));
+  const byStroke = nearAny(
+    strokes.map(({ at }) => at),
+    tip * 1.5,
+  );
+  const own = ends.filter(({ at }) => !byStroke(at));
   const tips = apart(
     own.map(({ at, width, tail }) => ({ at, width, length: tail })),
     tip * 1.5,
