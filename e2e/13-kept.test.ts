@@ -77,11 +77,14 @@ test('a restore shows what would change, does it, and can be undone, over a relo
   await page.reload();
   await page.goto('/#/workshop');
   await page.getByRole('button', { name: /^Bring back/ }).click();
+  await expect(ask).toContainText('1 job changes: Boat numbers, changed');
+  await ask.getByRole('button', { name: 'Do it' }).click();
+  await kept(page);
   await page.goto('/#/jobs');
   await expect(page.getByRole('heading', { name: 'Boat numbers, changed' })).toBeVisible();
   await page.goto('/#/job/boat-numbers/measure');
   await expect(page.getByLabel('How many in the set')).toHaveValue('5');
-  await page.getByRole('button', { name: 'Undo' }).click();
+  await page.getByTitle('Ctrl+Z', { exact: true }).click();
   await expect(page.getByLabel('How many in the set')).toHaveValue('4');
 });
 

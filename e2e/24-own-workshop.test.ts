@@ -1,8 +1,12 @@
 import { readFileSync } from 'node:fs';
+import type { Page } from '@playwright/test';
 import { beginOwn, drop, expect, kept, onlyJobs, openBench, openStation, planned, reading, test, textOf, type } from './workshop';
 
 /** Every place of a workshop, by its address. */
 const PLACES = ['/', '/jobs', '/week', '/quick', '/stock', '/logbook', '/practice', '/workshop'];
+const STATIONS = ['measure', 'draw', 'fit', 'cut', 'weed', 'tape', 'prepare', 'place', 'paint', 'cure', 'log', 'price'];
+
+const landed = (name: string): string => readFileSync(new URL(`../core/test/landed/${name}`, import.meta.url), 'utf8');
 
 test.describe('in Chicago', () => {
   test.use({ timezoneId: 'America/Chicago', locale: 'en-US' });
@@ -312,16 +316,80 @@ test('an empty workshop teaches; with everything skipped nothing is lost; what a
     await page.getByRole('link', { name: 'Go there' }).click();
     await expect(page).toHaveURL(/\/draw$/);
   });
-  await test.step('what was saved by an older Kolleta opens, with its stock', async () => {
+  await test.step('the demo is as it was left, and a file opens beside it', async () => {
     await page.goto('/#/workshop');
     await page.getByRole('button', { name: 'Visit the demo' }).click();
     await expect(page.getByRole('heading', { name: 'Weed 6 × crew name' })).toBeVisible();
     await page.goto('/#/workshop');
-    const old = readFileSync(new URL('../core/test/landed/1.workshop.json', import.meta.url), 'utf8');
-    await drop(page, 'Workshop file', 'old.json', old);
+    await drop(page, 'Workshop file', 'old.json', landed('1.workshop.json'));
     await page.getByRole('button', { name: 'Do it' }).click();
     await expect(page.getByRole('button', { name: 'Leave the demo' })).toHaveCount(0);
     await page.goto('/#/stock');
     await expect(page.getByRole('region', { name: 'Film' }).getByRole('listitem').first()).toBeVisible();
+  });
+});
+
+/** Everything that an earlier Kolleta kept in a browser: the demo and one's own in one database, a Bench as it was laid out then. */
+const keepAsEarlier = (page: Page, kept: Record<string, object[]>) =>
+  page.evaluate(
+    (rows) =>
+      new Promise<void>((resolve, reject) => {
+        localStorage.setItem('opened', 'yes');
+        const stores: Record<string, [string, ...string[]]> = {
+          ...{ jobs: ['id', 'closed'], shop: ['id'], events: ['id', 'job', 'at'], history: ['id'], settings: ['key'] },
+          ...{ runs: ['run', 'at'], snapshots: ['id', 'at'], cache: ['id'] },
+        };
+        const asked = indexedDB.open('kolleta', 20);
+        asked.onerror = () => reject(asked.error!);
+        asked.onupgradeneeded = () => {
+          for (const [name, [keyPath, ...indexes]] of Object.entries(stores)) {
+            const store = asked.result.createObjectStore(name, { keyPath, autoIncrement: name === 'snapshots' });
+            for (const index of indexes) store.createIndex(index, index);
+          }
+        };
+        asked.onsuccess = () => {
+          const writing = asked.result.transaction(Object.keys(stores), 'readwrite');
+          for (const [name, some] of Object.entries(rows)) for (const row of some) writing.objectStore(name).put(row);
+          writing.oncomplete = () => {
+            asked.result.close();
+            resolve();
+          };
+        };
+      }),
+    kept,
+  );
+
+test.describe('earlier data', () => {
+  // a picture opened by itself is asked for its icon
+  test.use({ tolerated: /404/ });
+  test('every page opens what an earlier Kolleta kept here, and every file that one saved; the demo in it is left', async ({ page }) => {
+    type Saved = { jobs: { id: string }[] };
+    const everyPageOpens = async (jobs: Saved['jobs']) => {
+      for (const place of [...PLACES, '/gather', ...jobs.flatMap(({ id }) => STATIONS.map((station) => `/job/${id}/${station}`))]) {
+        await page.goto(`/#${place}`);
+        await planned(page);
+        await expect(page.getByRole('main')).toBeVisible();
+        expect(await page.getByRole('heading', { name: 'Something in Kolleta failed' }).count(), place).toBe(0);
+      }
+    };
+    const earlier = JSON.parse(landed('2.browser.json')) as Record<string, object[]> & Saved;
+    const settings = [
+      { key: 'isDemo', value: 1 },
+      { key: 'clockOffset', value: Date.parse('2026-12-01T09:40:00Z') - Date.now() },
+    ];
+    await page.goto('/icon-192.png');
+    await keepAsEarlier(page, { ...earlier, settings });
+    await page.goto('/');
+    await everyPageOpens(earlier.jobs.slice(0, 2));
+    await page.getByRole('button', { name: 'Leave the demo' }).click();
+    await expect(page).toHaveURL(/#\/begin$/);
+    for (const version of [1, 2, 3, 4, 5, 6]) {
+      const file = JSON.parse(landed(`${version}.workshop.json`)) as Saved;
+      const some = file.jobs.slice(version - 1, version + 1);
+      await page.goto('/#/workshop');
+      await drop(page, 'Workshop file', `${version}.json`, JSON.stringify({ ...file, jobs: some }));
+      await page.getByRole('button', { name: 'Do it' }).click();
+      await everyPageOpens(some);
+    }
   });
 });

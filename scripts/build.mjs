@@ -26,7 +26,7 @@ export async function build() {
   const from = Date.now();
   run(process.execPath, ['--import', 'tsx', resolve(root, 'scripts/demoBench.ts')]);
   const vite = resolve(root, 'node_modules/vite/bin/vite.js');
-  run(process.execPath, [vite, 'build', 'web', '--logLevel', 'warn']);
+  run(process.execPath, [vite, 'build', 'web', '--logLevel', 'warn'], { env: { ...process.env, KOLLETA_BUILD: wanted.slice(0, 12) } });
   run(process.execPath, [vite, 'build', 'server', '--logLevel', 'warn']);
   writeFileSync(stamp, wanted);
   console.log(`Build: ${secondsSince(from)}`);

@@ -43,6 +43,7 @@ function noNode(): Plugin {
 export default defineConfig({
   root: import.meta.dirname,
   base: './',
+  define: { KOLLETA_BUILD: JSON.stringify(process.env['KOLLETA_BUILD'] ?? 'unbuilt') },
   plugins: [
     noNode(),
     react(),

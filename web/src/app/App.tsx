@@ -1,10 +1,11 @@
 import { QueryClientProvider, type QueryClient } from '@tanstack/react-query';
 import { lazy, Suspense, useState, type ComponentType } from 'react';
-import { createHashRouter, useRouteError, type RouteObject } from 'react-router';
+import { createHashRouter, type RouteObject } from 'react-router';
 import { RouterProvider } from 'react-router/dom';
 import { BenchPage } from '../pages/bench/BenchPage';
 import type { WorkshopState } from '../storage/useWorkshop';
 import { Toasts } from '../ui/toasts';
+import { Fault } from './Fault';
 import { Shell } from './Shell';
 
 /** A page that fails leaves the header, so that one can go elsewhere. */
@@ -22,31 +23,6 @@ const later = (load: () => Promise<ComponentType>) => {
     </Suspense>
   );
 };
-
-function Fault() {
-  const error = useRouteError();
-  return (
-    <div className="m-8 max-w-xl">
-      <h1 className="text-2xl font-bold">Something in Kolleta failed</h1>
-      <p className="my-2">
-        Your jobs are saved in this browser and are not touched by it. Reload; if it comes again, open the job and take back your last
-        change, or delete it.
-      </p>
-      <div className="mt-3 flex flex-wrap gap-2">
-        <button type="button" className="btn btn-primary" onClick={() => window.location.reload()}>
-          Reload
-        </button>
-        <a className="btn btn-outline" href="#/jobs">
-          All jobs
-        </a>
-      </div>
-      <details className="quiet mt-3 text-sm">
-        <summary>For those who mend it</summary>
-        <p className="measure">{error instanceof Error ? error.message : String(error)}</p>
-      </details>
-    </div>
-  );
-}
 
 function Nowhere() {
   return (

@@ -10,6 +10,7 @@ import { lastChanged, lastChangedOfAll } from '../storage/lastChanged';
 import { NotKept, NotTheWriter } from '../storage/keeping';
 import { plainly } from '../storage/plainly';
 import { leaveDemo } from '../storage/workshop';
+import { isBeingTyped } from '../ui/typing';
 import { useStoredWorkshop, WorkshopContext } from '../storage/useWorkshop';
 import { useTell } from '../ui/toasts';
 import { SavedSoFar } from '../ui/held';
@@ -102,7 +103,7 @@ function useUndo(): { undo: () => void; redo: () => void } | undefined {
     const keys = (event: KeyboardEvent) => {
       if (!(event.ctrlKey || event.metaKey) || event.altKey) return;
       const key = event.key.toLowerCase();
-      if (key !== 'z' && key !== 'y') return;
+      if ((key !== 'z' && key !== 'y') || isBeingTyped(event.target)) return;
       event.preventDefault();
       void latest.current(key === 'y' || event.shiftKey ? 'redo' : 'undo');
     };
@@ -237,7 +238,7 @@ function Inside({ state }: { state: WorkshopState }) {
                     </>
                   )}
                   {state.isDemo && (
-                    <button type="button" className={`${HEADER_BUTTON} max-md:hidden`} onClick={leaveDemo}>
+                    <button type="button" className={`${HEADER_BUTTON} max-md:hidden`} onClick={() => void leaveDemo()}>
                       Leave the demo
                     </button>
                   )}

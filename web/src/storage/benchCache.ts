@@ -1,5 +1,5 @@
 import type { Bench, Plan } from '@kolleta/core/plan';
-import { db } from './db';
+import { keepDerived, readDerived } from './derived';
 import type { WorkshopState } from './useWorkshop';
 
 /** Written so long after a plan, ms: plans that follow each other quickly are written once. */
@@ -17,7 +17,7 @@ let kept: { signature: string; bench: Bench } | undefined;
 
 /** Reads the Bench as it was last laid out, so that a large workshop need not be planned before hands can begin. */
 export async function loadBench(): Promise<void> {
-  const row = await db.cache.get('bench');
+  const row = await readDerived('bench');
   kept = row?.signature !== undefined && row.bench ? { signature: row.signature, bench: row.bench } : undefined;
 }
 
@@ -34,7 +34,6 @@ let timer: ReturnType<typeof setTimeout> | undefined;
 export function keepBench(state: WorkshopState, plan: Plan): void {
   clearTimeout(timer);
   timer = setTimeout(() => {
-    // only a convenience: where it cannot be kept, the next start plans first
-    void db.cache.put({ id: 'bench', signature: signatureOf(state), bench: plan.bench }).catch(() => undefined);
+    void keepDerived({ id: 'bench', signature: signatureOf(state), bench: plan.bench });
   }, LATER_MS);
 }

@@ -56,6 +56,9 @@ export interface Snapshot {
   workshop: Workshop;
   history: History[];
   isDemo: boolean;
+  /** What was sent to the cutter, and how far its clock was ahead, ms; an earlier Kolleta did not keep them. */
+  runs?: CutterRun[];
+  clock?: number;
 }
 
 /** Where the steps stand by a plan that was shown, and for what workshop. */
@@ -72,6 +75,8 @@ export interface Standing {
 /** What is worked out anew where it is lost: the Bench as it was last laid out, and where the steps stood. */
 export interface CacheRow {
   id: 'bench' | 'standing' | 'practice';
+  /** What worked it out: another Kolleta may mean something else by it. */
+  build?: string;
   signature?: string;
   bench?: Bench;
   standing?: Standing;

@@ -1,7 +1,9 @@
 import { setPen } from './keeping';
-import { databaseOf, PLACE } from './place';
+import { databaseOf, PLACE, type Place } from './place';
+import { Told } from './told';
 
-const LOCK = `${databaseOf(PLACE)}-pen`;
+const lockOf = (place: Place): string => `${databaseOf(place)}-pen`;
+const LOCK = lockOf(PLACE);
 
 /** Holds the lock until it is stolen or the tab ends. */
 const hold = () => {
@@ -34,3 +36,16 @@ export async function askForPen(): Promise<void> {
 
 /** Takes the pen from the tab that has it. */
 export const takeOver = (): void => void wait({ steal: true });
+
+/**
+ * Writes into the workshop of the other place, while no tab has it open.
+ *
+ * @throws Told when one has
+ */
+export async function withPenOf(place: Place, write: () => Promise<void>): Promise<void> {
+  if (!('locks' in navigator)) return write();
+  await navigator.locks.request(lockOf(place), { ifAvailable: true }, async (lock) => {
+    if (!lock) throw new Told('Your own workshop is open in another tab. Open the file there, or close that tab and open it here again.');
+    await write();
+  });
+}

@@ -1,6 +1,6 @@
 /*
- * The demo workshop and one's own are kept in two databases, so that they never mix. Which one is on the screen belongs to this browser; going from
- * one to the other begins the page anew.
+ * The demo workshop and one's own are kept in two databases, so that they never mix. Which one is on the screen belongs to the tab; a new tab begins
+ * with the one that was gone to last. Going from one to the other begins the page anew.
  */
 export type Place = 'own' | 'demo';
 
@@ -14,7 +14,7 @@ export const noteOpened = (at: Place): void => localStorage.setItem(OPENED[at], 
 export const forgetPlace = (at: Place): void => localStorage.removeItem(OPENED[at]);
 
 function readPlace(): Place {
-  const said = localStorage.getItem(KEY);
+  const said = sessionStorage.getItem(KEY) ?? localStorage.getItem(KEY);
   if (said === 'own' || said === 'demo') return said;
   // a browser in which Kolleta was used before the two were kept apart
   return wasOpened('own') ? 'own' : 'demo';
@@ -22,13 +22,14 @@ function readPlace(): Place {
 
 /** Where this page is: settled when it begins. */
 export const PLACE: Place = typeof localStorage === 'undefined' ? 'own' : readPlace();
+if (typeof sessionStorage !== 'undefined') sessionStorage.setItem(KEY, PLACE);
 
 /** The database of a place. */
 export const databaseOf = (at: Place): string => (at === 'own' ? 'kolleta' : 'kolleta-demo');
 
 /** Leaves for the other place, at an address there. */
 export function goTo(at: Place, hash = '#/'): void {
-  localStorage.setItem(KEY, at);
+  for (const storage of [localStorage, sessionStorage]) storage.setItem(KEY, at);
   window.location.hash = hash;
   window.location.reload();
 }

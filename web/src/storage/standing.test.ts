@@ -1,7 +1,8 @@
 import { beforeEach, expect, it, jest } from '@jest/globals';
 import type { Job, Shop } from '@kolleta/core/job';
 import type { Plan } from '@kolleta/core/plan';
-import { db } from './db';
+import { db, type Standing } from './db';
+import { keepDerived, readDerived } from './derived';
 import { keepStanding, loadStanding, standsFor } from './standing';
 import type { WorkshopState } from './useWorkshop';
 
@@ -81,4 +82,14 @@ it('comes back where a step that was put somewhere is taken back, and is nothing
   await loadStanding();
   expect(at(put)[0]).toEqual(['j/a', 40]);
   expect(standsFor(state(undefined))).toBeUndefined();
+});
+
+it('is thrown away where another Kolleta kept it', async () => {
+  const standing = { shop: '', pins: [], stands: new Map([['j/a', { at: 5 }]]) } as unknown as Standing;
+  await keepDerived({ id: 'standing', standing });
+  expect(await readDerived('standing')).toMatchObject({ standing });
+  await db.cache.put({ ...(await db.cache.get('standing'))!, build: 'another' });
+  expect(await readDerived('standing')).toBeUndefined();
+  await db.cache.put({ id: 'standing', standing });
+  expect(await readDerived('standing')).toBeUndefined();
 });

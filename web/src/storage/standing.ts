@@ -1,7 +1,8 @@
 import { standsOf, type Stands } from '@kolleta/core/schedule';
 import type { Plan } from '@kolleta/core/plan';
 import { now } from './clock';
-import { db, type Standing } from './db';
+import type { Standing } from './db';
+import { keepDerived, readDerived } from './derived';
 import type { WorkshopState } from './useWorkshop';
 
 /** Written so long after a plan, ms. */
@@ -23,7 +24,7 @@ const stepOf = (pin: string): string => pin.slice(pin.indexOf(' ') + 1);
 
 /** Reads where the steps stood when Kolleta was last open. */
 export async function loadStanding(): Promise<void> {
-  const row = await db.cache.get('standing');
+  const row = await readDerived('standing');
   known = row?.standing ? [row.standing] : [];
 }
 
@@ -49,7 +50,6 @@ export function keepStanding(state: WorkshopState, { schedule }: Plan): void {
   );
   clearTimeout(timer);
   timer = setTimeout(() => {
-    // only a convenience: where it cannot be kept, the next start plans anew
-    void db.cache.put({ id: 'standing', standing: one }).catch(() => undefined);
+    void keepDerived({ id: 'standing', standing: one });
   }, LATER_MS);
 }

@@ -16,15 +16,15 @@ export interface WorkshopState {
 }
 
 /** Reads the workshop; nothing before the first start. */
-export async function readWorkshop(): Promise<WorkshopState | undefined> {
-  const [shop, jobs, events, demo, backup, saves] = await db.transaction('r', [db.shop, db.jobs, db.events, db.settings], () =>
+export async function readWorkshop(from = db): Promise<WorkshopState | undefined> {
+  const [shop, jobs, events, demo, backup, saves] = await from.transaction('r', [from.shop, from.jobs, from.events, from.settings], () =>
     Promise.all([
-      db.shop.get('shop'),
-      db.jobs.toArray(),
-      db.events.toArray(),
-      db.settings.get('isDemo'),
-      db.settings.get('backedUpAt'),
-      savesOf(),
+      from.shop.get('shop'),
+      from.jobs.toArray(),
+      from.events.toArray(),
+      from.settings.get('isDemo'),
+      from.settings.get('backedUpAt'),
+      savesOf(from),
     ]),
   );
   if (!shop) return undefined;

@@ -1,18 +1,18 @@
 import { beforeEach, describe, expect, it, jest } from '@jest/globals';
 import type { Job, Shop } from '@kolleta/core/job';
-import { db, WorkshopDatabase } from './db';
+import { db, WorkshopDatabase, type CutterRun } from './db';
 import { fileName } from './download';
 import { editJob } from './editJob';
 import { newId } from './newId';
 import { readWorkshop } from './useWorkshop';
 import { forgetPlace, noteOpened, PLACE } from './place';
-import { beginAgain, DEMO_START, openAsOwn, openWorkshop, replaceWorkshop, StorageEmptied } from './workshop';
-import { now } from './clock';
+import { beginAgain, bringBack, DEMO_START, openAsOwn, openWorkshop, replaceWorkshop, StorageEmptied } from './workshop';
+import { now, shiftClock } from './clock';
 
 const shop = { name: 'Mine', films: [] } as unknown as Shop;
 const job = (id: string, createdAt: number): Job => ({ id, name: id, createdAt, marks: [], zones: [] }) as unknown as Job;
 beforeEach(async () => {
-  await Promise.all([db.jobs.clear(), db.events.clear(), db.history.clear(), db.shop.clear(), db.settings.clear()]);
+  await Promise.all(db.tables.map((table) => table.clear()));
 });
 
 describe('the workshop in the browser', () => {
@@ -46,6 +46,29 @@ describe('the workshop in the browser', () => {
     const { films, tapes, paints, machines, hours } = state.shop;
     expect([...films, ...tapes, ...paints, ...machines]).toHaveLength(0);
     expect(hours.zone).toBe(Intl.DateTimeFormat().resolvedOptions().timeZone);
+  });
+  it('what was replaced comes back with its undo, its clock and what was sent to the cutter, and so does what took its place', async () => {
+    await replaceWorkshop({ shop: { ...shop, name: 'First' }, jobs: [job('a', 1)], events: [] }, true);
+    await editJob('a', [{ op: 'set', path: ['name'], value: 'x' }], 'Name');
+    await db.runs.put({ run: 'r', settled: false } as CutterRun);
+    await shiftClock(3_600_000);
+    await replaceWorkshop({ shop: { ...shop, name: 'Second' }, jobs: [job('b', 1)], events: [] }, false, 'Restore');
+    await editJob('b', [{ op: 'set', path: ['name'], value: 'later work' }], 'Name');
+    const names = async () => (await readWorkshop())!.jobs.map(({ name }) => name);
+    expect(await bringBack()).toBe('First');
+    expect([await names(), await db.history.count(), await db.runs.count()]).toEqual([['x'], 1, 1]);
+    expect(now() - DEMO_START).toBeGreaterThanOrEqual(3_600_000);
+    expect(now() - DEMO_START).toBeLessThan(3_660_000);
+    expect(await bringBack()).toBe('Second');
+    expect([await names(), await db.history.count(), await db.runs.count()]).toEqual([['later work'], 1, 0]);
+    expect(Math.abs(now() - Date.now())).toBeLessThan(100);
+    // and of several the one that is asked for
+    await beginAgain();
+    const first = (await db.snapshots.toArray()).find((one) => one.workshop.shop.name === 'First')!;
+    expect(await bringBack(first.id)).toBe('First');
+    expect((await db.snapshots.toArray()).some(({ id }) => id === first.id)).toBe(false);
+    expect(await bringBack(first.id)).toBeUndefined();
+    expect(await names()).toEqual(['x']);
   });
   it('a file opened in the demo becomes the own workshop, and the demo stays', async () => {
     await replaceWorkshop({ shop: { ...shop, name: 'Demo' }, jobs: [job('d', 1)], events: [] }, true);

@@ -5,6 +5,7 @@ import { assumeBench, loadBench } from './benchCache';
 import { loadStanding } from './standing';
 import { db, WorkshopDatabase } from './db';
 import { keep, noteGone, putBack } from './keeping';
+import { withPenOf } from './pen';
 import { emptyShop } from '@kolleta/core/job';
 import { forgetPlace, goTo, noteOpened, PLACE, databaseOf, wasOpened } from './place';
 import { readWorkshop, type WorkshopState } from './useWorkshop';
@@ -28,14 +29,15 @@ async function putWorkshop({ shop, jobs, events }: Workshop, isDemo: boolean, da
   else await database.settings.put({ key: 'clockOffset', value: 0 });
 }
 
-/** Keeps the workshop as it is, so that a replacement can be taken back. */
-async function takeSnapshot(why: string): Promise<void> {
-  const state = await readWorkshop();
+/** Keeps the workshop as it is, with its undo, what was sent to the cutter, and its clock: what takes its place can be taken back. */
+async function takeSnapshot(why: string, from = db): Promise<void> {
+  const state = await readWorkshop(from);
   if (!state) return;
   const { shop, jobs, events, isDemo } = state;
-  await db.snapshots.add({ at: Date.now(), why, isDemo, workshop: { shop, jobs, events }, history: await db.history.toArray() });
-  const old = await db.snapshots.orderBy('at').reverse().offset(MOST_SNAPSHOTS).primaryKeys();
-  await db.snapshots.bulkDelete(old as number[]);
+  const [history, runs, clock] = await Promise.all([from.history.toArray(), from.runs.toArray(), from.settings.get('clockOffset')]);
+  await from.snapshots.add({ at: Date.now(), why, isDemo, workshop: { shop, jobs, events }, history, runs, clock: clock?.value ?? 0 });
+  const old = await from.snapshots.orderBy('id').reverse().offset(MOST_SNAPSHOTS).primaryKeys();
+  await from.snapshots.bulkDelete(old as number[]);
 }
 
 /** Puts a whole workshop in the place of what is there, all of it or nothing; what was there can be brought back. */
@@ -62,16 +64,24 @@ export const putWorkshopBack = (workshop: Workshop, isDemo: boolean): Promise<bo
     noteOpened(PLACE);
   });
 
-/** Brings back the workshop that was there before the last replacement, with its undo; what it replaced, or nothing when there is none. */
-export const undoReplace = (): Promise<string | undefined> =>
-  keep('Undo', () =>
+/**
+ * Brings back an earlier workshop with all that was kept of it, the last that was replaced unless another is asked for. What is there now is kept in its
+ * place, so that this can be taken back too.
+ *
+ * @returns its name, or nothing when it is not there
+ */
+export const bringBack = (id?: number): Promise<string | undefined> =>
+  keep('Bring back', () =>
     db.transaction('rw', everythingOf(db), async () => {
-      const last = await db.snapshots.orderBy('at').last();
-      if (last?.id === undefined) return undefined;
-      await putWorkshop(last.workshop, last.isDemo);
-      await db.history.bulkPut(last.history);
-      await db.snapshots.delete(last.id);
-      return last.why;
+      const earlier = await (id === undefined ? db.snapshots.orderBy('id').last() : db.snapshots.get(id));
+      if (earlier?.id === undefined) return undefined;
+      const { workshop, isDemo, history, runs = [], clock } = earlier;
+      const { name } = workshop.shop;
+      await takeSnapshot(`Bring back “${name}”`);
+      await putWorkshop(workshop, isDemo);
+      await Promise.all([db.history.bulkPut(history), db.runs.bulkPut(runs), db.snapshots.delete(earlier.id)]);
+      if (clock !== undefined) await keepClockOffset(clock);
+      return name;
     }),
   );
 
@@ -118,21 +128,23 @@ export const beginAgain = (): Promise<void> => replaceWorkshop(emptyWorkshop(), 
 export const visitDemo = (): void => goTo('demo');
 
 /** Leaves the demo: for one's own workshop, or for the questions that begin one. */
-export const leaveDemo = (): void => goTo('own', PLACE === 'own' ? '#/workshop' : wasOpened('own') ? '#/' : '#/begin');
+export async function leaveDemo(): Promise<void> {
+  // an earlier Kolleta kept the demo where one's own is
+  if (PLACE === 'own') await replaceWorkshop(emptyWorkshop(), false, 'Leave the demo');
+  goTo('own', PLACE === 'demo' && wasOpened('own') ? '#/' : '#/begin');
+}
 
 /** Puts a workshop that came as a file where one's own is kept, and goes there. */
 export async function openAsOwn(workshop: Workshop, why: string): Promise<void> {
   if (PLACE === 'own') return replaceWorkshop(workshop, false, why);
-  const own = new WorkshopDatabase(databaseOf('own'));
-  await own.transaction('rw', everythingOf(own), async () => {
-    const kept = (await own.shop.get('shop'))?.shop;
-    if (kept) {
-      const was = { shop: kept, jobs: await own.jobs.toArray(), events: await own.events.toArray() };
-      await own.snapshots.add({ at: Date.now(), why, isDemo: false, workshop: was, history: await own.history.toArray() });
-    }
-    await putWorkshop(workshop, false, own);
+  await withPenOf('own', async () => {
+    const own = new WorkshopDatabase(databaseOf('own'));
+    await own.transaction('rw', everythingOf(own), async () => {
+      await takeSnapshot(why, own);
+      await putWorkshop(workshop, false, own);
+    });
+    own.close();
   });
-  own.close();
   noteOpened('own');
   goTo('own');
 }

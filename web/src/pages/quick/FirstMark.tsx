@@ -44,7 +44,7 @@ export function FirstMark() {
         Make it
       </button>
       {isDemo && (
-        <button type="button" className="btn btn-outline btn-primary min-h-11" onClick={leaveDemo}>
+        <button type="button" className="btn btn-outline btn-primary min-h-11" onClick={() => void leaveDemo()}>
           My own workshop
         </button>
       )}

@@ -5,10 +5,10 @@ import type { ReadWorkshop, WorkshopDifference } from '@kolleta/core/jobFile';
 import { counted, type Result } from '@kolleta/core/units';
 import { formatMoment } from '@kolleta/core/schedule';
 import { saveWorkshopFile } from '../../storage/saveWorkshopFile';
-import { db } from '../../storage/db';
+import { db, type Snapshot } from '../../storage/db';
 import { useWorkshop } from '../../storage/useWorkshop';
 import { PLACE, wasOpened } from '../../storage/place';
-import { beginAgain, demoAnew, leaveDemo, noteBackup, openAsOwn, undoReplace, visitDemo } from '../../storage/workshop';
+import { beginAgain, bringBack, demoAnew, leaveDemo, noteBackup, openAsOwn, visitDemo } from '../../storage/workshop';
 import { FileButton } from '../../ui/FileButton';
 import { importerWorker } from '../../workers/importerClient';
 import { MOST_WORKSHOP_BYTES, readFile } from '../../workers/readFile';
@@ -55,13 +55,14 @@ export function WorkshopFile() {
   const navigate = useNavigate();
   const [problem, setProblem] = useState<string>();
   const [waiting, setWaiting] = useState<Waiting>();
-  const earlier = useLiveQuery(
-    async () =>
-      (await db.snapshots
-        .orderBy('at')
-        .last()
-        .catch(() => undefined)) ?? null,
-  );
+  const earlier =
+    useLiveQuery(() =>
+      db.snapshots
+        .orderBy('id')
+        .reverse()
+        .toArray()
+        .catch(() => []),
+    ) ?? [];
   const save = async () => {
     await saveWorkshopFile(state);
     await noteBackup();
@@ -95,14 +96,22 @@ export function WorkshopFile() {
     });
   };
   const back = async () => {
-    const what = await undoReplace();
-    tell(what ? `Taken back: ${what}. The workshop is as it was before.` : 'There is no earlier workshop.');
+    const name = await bringBack();
+    tell(name === undefined ? 'There is no earlier workshop.' : `“${name}” is as it was before.`);
+  };
+  const askToBringBack = async ({ id, why, workshop }: Snapshot) => {
+    const { compareWorkshops } = await import('@kolleta/core/jobFile');
+    setWaiting({
+      name: `Bring back “${workshop.shop.name}” as it was before “${why}”?`,
+      difference: compareWorkshops({ shop, jobs, events }, workshop),
+      run: async () => void (await bringBack(id)),
+    });
   };
   const go = async () => {
     if (!waiting) return;
     await waiting.run();
     setWaiting(undefined);
-    tell('Done.', { action: { label: 'Undo', run: () => void back() } });
+    tell('The workshop was replaced.', { action: { label: 'Undo', run: () => void back() } });
   };
   return (
     <div>
@@ -129,7 +138,7 @@ export function WorkshopFile() {
         </FileButton>
         {PLACE === 'demo' ? (
           <>
-            <button type="button" className="btn btn-ghost border-base-300" onClick={leaveDemo}>
+            <button type="button" className="btn btn-ghost border-base-300" onClick={() => void leaveDemo()}>
               {wasOpened('own') ? 'Back to my workshop' : 'Begin my own workshop'}
             </button>
             <button
@@ -163,12 +172,19 @@ export function WorkshopFile() {
             </button>
           </>
         )}
-        {earlier && (
-          <button type="button" className="btn btn-ghost border-base-300" onClick={() => void back()}>
-            Bring back “{earlier.workshop.shop.name}” as it was before
-          </button>
-        )}
       </div>
+      {earlier.length > 0 && (
+        <ul className="mt-2 flex flex-col items-start gap-1 text-sm">
+          {earlier.map((one) => (
+            <li key={one.id}>
+              <button type="button" className="link" onClick={() => void askToBringBack(one)}>
+                Bring back “{one.workshop.shop.name}” as it was before “{one.why}”
+              </button>
+              <span className="quiet">, {formatMoment(one.at, shop.hours.zone)}</span>
+            </li>
+          ))}
+        </ul>
+      )}
       {waiting && (
         <div role="alertdialog" aria-label={waiting.name} className="border-accent mt-3 rounded-lg border-2 p-3">
           <p className="font-bold">{waiting.name}</p>
