@@ -2,6 +2,7 @@ import { useState } from 'react';
 import type { LogRecord } from '@kolleta/core/logbook';
 import { parseNumber, problemText } from '@kolleta/core/units';
 import { amendEvent, reverseEvents } from '../storage/logEvent';
+import { NotKept, wasTaken } from '../storage/keeping';
 import { plainly } from '../storage/plainly';
 import { smallPhoto } from '../storage/smallPhoto';
 import { FileButton } from '../ui/FileButton';
@@ -26,13 +27,16 @@ export function PutRight({ record, onClose }: { record: LogRecord; onClose: () =
       ...(note === (record.note ?? '') ? {} : { note }),
       ...(photo ? { photo } : {}),
     };
-    onClose();
-    if (Object.keys(put).length === 0) return;
+    if (Object.keys(put).length === 0) return onClose();
+    const amended = amendEvent(record.event, put);
     try {
-      const events = await amendEvent(record.event, put);
+      // what is typed stays until it is taken
+      if (!(await wasTaken(amended))) return;
+      onClose();
+      const events = await amended;
       tell('The entry is put right.', { action: { label: 'Undo', run: () => void reverseEvents(events) } });
     } catch (error) {
-      tell(plainly(error), { tone: 'error' });
+      if (!(error instanceof NotKept)) tell(plainly(error), { tone: 'error' });
     }
   };
   const take = async (file: File) => {

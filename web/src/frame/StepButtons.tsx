@@ -7,7 +7,7 @@ import { stepTitle } from '@kolleta/core/words';
 import { formatMoment, handsIn, waitsOpen, whatMoved, type OpenWait, type PlacedStep } from '@kolleta/core/schedule';
 import { formatDuration, inSentence, MINUTE_MS } from '@kolleta/core/units';
 import { now } from '../storage/clock';
-import { NotKept, NotTheWriter } from '../storage/keeping';
+import { wasTaken } from '../storage/keeping';
 import { finishStep, logDried, logLost, reverseEvents, startStep } from '../storage/logEvent';
 import type { Wrong } from '@kolleta/core/logbook';
 import { newId } from '../storage/newId';
@@ -155,15 +155,17 @@ export function StepButtons({ placed, large = false }: { placed: PlacedStep; lar
       })
       // what keeps the plan from being there is told by the bands
       .catch(() => undefined);
-  const press = async (what: Press, asked = false) => {
+  /** Whether a press was taken: where it was not, what was typed for it stays. */
+  const press = async (what: Press, asked = false): Promise<boolean> => {
     // one press at a time: the second of a double click is none
-    if (under.current) return;
+    if (under.current) return false;
     under.current = true;
     setBusy(true);
     try {
-      await log(what, asked);
+      return await wasTaken(log(what, asked));
     } catch (error) {
-      if (!(error instanceof NotKept || error instanceof NotTheWriter)) tell(plainly(error), { tone: 'error' });
+      tell(plainly(error), { tone: 'error' });
+      return false;
     } finally {
       under.current = false;
       setBusy(false);
@@ -222,9 +224,9 @@ export function StepButtons({ placed, large = false }: { placed: PlacedStep; lar
                 <h2 className="text-lg font-bold">How did the test cut come out?</h2>
                 <TestCuts
                   {...tests}
-                  onRight={() => {
+                  onRight={async () => {
                     setTesting(false);
-                    return press({ id: newId(), at: now(), what: 'done' });
+                    await press({ id: newId(), at: now(), what: 'done' });
                   }}
                 />
                 <div className="mt-3 flex justify-end">
@@ -253,15 +255,9 @@ export function StepButtons({ placed, large = false }: { placed: PlacedStep; lar
                 parts={AFTER_CUT.has(step.station) ? (whole?.jobs.get(step.job)?.parts ?? []) : []}
                 pieces={WITH_PIECE.has(step.station) ? (jobs.find(({ id }) => id === step.job)?.count ?? 0) : 0}
                 step={step.id}
-                onLost={(lost, what, note) => {
-                  setSaying(false);
-                  void tellLost(lost, what, note);
-                }}
+                onLost={(lost, what, note) => void wasTaken(tellLost(lost, what, note)).then((taken) => setSaying(!taken))}
                 onCancel={() => setSaying(false)}
-                onWrite={(wrong) => {
-                  setSaying(false);
-                  void press({ id: newId(), at: now(), what: 'done', wrong });
-                }}
+                onWrite={(wrong) => void press({ id: newId(), at: now(), what: 'done', wrong }).then((taken) => setSaying(!taken))}
               />
             )}
           </Suspense>

@@ -97,10 +97,12 @@ export function Readings({ plan, edit, fix, stations, mark, shown, onShow, previ
           reading={reading}
           stale={!fresh}
           onRemedy={(remedy) => fix(reading, remedy)}
-          onOverride={(reason) => {
-            edit((saved) => overridePatch(saved, reading.id, reason), reason ? 'Go ahead anyway' : 'Mind a stop again');
-            if (reason) void logOverride(plan.job, reading.id, reason);
-          }}
+          onOverride={(reason) =>
+            Promise.all([
+              edit((saved) => overridePatch(saved, reading.id, reason), reason ? 'Go ahead anyway' : 'Mind a stop again'),
+              reason && logOverride(plan.job, reading.id, reason),
+            ])
+          }
           onShow={onShow}
           shown={shown === reading.id}
           {...(preview && READING_KINDS[kindOf(reading)].changesLook && mark

@@ -166,6 +166,17 @@ export async function keep<T>(label: string, run: () => Promise<T>, onto: Unkept
   }
 }
 
+/** Whether a change was taken: saved, or held until it can be. Where another tab writes it was not, and what was typed for it has to stay. */
+export const wasTaken = (change: Promise<unknown>): Promise<boolean> =>
+  change.then(
+    () => true,
+    (error: unknown) => {
+      if (error instanceof NotKept) return true;
+      if (error instanceof NotTheWriter) return false;
+      throw error;
+    },
+  );
+
 /** Tries everything again that is held, in order; what fails again stays. Names what could no longer be done. */
 export const tryAgain = (): Promise<{ done: boolean; lost: string[] }> =>
   inTurn(async () => {

@@ -1,5 +1,7 @@
 import { useState, type ReactNode } from 'react';
 import { readingTitle, type Reading, type Remedy } from '@kolleta/core/job';
+import { wasTaken } from '../storage/keeping';
+import type { Saving } from './held';
 import { VerdictMark } from './Verdict';
 
 interface Props {
@@ -9,7 +11,7 @@ interface Props {
   onShow?: (reading: Reading) => void;
   shown?: boolean;
   /** Answers for a stop with a reason, or minds it again. */
-  onOverride?: (reason: string | undefined) => void;
+  onOverride?: (reason: string | undefined) => Saving;
   /** A change has come since it was worked out: it does not stand as if it were current. */
   stale?: boolean;
   /** Draws what a remedy would do. */
@@ -147,10 +149,7 @@ export function ReadingCard({ reading, onRemedy, onShow, shown, onOverride, stal
             <WhyForm
               title={readingTitle(reading)}
               onCancel={() => setAsking(false)}
-              onAnswer={(reason) => {
-                setAsking(false);
-                onOverride(reason);
-              }}
+              onAnswer={(reason) => void wasTaken(Promise.resolve(onOverride(reason))).then((taken) => setAsking(!taken))}
             />
           )}
         </div>

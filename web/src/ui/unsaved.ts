@@ -1,4 +1,5 @@
 import { useContext, useEffect, useRef } from 'react';
+import { PLACE } from '../storage/place';
 import { Owner } from './held';
 
 const KEY = 'kolleta-unsaved';
@@ -34,13 +35,14 @@ function write(all: Record<string, Unsaved>): void {
  * @param text what stands there and is not saved; undefined where nothing does
  * @param saved what is saved there
  * @param take takes up what was written down
+ * @param whenLeft keeps it too when its part of the page is left
  */
-export function useUnsaved(label: string, text: string | undefined, saved: string, take: (text: string) => void): void {
+export function useUnsaved(label: string, text: string | undefined, saved: string, take: (text: string) => void, whenLeft = false): void {
   const owner = useContext(Owner);
   const now = useRef({ text, saved, take });
   now.current = { text, saved, take };
   useEffect(() => {
-    const key = `${location.hash} ${owner} ${label}`;
+    const key = `${PLACE} ${location.hash} ${owner} ${label}`;
     const { [key]: found, ...rest } = notes();
     if (found) {
       write(rest);
@@ -51,6 +53,9 @@ export function useUnsaved(label: string, text: string | undefined, saved: strin
       if (standing !== undefined && standing !== before) write({ ...notes(), [key]: { text: standing, before } });
     };
     window.addEventListener('pagehide', leave);
-    return () => window.removeEventListener('pagehide', leave);
-  }, [owner, label]);
+    return () => {
+      window.removeEventListener('pagehide', leave);
+      if (whenLeft) leave();
+    };
+  }, [owner, label, whenLeft]);
 }

@@ -1,3 +1,4 @@
+import { useRef } from 'react';
 import { WORKDAY } from '@kolleta/core/facts';
 import type { Job, Shop, WorkEvent } from '@kolleta/core/job';
 import { dryOn, formatTime, type PlacedStep } from '@kolleta/core/schedule';
@@ -22,6 +23,8 @@ export function StillTacky({
   now: number;
 }) {
   const tell = useTell();
+  /** Where the step stood when it was put off: a second press before the plan is there is none. */
+  const pressed = useRef<number>(undefined);
   const { step } = placed;
   const until = dryOn(placed, steps, now);
   if (until === undefined) return null;
@@ -31,6 +34,16 @@ export function StillTacky({
     return lag.dries && lag.least >= WORKDAY.dryOn.least && before?.state === 'done' ? [{ lag, since: before.end }] : [];
   });
   const put = async () => {
+    if (pressed.current === placed.start) return;
+    pressed.current = placed.start;
+    try {
+      await putOff();
+    } catch (error) {
+      pressed.current = undefined;
+      throw error;
+    }
+  };
+  const putOff = async () => {
     const was = job?.pins?.find((pin) => pin.step === step.id);
     await pinStep(step.job, step.id, until);
     // it takes until then at least: the next ones are given longer
@@ -40,6 +53,7 @@ export function StillTacky({
       action: {
         label: 'Undo',
         run: () => {
+          pressed.current = undefined;
           if (taught.length > 0) void reverseEvents(taught);
           void (was ? pinStep(step.job, step.id, was.at) : unpinStep(step.job, step.id));
         },

@@ -2,7 +2,9 @@ import { useState } from 'react';
 import type { StockKindId } from '@kolleta/core/job';
 import { formatLength, parseLength, parseNumber, type LengthSystem } from '@kolleta/core/units';
 import { countStock } from '../../storage/editShop';
+import { wasTaken } from '../../storage/keeping';
 import { Typed } from '../../ui/tokens';
+import { useUnsaved } from '../../ui/unsaved';
 
 /** Why an amount is not what it was thought to be. */
 const REASONS = ['counted anew', 'bought more', 'used without Kolleta', 'spoiled', 'given away'] as const;
@@ -26,10 +28,9 @@ export function StockAmount({ stock, item, name, amount, unit, one = unit, syste
     unit ? `${Math.floor(value * 10) / 10} ${value === 1 ? one : unit}` : formatLength(value, system, { digits: 0 });
   const read = (text: string) =>
     unit ? parseNumber(text, name, { least: 0, most: 1_000_000, units: [unit, one!] }) : parseLength(text, system, name);
-  const because = (reason: string) => {
-    void countStock({ stock, item, is: asked!, reason });
-    setAsked(undefined);
-  };
+  const because = (reason: string) =>
+    void wasTaken(countStock({ stock, item, is: asked!, reason })).then((taken) => taken && setAsked(undefined));
+  useUnsaved(`Why ${item}`, asked?.toString(), `${amount}`, (count) => setAsked(Number(count)), true);
   return (
     <>
       <Typed label={`${name} left`} shown={say(asked ?? amount)} read={read} onChange={setAsked} /> left
