@@ -17,8 +17,12 @@ type View = (props: StationProps & { station: StationId }) => React.ReactNode;
 
 const faces = shippedFaces();
 
-/** A station at work: every edit is made, planned again and shown, and has to be one that a job file takes. */
-export function liveStation(View: View, station: StationId, id: string, begin: (job: Job) => Job = (job) => job) {
+/**
+ * A station at work: every edit is made, planned again and shown, and has to be one that a job file takes.
+ *
+ * @param fresh whether the plan is said to be that of the last edit
+ */
+export function liveStation(View: View, station: StationId, id: string, begin: (job: Job) => Job = (job) => job, fresh = true) {
   const demo: Workshop = demoWorkshop();
   const memo = new Memo();
   const state: { job: Job; labels: string[]; settled?: SettledPlan } = { job: begin(demo.jobs.find((j) => j.id === id)!), labels: [] };
@@ -55,7 +59,7 @@ export function liveStation(View: View, station: StationId, id: string, begin: (
   render(
     <MemoryRouter>
       <QueryClientProvider client={new QueryClient()}>
-        <SettlingContext.Provider value={{ fresh: true, settled: () => Promise.resolve(state.settled!) }}>
+        <SettlingContext.Provider value={{ fresh, settled: () => Promise.resolve(state.settled!) }}>
           <WorkshopContext.Provider value={{ shop: demo.shop, jobs: demo.jobs, events: demo.events, isDemo: true, saves: 0 }}>
             <Live />
           </WorkshopContext.Provider>

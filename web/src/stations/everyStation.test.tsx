@@ -24,6 +24,7 @@ import { sheetOn } from './measure/usePhoto';
 import { StepsStation } from './steps/StepsStation';
 import { TapeStation } from './tape/TapeStation';
 import { WeedStation } from './weed/WeedStation';
+import { liveStation } from '../../test/liveStation';
 
 type View = (props: StationProps & { station: StationId }) => React.ReactNode;
 const VIEWS: [StationId, View][] = [
@@ -78,6 +79,20 @@ function show(station: StationId, id: string, markAt = 0, planned = plan) {
   );
   return { job, edits };
 }
+describe('a job of which the plan is still on its way', () => {
+  it.each(VIEWS.filter(([name]) => name !== 'log'))('is not said at %s to have nothing, until that is known', (station, View) => {
+    const said = (fresh: boolean) => {
+      liveStation(View, station, 'crew-flasks', (job) => ({ ...job, marks: [] }), fresh);
+      const words = document.body.textContent;
+      cleanup();
+      return words;
+    };
+    expect(said(false)).not.toMatch(/ yet\b|finds no room/);
+    // where there is something to say that it has nothing, it is said that it is being worked out
+    if (/nothing\b[^.]* yet\b/i.test(said(true))) expect(said(false)).toContain('Working it out…');
+  });
+});
+
 describe('a job that finds no room in the hours', () => {
   it.each(VIEWS.map(([name]) => name))('is shown at %s without a date that never was', (station) => {
     const week = demo.shop.hours.week.map((_, day): [number, number][] => (day === 2 ? [[540, 545]] : []));

@@ -15,6 +15,7 @@ import { Meanwhile } from './Meanwhile';
 import { StillTacky } from './StillTacky';
 import { WorkingNow } from './WorkingNow';
 import { askToNotify, mayNotify, ring } from './ring';
+import { useSettling } from '../../workers/settled';
 
 // what the log remembers is not needed to begin
 const LastTime = lazy(async () => ({ default: (await import('../../frame/LastTime')).LastTime }));
@@ -61,6 +62,7 @@ export function NowCard({
   now: number;
 }) {
   const tell = useTell();
+  const { fresh } = useSettling();
   const placed = bench.now;
   const steps = (placed && schedule?.jobs.get(placed.step.job)?.steps) ?? [];
   const told = useRef<string>(undefined);
@@ -74,7 +76,10 @@ export function NowCard({
     tell(`Time is up: ${inSentence(stepTitle(placed.step))}.`);
   }, [over, placed, tell]);
   if (!placed) {
-    const greeting = greetingFor(jobs, shop, bench);
+    const greeting: ReturnType<typeof greetingFor> =
+      fresh || jobs.length === 0
+        ? greetingFor(jobs, shop, bench)
+        : { title: 'Working it out…', text: 'Your last change is being planned. What comes next is here in a moment.' };
     return (
       <div className="bg-primary text-primary-content flex flex-1 flex-col justify-center rounded-xl p-6">
         <h1 className="text-3xl font-extrabold">{greeting.title}</h1>

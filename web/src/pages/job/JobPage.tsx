@@ -32,6 +32,7 @@ import { MomentWord } from '../../frame/MomentWord';
 import { useJobEdits } from '../../frame/useJobEdits';
 import type { StationProps } from '../../frame/station';
 import { attentionAt, isPeeled, stationsOf } from '../../frame/stationList';
+import { OnceKnown } from '../../frame/OnceKnown';
 
 const VIEWS: Record<StationId, (props: StationProps & { station: StationId }) => React.ReactNode> = {
   measure: MeasureStation,
@@ -174,11 +175,13 @@ function OneJob({ id, station }: { id: string; station: string }) {
       ) : (
         // its room is kept: nothing moves when the first letter is typed
         <p className="sheet quiet flex h-6.5 items-center px-3 text-[0.8rem]">
-          {job.closed
-            ? 'No steps any more.'
-            : stopAt
-              ? `No steps yet. Fix this first: ${inSentence(readingTitle(stopAt))}.`
-              : 'No steps yet: give it a mark.'}
+          {job.closed ? (
+            'No steps any more.'
+          ) : (
+            <OnceKnown>
+              {stopAt ? `No steps yet. Fix this first: ${inSentence(readingTitle(stopAt))}.` : 'No steps yet: give it a mark.'}
+            </OnceKnown>
+          )}
         </p>
       )}
       <Strip

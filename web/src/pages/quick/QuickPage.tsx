@@ -209,7 +209,11 @@ export function QuickPage() {
             <FilmDrawing layout={layout} system={system} className="h-72" pad={[12, 92, 34, 10]} />
           ) : (
             <p className="quiet self-center">
-              Type a word: it appears on the piece, as large as fits, and lies on the roll as the knife will cut it.
+              {!words.trim()
+                ? 'Type a word: it appears on the piece, as large as fits, and lies on the roll as the knife will cut it.'
+                : working || !plan
+                  ? 'Working it out…'
+                  : 'It cannot be cut yet: see what to look at.'}
             </p>
           )}
         </div>

@@ -29,6 +29,7 @@ import { packedMoved, stepsMoved } from '../../frame/movedWords';
 import { pinStep } from '../../frame/pinStep';
 import { StepPanel } from './StepPanel';
 import { WeekDays } from './WeekDays';
+import { OnceKnown } from '../../frame/OnceKnown';
 
 const DAYS = 7;
 const DAY_MS = 24 * 3_600_000;
@@ -108,7 +109,7 @@ export function WeekPage() {
         <h1 className="text-[1.65rem] font-extrabold">Week</h1>
         <p>
           {waiting.length === 0 ? (
-            <>
+            <OnceKnown>
               Nothing is planned.{' '}
               <Link className="link" to="/jobs">
                 Begin a job
@@ -118,7 +119,7 @@ export function WeekPage() {
                 see a workshop at work
               </button>
               .
-            </>
+            </OnceKnown>
           ) : (
             <>
               {formatDuration(waiting.reduce((sum, one) => sum + handsIn(one), 0))} of work until {formatPromise(end, shop.hours.zone)}.{' '}

@@ -33,6 +33,7 @@ import { laidFrom, layFrom, useAsCut, useLoads, usePieces, useSpread } from './u
 import { useSteady } from './useSteady';
 import { useTogether } from './useTogether';
 import { useCutter } from './useCutter';
+import { OnceKnown } from '../../frame/OnceKnown';
 
 /** The film that is taken, and the file for the cutter. */
 export function CutStation({ job, plan, shop, edit, fix, mark }: StationProps) {
@@ -191,18 +192,20 @@ export function CutStation({ job, plan, shop, edit, fix, mark }: StationProps) {
     </SheetDrawing>
   ) : (
     <p className="m-auto max-w-sm p-6 text-center">
-      Nothing can be cut yet.{' '}
-      {stopAt ? (
-        <>
-          Fix this first:{' '}
-          <Link className="font-bold underline" to={`/job/${job.id}/${stopAt.station}`}>
-            {inSentence(readingTitle(stopAt))}
-          </Link>
-          .
-        </>
-      ) : (
-        'Give the job a mark at the Draw station.'
-      )}
+      <OnceKnown>
+        Nothing can be cut yet.{' '}
+        {stopAt ? (
+          <>
+            Fix this first:{' '}
+            <Link className="font-bold underline" to={`/job/${job.id}/${stopAt.station}`}>
+              {inSentence(readingTitle(stopAt))}
+            </Link>
+            .
+          </>
+        ) : (
+          'Give the job a mark at the Draw station.'
+        )}
+      </OnceKnown>
     </p>
   );
   return (

@@ -22,6 +22,7 @@ import { WaysCard } from './WaysCard';
 import { ShelfCard } from './ShelfCard';
 import { TraceCard } from './TraceCard';
 import { useArtworkFile } from './useArtworkFile';
+import { OnceKnown } from '../../frame/OnceKnown';
 
 const ACCEPT = '.svg,.svgz,.dxf,.hpgl,.plt,.png,.jpg,.jpeg,.webp,image/svg+xml,image/png,image/jpeg,image/webp';
 
@@ -173,8 +174,10 @@ export function DrawStation({ job, plan, shop, edit, fix, mark, chooseMark }: St
             </Scaled>
           ) : (
             <p className="bg-base-100 text-base-content m-auto max-w-sm rounded-lg p-5 text-center">
-              Nothing to cut yet. Type the words at the side, or drop an SVG or DXF drawing on this sheet: its filled shapes become film,
-              colour by colour. A PNG or JPEG picture is traced.
+              <OnceKnown>
+                Nothing to cut yet. Type the words at the side, or drop an SVG or DXF drawing on this sheet: its filled shapes become film,
+                colour by colour. A PNG or JPEG picture is traced.
+              </OnceKnown>
             </p>
           )}
         </div>

@@ -27,6 +27,7 @@ import { PlacingWords } from './PlacingWords';
 import { SealWords } from './SealWords';
 import { UsualSteps } from './UsualSteps';
 import { StepCards } from '../../frame/StepCards';
+import { OnceKnown } from '../../frame/OnceKnown';
 
 const WORDS: Record<string, { title: string; text: string }> = {
   prepare: { title: 'The piece, made ready', text: 'Hatched is where film goes: clean there, and keep fingers off.' },
@@ -119,7 +120,11 @@ function CareBars({ plan, shop }: Pick<StationProps, 'plan' | 'shop'>) {
   const waits = plan.schedule.care;
   const { packed } = plan.schedule;
   if (packed === undefined)
-    return <p className="quiet px-4 pb-4">The job finds no room in your hours: nothing is packed, and nothing cures yet.</p>;
+    return (
+      <p className="quiet px-4 pb-4">
+        <OnceKnown>The job finds no room in your hours: nothing is packed, and nothing cures yet.</OnceKnown>
+      </p>
+    );
   const from = Math.min(...waits.map((w) => w.from), packed);
   const until = Math.max(...waits.map((w) => w.until), packed);
   const width = size?.width ?? 0;

@@ -14,6 +14,7 @@ import { TapeTaught } from './TapeTaught';
 import { DayTape, useDayTape } from './DayTape';
 import { GripChart } from './GripChart';
 import { OtherTapes } from './OtherTapes';
+import { OnceKnown } from '../../frame/OnceKnown';
 
 const USUAL = 'usual';
 
@@ -65,7 +66,9 @@ export function TapeStation({ job, plan, shop, edit, fix, mark, chooseMark }: St
         </Scaled>
       </>
     ) : (
-      <p className="m-auto p-6">Nothing to lift yet.</p>
+      <p className="m-auto p-6">
+        <OnceKnown>Nothing to lift yet.</OnceKnown>
+      </p>
     );
   return (
     <StationLayout title="Tape" drawing={drawing}>

@@ -13,6 +13,7 @@ import { InMm, Scaled, useScale } from '../../drawing/Scaled';
 import { DrawingHead, MarkTabs, Readings, StationLayout, type StationProps } from '../../frame/station';
 import { LostButton } from '../../frame/LostButton';
 import { StepCards } from '../../frame/StepCards';
+import { OnceKnown } from '../../frame/OnceKnown';
 
 function Waste({ plan, film }: { plan: MarkPlan; film: string }) {
   const { x, y } = useScale();
@@ -131,7 +132,9 @@ export function WeedStation({ job, plan, shop, edit, fix, mark, chooseMark }: St
         </div>
       </>
     ) : (
-      <p className="m-auto p-6">Nothing to weed yet.</p>
+      <p className="m-auto p-6">
+        <OnceKnown>Nothing to weed yet.</OnceKnown>
+      </p>
     );
   return (
     <StationLayout title="Weed" drawing={drawing}>
