@@ -1,1 +1,2 @@
-export * from './iCalendar';
+export * from './readDaysOff';
+export * from './writeCalendar';

@@ -15,6 +15,7 @@ import { outlineFromDrawing, outlineUnder, straighten, type Homography, type Str
 import { FACES } from '@kolleta/core/facts';
 import type { Point, Ring } from '@kolleta/core/geometry';
 import type { Job, OwnFace } from '@kolleta/core/job';
+import type { DaysOff } from '@kolleta/core/calendars';
 import type { ReadWorkshop, Workshop, WorkshopDifference } from '@kolleta/core/jobFile';
 import type { Result } from '@kolleta/core/units';
 
@@ -82,6 +83,10 @@ const importer = {
     const { readWorkshopFile, compareWorkshops } = await import('@kolleta/core/jobFile');
     const read = readWorkshopFile(text, name);
     return read.ok ? { ok: true, value: { read: read.value, ...(now ? { difference: compareWorkshops(now, read.value) } : {}) } } : read;
+  },
+  /** Days off from a calendar file. */
+  async daysOff(text: string, name: string, zone: string, from: number, until: number): Promise<Result<DaysOff>> {
+    return (await import('@kolleta/core/calendars')).readDaysOff(text, name, zone, from, until);
   },
   /** The edge of what lies under a place of a photo. */
   outlineUnder(picture: Picture, at: Point, alike: number): Result<Ring> {

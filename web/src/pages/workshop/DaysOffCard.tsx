@@ -1,13 +1,17 @@
 import { useState } from 'react';
+import type { DaysOff } from '@kolleta/core/calendars';
 import { removeAt, setAt, type Shop } from '@kolleta/core/job';
 import { HORIZON_DAYS, midnightOf } from '@kolleta/core/schedule';
+import type { Result } from '@kolleta/core/units';
 import { MomentWord } from '../../frame/MomentWord';
 import { now } from '../../storage/clock';
 import { editShop } from '../../storage/editShop';
 import { newId } from '../../storage/newId';
 import { plainly } from '../../storage/plainly';
+import { Told } from '../../storage/told';
 import { FileButton } from '../../ui/FileButton';
-import { textOf } from '../../workers/readFile';
+import { importerWorker } from '../../workers/importerClient';
+import { readFile } from '../../workers/readFile';
 import { Choice, Sentence, TextWord } from '../../ui/tokens';
 import { useTell } from '../../ui/toasts';
 
@@ -18,6 +22,8 @@ const FORGET_MS = 60 * DAY_MS;
 /** So many are shown; the others when one asks. */
 const SHOWN = 6;
 const MOST_KEPT = 1000;
+/** So many entries that were not taken are named. */
+const MOST_TOLD = 3;
 
 const kept = (saved: Shop): Off[] => (saved.hours.off ?? []).filter(({ end }) => end > now() - FORGET_MS);
 const sameOff = (a: Off, b: { start: number; end: number }) => a.start === b.start && a.end === b.end;
@@ -47,25 +53,38 @@ export function DaysOffCard({ shop }: { shop: Shop }) {
     );
   const read = async (file: File) => {
     try {
-      const { readDaysOff } = await import('@kolleta/core/calendars');
-      const found = readDaysOff(await textOf(file), file.name, zone, now(), now() + HORIZON_DAYS * DAY_MS);
+      const found = await readFile(file, (text) =>
+        importerWorker.call(async (importer): Promise<Result<DaysOff>> =>
+          importer.daysOff(text, file.name, zone, now(), now() + HORIZON_DAYS * DAY_MS),
+        ),
+      );
       if (!found.ok) {
         tell(`${found.problem.found} ${found.problem.wayOut}`, { tone: 'error' });
         return;
       }
+      const { spans, leftOut } = found.value;
       let fresh = 0;
       await editShop((saved) => {
         const there = kept(saved);
         // the same file may be read again
-        const added = found.value.filter((span) => !there.some((one) => sameOff(one, span)));
+        const added = spans.filter((span) => !there.some((one) => sameOff(one, span)));
         fresh = added.length;
-        if (fresh === 0 || there.length + fresh > MOST_KEPT) return [];
+        if (there.length + fresh > MOST_KEPT)
+          throw new Told(`With these there would be more than ${MOST_KEPT} days off. Take some away first. Nothing was changed.`);
+        if (fresh === 0) return [];
         return setAt(['hours', 'off'], [...there, ...added.map((span): Off => ({ id: newId(), ...span }))]);
       }, 'Days off from a calendar');
-      tell(
+      const taken =
         fresh === 0
           ? 'All of its days are here already.'
-          : `${fresh === 1 ? 'One entry' : `${fresh} entries`} of “${file.name}” are off now.`,
+          : `${fresh === 1 ? 'One entry' : `${fresh} entries`} of “${file.name}” ${fresh === 1 ? 'is' : 'are'} off now.`;
+      tell(
+        [
+          taken,
+          ...(leftOut.length > 0
+            ? [`Not taken: ${leftOut.slice(0, MOST_TOLD).join('; ')}${leftOut.length > MOST_TOLD ? '; and more' : ''}.`]
+            : []),
+        ].join(' '),
       );
     } catch (error) {
       tell(plainly(error), { tone: 'error' });

@@ -5,7 +5,8 @@ import { DEMO_START, demoWorkshop } from '../../test/sampleJobs';
 import { shippedFaces } from '../../test/faces';
 import { planWorkshop } from '../plan';
 import { stepTitle } from '../words';
-import { MOST_OFF, readDaysOff, writeCalendar } from './iCalendar';
+import { MOST_OFF, readDaysOff } from './readDaysOff';
+import { writeCalendar } from './writeCalendar';
 
 const ZONE = 'Europe/Dublin';
 const NOW = Date.parse('2026-12-01T09:40:00Z');
@@ -14,7 +15,7 @@ const read = (text: string, zone = ZONE) => readDaysOff(text, 'off.ics', zone, N
 const spans = (text: string, zone?: string) => {
   const found = read(text, zone);
   if (!found.ok) throw new Error(found.problem.found);
-  return found.value.map(({ start, end, name }) => [new Date(start).toISOString(), new Date(end).toISOString(), name]);
+  return found.value.spans.map(({ start, end, name }) => [new Date(start).toISOString(), new Date(end).toISOString(), name]);
 };
 const problem = (text: string) => {
   const found = read(text);
@@ -98,8 +99,64 @@ describe('days off from a calendar', () => {
     );
     expect(problem(many).found).toContain(`more than ${MOST_OFF}`);
     expect(problem(file('DTSTART:20261203T140000Z\nDTEND:20261203T140001Z\nRRULE:FREQ=SECONDLY')).found).toContain(`more than ${MOST_OFF}`);
-    // an entry without a start, or with a senseless one, does not keep the others from being read
-    expect(spans(file('SUMMARY:when?', 'DTSTART:99999999', 'DTSTART;VALUE=DATE:20261226'))).toHaveLength(1);
+    // an entry without a start, or with a senseless one, does not keep the others from being read, and is named
+    const some = read(file('SUMMARY:when?', 'DTSTART:99999999', 'DTSTART;VALUE=DATE:20261226'));
+    expect(some.ok && [some.value.spans.length, some.value.leftOut]).toEqual([
+      1,
+      ['“when?” has no time that can be read', 'An entry without a name has no time that can be read'],
+    ]);
+  });
+  it.each([
+    'FREQ=DAILY;BYMONTH=2;BYMONTHDAY=30',
+    'FREQ=SECONDLY;BYMONTH=2;BYMONTHDAY=30',
+    'FREQ=WEEKLY;BYMONTH=2;BYDAY=MO;INTERVAL=520',
+    'FREQ=HOURLY;BYMONTHDAY=31;BYMONTH=4',
+    'FREQ=YEARLY;BYMONTH=2;BYMONTHDAY=30',
+    'FREQ=MONTHLY;BYMONTHDAY=31;BYMONTH=6',
+    'FREQ=MINUTELY;BYMONTH=1;UNTIL=20261231T000000Z',
+  ])('what repeats by %s ends, and the others are taken', (rule) => {
+    const found = read(
+      file(`SUMMARY:Never\nDTSTART:20200101T090000Z\nDTEND:20200101T093000Z\nRRULE:${rule}`, 'DTSTART;VALUE=DATE:20261226'),
+    );
+    expect(found.ok && found.value.spans.length).toBe(1);
+    // what ends by itself is over; what does not is named
+    const endless = /DAILY|SECONDLY|HOURLY|MINUTELY/.test(rule);
+    if (endless) expect(found.ok && found.value.leftOut).toEqual(['“Never” repeats in a way that takes too long to follow']);
+    // a zone of the file may be told by such a rule as well
+    const zoned = file('DTSTART;TZID=Shed:20261203T090000\nDTEND;TZID=Shed:20261203T100000', 'DTSTART;VALUE=DATE:20261226').replace(
+      'BEGIN:VEVENT',
+      [
+        ...['BEGIN:VTIMEZONE', 'TZID:Shed', 'BEGIN:STANDARD', 'DTSTART:20200101T000000', `RRULE:${rule}`],
+        ...['TZOFFSETFROM:+0300', 'TZOFFSETTO:+0300', 'END:STANDARD', 'END:VTIMEZONE', 'BEGIN:VEVENT'],
+      ].join('\r\n'),
+    );
+    const there = read(zoned);
+    expect(there.ok && there.value.spans.map(({ start }) => new Date(start).toISOString())).toContain('2026-12-26T00:00:00.000Z');
+  });
+  it('what has repeated for years is followed to the days to come, and very many entries are read', () => {
+    const daily = spans(file('DTSTART;TZID=Europe/Dublin:20190101T130000\nDTEND;TZID=Europe/Dublin:20190101T140000\nRRULE:FREQ=DAILY'));
+    expect(daily[0]![0]).toBe('2026-12-01T13:00:00.000Z');
+    expect(daily).toHaveLength(182);
+    const over = Array.from({ length: 16_000 }, (_, i) => `DTSTART;VALUE=DATE:2025${String(1 + (i % 12)).padStart(2, '0')}10`);
+    expect(spans(file(...over, 'DTSTART;VALUE=DATE:20261226'))).toHaveLength(1);
+  });
+  it('a time that is moved or cancelled is its own entry’s, told by its id', () => {
+    const series = (uid: string, name: string, at: string) =>
+      `UID:${uid}\nSUMMARY:${name}\nDTSTART:20261203T${at}Z\nDURATION:PT1H\nRRULE:FREQ=DAILY;COUNT=3`;
+    const entries = (...own: string[]) => file(...own).replaceAll(/UID:\d+\r\nUID/g, 'UID');
+    const market = series('m', 'Market', '090000');
+    const moved = 'UID:m\nSUMMARY:Market\nRECURRENCE-ID:20261204T090000Z\nDTSTART:20261204T200000Z\nDURATION:PT30M';
+    const gone = 'UID:m\nSTATUS:CANCELLED\nRECURRENCE-ID:20261205T090000Z\nDTSTART:20261205T090000Z\nDURATION:PT1H';
+    // the other begins at the same moments, and keeps them
+    const found = spans(entries(market, series('o', 'Other', '090000'), moved, gone));
+    const of = (name: string) =>
+      found.filter(([, , one]) => one === name).map(([start, end]) => `${start!.slice(8, 16)} ${end!.slice(11, 16)}`);
+    expect(of('Market')).toEqual(['03T09:00 10:00', '04T20:00 20:30']);
+    expect(of('Other')).toEqual(['03T09:00 10:00', '04T09:00 10:00', '05T09:00 10:00']);
+    // told by another zone’s clock it is the same time; without its entry it is one by itself
+    const elsewhere = moved.replace('RECURRENCE-ID:20261204T090000Z', 'RECURRENCE-ID;TZID=Europe/Paris:20261204T100000');
+    expect(spans(entries(market, elsewhere))).toHaveLength(3);
+    expect(spans(entries(moved))).toEqual([['2026-12-04T20:00:00.000Z', '2026-12-04T20:30:00.000Z', 'Market']]);
   });
 });
 
