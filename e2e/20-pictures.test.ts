@@ -84,11 +84,17 @@ test('pictures are traced, drawings of layers come in, and photos give the outli
     await page
       .getByLabel('Drawing or picture', { exact: true })
       .setInputFiles({ name: 'no.png', mimeType: 'image/png', buffer: Buffer.from('no') });
-    await expect(page.getByRole('alert')).toContainText('not a picture that the browser can read');
+    await expect(page.getByRole('alert')).toContainText('cannot be read as a picture');
     await page
       .getByLabel('Drawing or picture', { exact: true })
       .setInputFiles({ name: 'thread.png', mimeType: 'image/png', buffer: greyPng(1, 65_000) });
     await expect(page.getByRole('alert')).toContainText('its sides have to be between');
+    // a few bytes that say they are a picture of ten gigabytes
+    const huge = greyPng(8, 8);
+    huge.writeUInt32BE(60_000, 16);
+    huge.writeUInt32BE(60_000, 20);
+    await page.getByLabel('Drawing or picture', { exact: true }).setInputFiles({ name: 'huge.png', mimeType: 'image/png', buffer: huge });
+    await expect(page.getByRole('alert')).toContainText('says that it is 60000 by 60000 pixels');
   });
   await test.step('a DXF drawing comes in, in inches and by its layers; an open one is refused with the way out', async () => {
     await openStation(page, 'tankards-2', 'draw');

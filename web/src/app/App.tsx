@@ -4,6 +4,8 @@ import { createHashRouter, type RouteObject } from 'react-router';
 import { RouterProvider } from 'react-router/dom';
 import { BenchPage } from '../pages/bench/BenchPage';
 import type { WorkshopState } from '../storage/useWorkshop';
+import { PLACE } from '../storage/place';
+import { Owned } from '../ui/Owned';
 import { Toasts } from '../ui/toasts';
 import { Fault } from './Fault';
 import { Shell } from './Shell';
@@ -67,7 +69,9 @@ export function App({ first, queries }: { first: WorkshopState; queries: QueryCl
   return (
     <QueryClientProvider client={queries}>
       <Toasts>
-        <RouterProvider router={router} />
+        <Owned by={PLACE}>
+          <RouterProvider router={router} />
+        </Owned>
       </Toasts>
     </QueryClientProvider>
   );

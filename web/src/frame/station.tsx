@@ -14,6 +14,7 @@ import {
 import type { JobPlan } from '@kolleta/core/plan';
 import type { JobChange } from '../storage/editJob';
 import type { Saving } from '../ui/held';
+import { wasTaken } from '../storage/keeping';
 import { logOverride } from '../storage/logEvent';
 import { ReadingCard } from '../ui/ReadingCard';
 import { useSettling } from '../workers/settled';
@@ -98,10 +99,12 @@ export function Readings({ plan, edit, fix, stations, mark, shown, onShow, previ
           stale={!fresh}
           onRemedy={(remedy) => fix(reading, remedy)}
           onOverride={(reason) =>
-            Promise.all([
-              edit((saved) => overridePatch(saved, reading.id, reason), reason ? 'Go ahead anyway' : 'Mind a stop again'),
-              reason && logOverride(plan.job, reading.id, reason),
-            ])
+            wasTaken(
+              Promise.all([
+                edit((saved) => overridePatch(saved, reading.id, reason), reason ? 'Go ahead anyway' : 'Mind a stop again'),
+                reason && logOverride(plan.job, reading.id, reason),
+              ]),
+            )
           }
           onShow={onShow}
           shown={shown === reading.id}

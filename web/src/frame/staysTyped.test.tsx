@@ -5,7 +5,7 @@ import type { Job, Reading, Shop } from '@kolleta/core/job';
 import type { Lag } from '@kolleta/core/finish';
 import type { PlacedStep } from '@kolleta/core/schedule';
 import { db } from '../storage/db';
-import { letGo, NotTheWriter, setPen } from '../storage/keeping';
+import { letGo, NotTheWriter, setPen, wasTaken } from '../storage/keeping';
 import { WorkshopContext } from '../storage/useWorkshop';
 import { StockAmount } from '../pages/stock/StockAmount';
 import { StillTacky } from '../pages/bench/StillTacky';
@@ -50,7 +50,7 @@ it('a note for the log stays in its form while another tab writes, and is taken 
 
 it('a reason to go ahead stays until it is taken', async () => {
   let taken = false;
-  const onOverride = () => (taken ? Promise.resolve(1) : Promise.reject(new NotTheWriter()));
+  const onOverride = () => wasTaken(taken ? Promise.resolve(1) : Promise.reject(new NotTheWriter()));
   const reading = {
     id: 'r:m',
     station: 'fit',

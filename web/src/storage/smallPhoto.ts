@@ -1,28 +1,17 @@
-import { refused } from '@kolleta/core/units';
-import { Refusal } from './told';
+import { openPicture } from './openPicture';
 
 /** A picture in the log is no longer than this on its longer side, pixels, and takes no more than so many letters. */
 const LONGEST = 560;
 const MOST_LETTERS = 110_000;
-/** Pictures with a longer side than this are not taken. */
-const MOST_PX = 24_000;
 
 /**
  * A picture made so small that it may travel with the log; it never leaves the browser otherwise.
  *
- * @throws Refusal for what is no picture, or is too long
+ * @throws Refusal for what is no picture, or is too large
  */
 export async function smallPhoto(file: File): Promise<string> {
-  const refuse = (found: string) =>
-    new Refusal(refused(found, 'a photo as a JPEG, PNG or WebP file', file.name, 'Take another photo. Nothing was changed.').problem);
-  const bitmap = await createImageBitmap(file).catch(() => {
-    throw refuse(`“${file.name}” cannot be read as a picture.`);
-  });
+  const bitmap = await openPicture(file);
   const long = Math.max(bitmap.width, bitmap.height);
-  if (long > MOST_PX) {
-    bitmap.close();
-    throw refuse(`“${file.name}” is ${bitmap.width} by ${bitmap.height} pixels.`);
-  }
   const canvas = document.createElement('canvas');
   for (let side = LONGEST; ; side *= 0.75) {
     const share = Math.min(1, side / long);

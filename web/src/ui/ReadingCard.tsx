@@ -1,7 +1,5 @@
 import { useState, type ReactNode } from 'react';
 import { readingTitle, type Reading, type Remedy } from '@kolleta/core/job';
-import { wasTaken } from '../storage/keeping';
-import type { Saving } from './held';
 import { VerdictMark } from './Verdict';
 
 interface Props {
@@ -10,8 +8,8 @@ interface Props {
   /** Points at the places in the drawing. */
   onShow?: (reading: Reading) => void;
   shown?: boolean;
-  /** Answers for a stop with a reason, or minds it again. */
-  onOverride?: (reason: string | undefined) => Saving;
+  /** Answers for a stop with a reason, or minds it again; says whether that was taken, where it may not be. */
+  onOverride?: (reason: string | undefined) => void | Promise<boolean>;
   /** A change has come since it was worked out: it does not stand as if it were current. */
   stale?: boolean;
   /** Draws what a remedy would do. */
@@ -149,7 +147,7 @@ export function ReadingCard({ reading, onRemedy, onShow, shown, onOverride, stal
             <WhyForm
               title={readingTitle(reading)}
               onCancel={() => setAsking(false)}
-              onAnswer={(reason) => void wasTaken(Promise.resolve(onOverride(reason))).then((taken) => setAsking(!taken))}
+              onAnswer={(reason) => void Promise.resolve(onOverride(reason)).then((taken) => setAsking(taken === false))}
             />
           )}
         </div>

@@ -1,5 +1,4 @@
 import { useContext, useEffect, useRef } from 'react';
-import { PLACE } from '../storage/place';
 import { Owner } from './held';
 
 const KEY = 'kolleta-unsaved';
@@ -42,7 +41,7 @@ export function useUnsaved(label: string, text: string | undefined, saved: strin
   const now = useRef({ text, saved, take });
   now.current = { text, saved, take };
   useEffect(() => {
-    const key = `${PLACE} ${location.hash} ${owner} ${label}`;
+    const key = `${location.hash} ${owner} ${label}`;
     const { [key]: found, ...rest } = notes();
     if (found) {
       write(rest);

@@ -208,6 +208,34 @@ describe('files', () => {
       if (!short.ok) expect(short.problem.wayOut).toMatch(/again/);
     }
   });
+  it('a font that says it is larger than it can be is refused before any room is made for it', () => {
+    const words = (...all: readonly number[]) => {
+      const view = new DataView(new ArrayBuffer(4 * all.length));
+      all.forEach((word, i) => view.setUint32(4 * i, word));
+      return view.buffer;
+    };
+    // one table of 4 bytes that is to become 4 GB, and forty that are to become 50 MB each
+    const woff = (tables: number, length: number) =>
+      words(
+        ...[0x774f4646, 0x10000, 0, tables << 16, 0, 0, 0, 0, 0, 0, 0],
+        ...Array.from({ length: tables }, (_, i) => [0x676c7900 + i, 44 + 20 * tables, 100_000, length, 0]).flat(),
+        ...Array<number>(25_000).fill(0),
+      );
+    // a hundred fonts that share one table of 5 MB
+    const collection = new DataView(new ArrayBuffer(6_000_000));
+    [0x74746366, 0x10000, 100].forEach((word, i) => collection.setUint32(4 * i, word));
+    for (let i = 0; i < 100; i++) collection.setUint32(12 + 4 * i, 500);
+    [0x10000, 0x10000, 0].forEach((word, i) => collection.setUint32(500 + 4 * i, word));
+    [0x676c7966, 0, 1000, 5_000_000].forEach((word, i) => collection.setUint32(512 + 4 * i, word));
+    // a packed font of which one table has a length of 34 bits
+    const woff2 = new Uint8Array(200);
+    woff2.set(new Uint8Array(words(0x774f4632, 0x10000, 200, 1 << 16, 0, 20)));
+    woff2.set([1, 0x8f, 0xff, 0xff, 0xff, 0x7f], 48);
+    for (const bytes of [woff(1, 0xffffffff), woff(40, 50_000_000), collection.buffer, woff2.buffer]) {
+      const found = unpackFont(bytes, 'huge');
+      expect(!found.ok && found.problem.found).toContain('it says that it is larger than it can be');
+    }
+  });
 });
 
 describe('lines spread to one width', () => {

@@ -10,6 +10,14 @@ const KIND = { woff: 0x774f4646, woff2: 0x774f4632, collection: 0x74746366 } as 
 const WOFF = { header: 44, entry: 20 } as const;
 /** More tables or fonts than this no font file has. */
 const MOST = { tables: 200, fonts: 200 } as const;
+/** No font unpacks to more bytes, nor do all of a collection together; and nothing that is deflated grows to more than so many times its size. */
+const MOST_BYTES = 64 * 1024 * 1024;
+const MOST_DEFLATED = 1032;
+
+/** Whether what a file says of its size is to be believed: room is made for it before anything is unpacked. */
+function believe(bytes: number, packed = bytes): void {
+  if (bytes > MOST_BYTES || bytes > packed * MOST_DEFLATED + 64) throw new Error('it says that it is larger than it can be');
+}
 
 const viewOf = (bytes: ArrayBuffer) => new DataView(bytes);
 const kindOf = (bytes: ArrayBuffer): number => (bytes.byteLength >= 12 ? viewOf(bytes).getUint32(0) : 0);
@@ -29,7 +37,7 @@ export function unpackWoff(bytes: ArrayBuffer): ArrayBuffer {
   const view = viewOf(bytes);
   const count = view.getUint16(12);
   if (count > MOST.tables) throw new Error('it has too many tables');
-  const tables = Array.from({ length: count }, (_, i): Table => {
+  const entries = Array.from({ length: count }, (_, i) => {
     const entry = WOFF.header + WOFF.entry * i;
     const [tag, at, packed, length, checksum] = [0, 4, 8, 12, 16].map((by) => view.getUint32(entry + by)) as [
       number,
@@ -38,9 +46,14 @@ export function unpackWoff(bytes: ArrayBuffer): ArrayBuffer {
       number,
       number,
     ];
-    const own = part(bytes, at, packed);
-    return { tag, checksum, bytes: packed < length ? unzlibSync(own, { out: new Uint8Array(length) }) : own };
+    believe(length, Math.max(packed, 1));
+    return { tag, checksum, length, own: part(bytes, at, packed) };
   });
+  believe(entries.reduce((sum, { length }) => sum + length, 0));
+  const tables = entries.map(({ tag, checksum, length, own }): Table => ({
+    ...{ tag, checksum },
+    bytes: own.length < length ? unzlibSync(own, { out: new Uint8Array(length) }) : own,
+  }));
   return fontOf(view.getUint32(4), tables);
 }
 
@@ -49,6 +62,7 @@ function fontsOf(bytes: ArrayBuffer): ArrayBuffer[] {
   const view = viewOf(bytes);
   const count = view.getUint32(8);
   if (count > MOST.fonts) throw new Error('it holds too many fonts');
+  let whole = 0;
   return Array.from({ length: count }, (_, i) => {
     const at = view.getUint32(12 + 4 * i);
     const tables = view.getUint16(at + 4);
@@ -57,6 +71,8 @@ function fontsOf(bytes: ArrayBuffer): ArrayBuffer[] {
       view.getUint32(at),
       Array.from({ length: tables }, (_, k): Table => {
         const entry = at + SFNT.header + SFNT.entry * k;
+        // several may share a table: each gets its own
+        believe((whole += view.getUint32(entry + 12)));
         return {
           tag: view.getUint32(entry),
           checksum: view.getUint32(entry + 4),
@@ -69,7 +85,10 @@ function fontsOf(bytes: ArrayBuffer): ArrayBuffer[] {
 
 /** A WOFF2 as a bare font. */
 function unpackWoff2(bytes: ArrayBuffer): ArrayBuffer {
-  const { flavour, tables } = tablesOfWoff2(bytes, (packed, size) => unbrotli(packed, size));
+  const { flavour, tables } = tablesOfWoff2(bytes, (packed, size) => {
+    believe(size, Infinity);
+    return unbrotli(packed, size);
+  });
   if (flavour === KIND.collection) throw new Error('it is a collection that is packed');
   return fontOf(flavour, tables);
 }

@@ -11,7 +11,7 @@ import { spoiledOf } from '@kolleta/core/logbook';
 import { useWorkshop } from '../../storage/useWorkshop';
 import { useSettling } from '../../workers/settled';
 import { useTell } from '../../ui/toasts';
-import { Owner } from '../../ui/held';
+import { Owned } from '../../ui/Owned';
 import { Choice, TextWord } from '../../ui/tokens';
 import { Strip } from '../../ui/Strip';
 import { Boundary } from '../../ui/Boundary';
@@ -196,9 +196,9 @@ function OneJob({ id, station }: { id: string; station: string }) {
       {plan?.aside && <SetAside job={job} why={plan.aside} />}
       {plan ? (
         <Boundary of={job} instead={plan.aside ? null : <SetAside job={job} why="shown" />}>
-          <Owner.Provider value={mark?.id ?? ''}>
+          <Owned by={mark?.id ?? ''}>
             <View job={job} plan={plan} shop={shop} edit={edit} fix={fix} mark={mark} chooseMark={setChosen} station={current} />
-          </Owner.Provider>
+          </Owned>
         </Boundary>
       ) : (
         <p className="sheet p-6">

@@ -9,7 +9,7 @@ import { logPieceGone } from '../../storage/logEvent';
 import { useWorkshop } from '../../storage/useWorkshop';
 import { newId } from '../../storage/newId';
 import { OffcutOutline } from './OffcutOutline';
-import { ColourWord } from '../../ui/ColourWord';
+import { ColourWord } from '../../frame/ColourWord';
 import { Choice, CountWord, LengthWord, MoneyWord, Sentence, Switch, TextWord } from '../../ui/tokens';
 
 const KINDS = (Object.keys(FILM_KINDS) as FilmKindId[]).map((value) => ({ value, label: FILM_KINDS[value].name }));

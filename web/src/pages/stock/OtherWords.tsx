@@ -10,7 +10,7 @@ import {
 } from '@kolleta/core/facts';
 import { removeAt, setAt, type Paint, type Scalar, type Shop, type Supply, type Tape } from '@kolleta/core/job';
 import { editShop } from '../../storage/editShop';
-import { ColourWord } from '../../ui/ColourWord';
+import { ColourWord } from '../../frame/ColourWord';
 import { AmountWord, Choice, LengthWord, MoneyWord, Sentence, TextWord } from '../../ui/tokens';
 
 const optionsOf = <K extends string>(table: Readonly<Record<K, { readonly name: string }>>) =>

@@ -5,7 +5,7 @@ import type { MarkPlan } from '@kolleta/core/plan';
 import { newId } from '../../storage/newId';
 import { FileButton } from '../../ui/FileButton';
 import { textOf } from '../../workers/readFile';
-import { Owner } from '../../ui/held';
+import { Owned } from '../../ui/Owned';
 import { Choice, LengthWord, Sentence, TextWord } from '../../ui/tokens';
 import type { StationProps } from '../../frame/station';
 import { ListBars } from './ListBars';
@@ -211,7 +211,7 @@ export function ListCard({
           )}
           {plan && <ListBars plan={plan} list={list} system={shop.lengths} shown={shown} onShow={onShow} />}
           {chosen && (
-            <Owner.Provider value={chosen.id}>
+            <Owned by={chosen.id}>
               <Sentence className="text-[0.95rem]!">
                 On this piece{' '}
                 {list.columns.map((column, i) => (
@@ -248,7 +248,7 @@ export function ListCard({
                 ))}
                 {chosen.width !== undefined || chosen.height !== undefined ? ', unlike the others' : ''}.
               </Sentence>
-            </Owner.Provider>
+            </Owned>
           )}
           <div className="mt-1 flex flex-wrap gap-1.5">
             {words &&

@@ -3,6 +3,7 @@ import { proxy } from 'comlink';
 import { TRACE_MOST_PIXELS, type ImportedDrawing, type Picture, type TraceOptions } from '@kolleta/core/artwork';
 import type { Job } from '@kolleta/core/job';
 import { good, type Result } from '@kolleta/core/units';
+import { openPicture } from '../../storage/openPicture';
 import { plainly } from '../../storage/plainly';
 import { useWorkshop } from '../../storage/useWorkshop';
 import { importerWorker } from '../../workers/importerClient';
@@ -23,7 +24,7 @@ const SIDES = { least: 8, most: 12_000 };
 
 /** Decodes a picture, made smaller where it is too large to trace; nothing where a side is too short or too long for one. */
 async function decode(file: File): Promise<Picture | undefined> {
-  const bitmap = await createImageBitmap(file);
+  const bitmap = await openPicture(file);
   if (Math.min(bitmap.width, bitmap.height) < SIDES.least || Math.max(bitmap.width, bitmap.height) > SIDES.most) {
     bitmap.close();
     return undefined;
@@ -111,10 +112,8 @@ export function useArtworkFile(
           setProblem(
             `"${file.name}" is no picture to trace: its sides have to be between ${SIDES.least} and ${SIDES.most.toLocaleString('en')} pixels. Cut it to what is to be traced, and drop it in again. Nothing was changed.`,
           );
-      } catch {
-        setProblem(
-          `"${file.name}" is not a picture that the browser can read. Save it as PNG or JPEG, and drop it in again. Nothing was changed.`,
-        );
+      } catch (error) {
+        setProblem(plainly(error));
       } finally {
         setReading(undefined);
       }

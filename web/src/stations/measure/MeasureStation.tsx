@@ -12,9 +12,9 @@ import { Rulers } from '../../drawing/Rulers';
 import { Scaled } from '../../drawing/Scaled';
 import { WallDrawing } from '../../drawing/WallDrawing';
 import { FileButton } from '../../ui/FileButton';
-import { Refusal } from '../../storage/told';
+import { plainly } from '../../storage/plainly';
 import { useTell } from '../../ui/toasts';
-import { Owner } from '../../ui/held';
+import { Owned } from '../../ui/Owned';
 import { Choice, CountWord, Sentence, Switch, TextWord } from '../../ui/tokens';
 import { DrawingHead, Readings, StationLayout, type StationProps } from '../../frame/station';
 import { AnythingElse } from './AnythingElse';
@@ -70,8 +70,7 @@ export function MeasureStation({ job, plan, shop, edit, fix, mark }: StationProp
       edit(() => setAt(['photo'], taken), 'Take a photo of the piece');
       setOnPhoto(true);
     } catch (error) {
-      if (error instanceof Refusal) return tell(error.message, { tone: 'error' });
-      tell(`"${file.name}" is not a picture that the browser can read. Take a JPEG or PNG. Nothing was changed.`, { tone: 'error' });
+      tell(plainly(error), { tone: 'error' });
     }
   };
   const photo = onPhoto ? job.photo : undefined;
@@ -271,9 +270,9 @@ export function MeasureStation({ job, plan, shop, edit, fix, mark }: StationProp
         </Sentence>
         <UseWords job={job} edit={edit} />
       </div>
-      <Owner.Provider value={zone.id}>
+      <Owned by={zone.id}>
         <ZoneWords job={job} zone={zone} shop={shop} edit={edit} chooseZone={chooseZone} />
-      </Owner.Provider>
+      </Owned>
       <FeatureWords job={job} shop={shop} edit={edit} />
       <AnythingElse key={zone.id} job={job} shop={shop} edit={edit} zone={zone} />
       <HelpMeasuring job={job} shop={shop} edit={edit} />

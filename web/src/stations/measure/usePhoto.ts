@@ -1,6 +1,7 @@
 import { KNOWN_SHEETS } from '@kolleta/core/facts';
 import { removeAt, setAt, type Photo } from '@kolleta/core/job';
 import { refused } from '@kolleta/core/units';
+import { openPicture } from '../../storage/openPicture';
 import { Refusal } from '../../storage/told';
 import type { StationProps } from '../../frame/station';
 
@@ -42,7 +43,7 @@ export const lengthOn = (photo: Size, length: number): Known => ({
 
 /** A photo of the piece made small enough to keep; it never leaves the browser. */
 export async function photoFrom(file: File): Promise<Photo> {
-  const bitmap = await createImageBitmap(file);
+  const bitmap = await openPicture(file);
   if (Math.min(bitmap.width, bitmap.height) < LEAST_PX || Math.max(bitmap.width, bitmap.height) > LEAST_PX * MOST_TIMES) {
     bitmap.close();
     throw new Refusal(

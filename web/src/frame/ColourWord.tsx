@@ -1,8 +1,10 @@
 import { useEffect, useRef, useState } from 'react';
 import { PALETTE } from '@kolleta/core/facts';
-import { colourAt } from './colourAt';
-import { FileButton } from './FileButton';
-import type { Saving } from './held';
+import { colourAt } from '../ui/colourAt';
+import { FileButton } from '../ui/FileButton';
+import type { Saving } from '../ui/held';
+import { openPicture } from '../storage/openPicture';
+import { plainly } from '../storage/plainly';
 
 const nameOf = (colour: string) => PALETTE.find((one) => one.colour === colour)?.name;
 
@@ -48,9 +50,9 @@ export function ColourWord({ label, value, onChange }: { label: string; value: s
   const load = async (file: File) => {
     setProblem(undefined);
     try {
-      setPhoto(await createImageBitmap(file, { resizeWidth: 640, resizeQuality: 'medium' }));
-    } catch {
-      setProblem('This picture cannot be read. Take another one, or a colour from the palette.');
+      setPhoto(await openPicture(file, { resizeWidth: 640, resizeQuality: 'medium' }));
+    } catch (error) {
+      setProblem(`${plainly(error)} Or take a colour from the palette.`);
     }
   };
   return (
