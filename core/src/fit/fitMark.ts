@@ -1,4 +1,4 @@
-import { reshapes, thickenedBy, type DrawnMark, type Layer } from '../artwork';
+import { addedAround, reshapes, type DrawnMark, type Layer } from '../artwork';
 import type { Usable } from '../blanks';
 import {
   applyToRegion,
@@ -37,7 +37,7 @@ export interface FittedMark extends Sizing {
 export function scaleMark(drawn: DrawnMark, outline: readonly Point[], mark: Scaled, usable: Usable): MarkScale {
   if (drawn.layers.length === 0) return { scale: 1, width: 0, height: 0, heavy: [0, 0], largestWidth: 0 };
   const uneven = reshapes(mark.edits);
-  const thick = uneven ? 0 : thickenedBy(mark.edits);
+  const thick = uneven ? 0 : addedAround(mark.edits);
   const plain = largestIn(outline, drawn.layers, usable, thick);
   if (uneven) return scaleUneven(drawn, mark, usable, plain.scale);
   const typed = (side: number, own: number) => Math.max(0.01, (side - 2 * thick) / own);
@@ -69,7 +69,7 @@ export function settleMark(drawn: DrawnMark, outline: readonly Point[], mark: Si
   const at = placeOf(mark, usable, width, height, found, heavy);
   const moved = mark.offset.x !== 0 || mark.offset.y !== 0 || mark.optical;
   if (mark.size.mode !== 'largest' || !moved || largestWidth <= 0 || mark.hold || reshapes(mark.edits)) return { scale, at, largestWidth };
-  const here = largestIn(outline, drawn.layers, usable, thickenedBy(mark.edits), at).scale;
+  const here = largestIn(outline, drawn.layers, usable, addedAround(mark.edits), at).scale;
   return { scale: Math.max(here, 0.001), at, largestWidth };
 }
 

@@ -9,6 +9,7 @@ import {
   ringsOf,
   rotation,
   simplifyRing,
+  type Box,
   type Point,
   type Region,
   type Ring,
@@ -132,6 +133,15 @@ export function firstTouch(art: Edges, radius: number, zone: Edges, x: number, y
 const turned = (rings: readonly Ring[], angle: number): Ring[] =>
   angle === 0 ? [...rings] : rings.map((ring) => ring.map((p) => applyToPoint(rotation(angle), p)));
 
+/** The scale at which the box of an outline that grows out of a place leaves the box of its zone. */
+const boxScale = (art: Box, zone: Box, x: number, y: number): number =>
+  Math.min(
+    art.maxX > 0 ? (zone.maxX - x) / art.maxX : Infinity,
+    art.minX < 0 ? (zone.minX - x) / art.minX : Infinity,
+    art.maxY > 0 ? (zone.maxY - y) / art.maxY : Infinity,
+    art.minY < 0 ? (zone.minY - y) / art.minY : Infinity,
+  );
+
 export interface AnywhereOptions {
   /** Keeps the origin there. */
   readonly at?: Point;
@@ -170,18 +180,23 @@ export function largestFitAnywhere(outline: readonly Ring[], zone: Region, optio
   const zoneEdges = edgesOf(ringsOf(zone).map((ring) => simplifyRing(ring, Math.max(boxWidth(box), boxHeight(box)) * 2e-4)));
   const exactZone = edgesOf(ringsOf(zone));
   const coarse = outline.map((ring) => simplifyRing(ring, size * COARSE)).filter((ring) => ring.length >= 3);
-  const cache = new Map<number, Edges>();
+  const cache = new Map<number, { edges: Edges; box: Box }>();
   const radius = outline.flat().reduce((most, [x, y]) => Math.max(most, Math.hypot(x, y)), 0);
-  const artAt = (turn: number): Edges => {
-    let edges = cache.get(turn);
-    if (!edges) {
-      edges = edgesOf(turned(coarse.length > 0 ? coarse : outline, turn));
-      if (cache.size < 400) cache.set(turn, edges);
+  const artAt = (turn: number): { edges: Edges; box: Box } => {
+    let known = cache.get(turn);
+    if (!known) {
+      const rings = turned(coarse.length > 0 ? coarse : outline, turn);
+      known = { edges: edgesOf(rings), box: boxOfPoints(rings.flat()) };
+      if (cache.size < 400) cache.set(turn, known);
     }
-    return edges;
+    return known;
   };
-  const value = (x: number, y: number, turn: number, enough: number): number =>
-    pointInside([x, y], zone) ? firstTouch(artAt(turn), radius, zoneEdges, x, y, enough) : 0;
+  /** The scale at a place of the zone; 0 where its box alone says that it is not over `enough`. */
+  const value = (x: number, y: number, turn: number, enough: number): number => {
+    const { edges, box: sides } = artAt(turn);
+    if (boxScale(sides, box, x, y) <= enough || !pointInside([x, y], zone)) return 0;
+    return firstTouch(edges, radius, zoneEdges, x, y, enough);
+  };
   const exact = (at: Point, turn: number): AnywhereFit => {
     const scale = pointInside(at, zone) ? firstTouch(edgesOf(turned(outline, turn)), radius, exactZone, at[0], at[1], 0) : 0;
     return { scale: Number.isFinite(scale) ? scale * (1 - 1e-6) : 0, at, turn };
@@ -202,10 +217,9 @@ export function largestFitAnywhere(outline: readonly Ring[], zone: Region, optio
     const grid = i < side * side;
     const x = box.minX + boxWidth(box) * (grid ? ((i % side) + 0.5) / side : random());
     const y = box.minY + boxHeight(box) * (grid ? (Math.floor(i / side) + 0.5) / side : random());
-    if (!pointInside([x, y], zone)) continue;
     for (const turn of angles) {
       const enough = found.length >= KEPT ? found[KEPT - 1]!.scale * (angles.length > 1 ? 1 : 0.8) : 0;
-      const scale = firstTouch(artAt(turn), radius, zoneEdges, x, y, enough);
+      const scale = value(x, y, turn, enough);
       if (scale <= enough) continue;
       found.push({ x, y, turn, scale });
       found.sort((a, b) => b.scale - a.scale);

@@ -1,4 +1,4 @@
-import { drawMark, overlapsOf, reshapes, thickenedBy, type Faces } from '../artwork';
+import { addedAround, drawMark, overlapsOf, reshapes, type Faces } from '../artwork';
 import { bendRegion } from '../blanks';
 import { applyToRegion, boxAround, boxCentre, boxOf, boxWidth, rotation, scaling, then, translation, type Region } from '../geometry';
 import type { Mark, Shape } from '../job';
@@ -20,7 +20,7 @@ export function overlapsOn(mark: Mark, fitted: FittedMark, turn: number, shape: 
   const turned = drawMark(mark, REFERENCE, faces).layers.map(({ region }) => applyToRegion(rotation(turn), region));
   const box = boxAround(turned.map(boxOf));
   const [cx, cy] = boxCentre(box);
-  const scale = (fitted.width - 2 * thickenedBy(mark.edits)) / boxWidth(box);
+  const scale = (fitted.width - 2 * addedAround(mark.edits)) / boxWidth(box);
   const placed = applyToRegion(then(then(then(rotation(turn), translation(-cx, -cy)), scaling(scale)), translation(...fitted.at)), found);
   return mark.straight || shape.kind !== 'taper' ? placed : bendRegion(placed, shape, fitted.at[1]);
 }

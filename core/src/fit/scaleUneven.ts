@@ -16,14 +16,19 @@ function lightShapes(drawn: DrawnMark, mark: Scaled, usable: Usable): ((scale: n
   return hullShapes(drawn, mark);
 }
 
+/** A load of more tells little about how much smaller it has to be. */
+const FAR_OFF = 20;
+
 /**
  * The scale at which a load comes to 1, a load that is a times the scale and b more.
  *
  * @param load 1 where it just fits, above where it is too large
  */
 function scaleFor(load: (scale: number) => number, guess: number): number {
-  let [s0, s1] = [guess, guess * 0.8];
-  let [l0, l1] = [load(s0), load(s1)];
+  let [s0, l0] = [guess, load(guess)];
+  // what adds nothing of its own is right at once
+  let s1 = l0 > 0 && l0 < FAR_OFF ? s0 / l0 : s0 * 0.8;
+  let l1 = load(s1);
   for (let i = 0; i < 6 && Math.abs(l1 - 1) > 2e-5; i++) {
     const slope = (l1 - l0) / (s1 - s0);
     if (!Number.isFinite(slope) || slope <= 1e-12) break;

@@ -31,12 +31,16 @@ export const MOST_COPIES = 900;
 export const thickenedBy = (edits: readonly Edit[]): number =>
   edits.reduce((sum, edit) => sum + (edit.kind === 'thicken' ? edit.by : 0), 0);
 
+/** How much edits add on every side of an outline, mm: where none of them reshapes it, that is all that they add. */
+export const addedAround = (edits: readonly Edit[]): number =>
+  edits.reduce((sum, edit) => sum + (edit.kind === 'thicken' || edit.kind === 'backing' ? edit.by : 0), 0);
+
 /**
  * Whether edits change the size of a mark otherwise than by the same amount on every side. A bridge takes no more off it than the bow of an
  * edge over its width.
  */
 export const reshapes = (edits: readonly Edit[]): boolean =>
-  edits.some(({ kind }) => !['thicken', 'dropSmall', 'silhouette', 'oneOutline', 'bridges'].includes(kind));
+  edits.some(({ kind }) => !['thicken', 'backing', 'dropSmall', 'silhouette', 'oneOutline', 'bridges'].includes(kind));
 
 const each = (layers: readonly Layer[], change: (region: Region) => Region): Layer[] =>
   layers.map(({ film, region }) => ({ film, region: change(region) }));

@@ -2,7 +2,7 @@ import { bulbExcess, bulbReach, bulbSnips, type Bulb } from '../../blanks';
 import { BULB, GRIP_LIMITS, TECHNIQUES } from '../../facts';
 import { aboutMark, type Remedy } from '../../job';
 import { formatLength } from '../../units';
-import { reshapes } from '../../artwork';
+import { addedAround, reshapes } from '../../artwork';
 import { boxAround, boxHeight, boxOf, boxWidth, largestInscribed } from '../../geometry';
 import { keptFilm } from '../inspectMark';
 import { makeAs } from '../makeAs';
@@ -26,7 +26,7 @@ function smaller(context: FitContext, share: number): Remedy[] {
 /** How much smaller a mark has to be so that its corners lie within a radius, mm; frames and backings keep their widths, which is tried out. */
 function shareWithin({ mark, drawn, fitted }: FitContext, reach: number): number {
   const own = Math.hypot(fitted.width, fitted.height) / 2;
-  if (!reshapes(mark.edits)) return reach / own;
+  if (!reshapes(mark.edits) && addedAround(mark.edits) === 0) return reach / own;
   const shapeAt = hullShapes(drawn, mark);
   const halfAt = (scale: number) => {
     const box = boxAround(
