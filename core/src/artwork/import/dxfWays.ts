@@ -71,6 +71,9 @@ export function reversed(way: Way): Way {
 
 export const at = ({ x, y }: Vertex): Point => [x, y];
 
+/** An arc of more bulge is a whole circle but for what nobody sees. */
+const MOST_BULGE = 1e6;
+
 /** A polyline with bulges: each is the tangent of a quarter of its arc's angle. */
 export function polyline(vertices: readonly Vertex[], closed: boolean): Loose | undefined {
   const [first] = vertices;
@@ -81,7 +84,8 @@ export function polyline(vertices: readonly Vertex[], closed: boolean): Loose | 
     const [a, b] = [vertices[i]!, vertices[(i + 1) % vertices.length]!];
     const bulge = a.bulge ?? 0;
     const chord = Math.hypot(b.x - a.x, b.y - a.y);
-    if (Math.abs(bulge) < 1e-9 || chord === 0) segments.push(['L', at(b)]);
+    // also what is no number is straight
+    if (!(Math.abs(bulge) > 1e-9 && Math.abs(bulge) < MOST_BULGE && chord > 0)) segments.push(['L', at(b)]);
     else {
       const sweep = 4 * Math.atan(bulge);
       const radius = chord / 2 / Math.sin(Math.abs(sweep) / 2);

@@ -293,6 +293,9 @@ describe('a DXF drawing', () => {
     const endless = pairs(0, 'BLOCK', 8, '0', 2, 'b', 70, 0, 10, 0, 20, 0, 3, 'b', 0, 'INSERT', 8, '0', 2, 'b', 10, 1, 20, 1, 0, 'ENDBLK');
     expect(said(dxf([pairs(0, 'INSERT', 8, '0', 2, 'b', 10, 0, 20, 0)], [endless]))).toMatch(/blocks within blocks|no closed/);
   });
+  it.each([Number.NaN, Infinity, 1e200])('a bulge of %s is none', (bulge) =>
+    expect(area(dxf([poly(true, [0, 0, bulge], [10, 0], [10, 10], [0, 10])]))).toBeCloseTo(100, 6),
+  );
   it('a broken one is refused or read, never worse', () => {
     const whole = dxf([circle(0, 0, 10), poly(true, [0, 0, 1], [20, 0, 1]), line(0, 0, 1, 1)]);
     fc.assert(
