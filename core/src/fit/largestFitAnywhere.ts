@@ -14,6 +14,7 @@ import {
   type Region,
   type Ring,
 } from '../geometry';
+import { countWork } from '../units';
 
 /** The largest copy of an outline in a zone of any shape. */
 export interface AnywhereFit {
@@ -52,6 +53,9 @@ export function edgesOf(rings: readonly Ring[]): Edges {
 /** Corners that meet corners are not missed by rounding: an edge counts as so much longer at its ends, as a share. */
 const ENDS = 1e-9;
 
+/** So many pairs of an edge and a corner are looked at in a step. */
+const LOOKS = 100;
+
 /** How far a place is from an edge, squared. */
 function squaredDistance(zone: Edges, j: number, x: number, y: number): number {
   const [dx, dy] = [zone.dx[j]!, zone.dy[j]!];
@@ -74,6 +78,7 @@ export function firstTouch(art: Edges, radius: number, zone: Edges, x: number, y
   let least = Infinity;
   const zn = zone.ax.length;
   const an = art.ax.length;
+  let looks = zn;
   let [nearest, near] = [0, Infinity];
   const away = new Float64Array(zn);
   for (let j = 0; j < zn; j++) {
@@ -92,6 +97,7 @@ export function firstTouch(art: Edges, radius: number, zone: Edges, x: number, y
     const px = zone.ax[j]! - x;
     const py = zone.ay[j]! - y;
     const pd = px * dy - py * dx;
+    looks += an;
     for (let i = 0; i < an; i++) {
       const vx = art.ax[i]!;
       const vy = art.ay[i]!;
@@ -102,7 +108,10 @@ export function firstTouch(art: Edges, radius: number, zone: Edges, x: number, y
       const u = (px * vy - py * vx) / cross;
       if (u >= -ENDS && u <= 1 + ENDS) {
         least = s;
-        if (least <= enough) return least;
+        if (least <= enough) {
+          countWork(looks / LOOKS);
+          return least;
+        }
       }
     }
   }
@@ -112,6 +121,7 @@ export function firstTouch(art: Edges, radius: number, zone: Edges, x: number, y
     const wy = zone.ay[j]! - y;
     if (wx * wx + wy * wy >= reach()) continue;
     let most = 1 / least;
+    looks += an;
     for (let i = 0; i < an; i++) {
       const dx = art.dx[i]!;
       const dy = art.dy[i]!;
@@ -122,11 +132,15 @@ export function firstTouch(art: Edges, radius: number, zone: Edges, x: number, y
       const u = (art.ax[i]! * wy - art.ay[i]! * wx) / cross;
       if (u >= -ENDS && u <= 1 + ENDS) {
         most = k;
-        if (1 / most <= enough) return 1 / most;
+        if (1 / most <= enough) {
+          countWork(looks / LOOKS);
+          return 1 / most;
+        }
       }
     }
     if (most > 0) least = Math.min(least, 1 / most);
   }
+  countWork(looks / LOOKS);
   return least;
 }
 

@@ -15,6 +15,7 @@ import {
   type Region,
   type Ring,
 } from '../geometry';
+import { countWork } from '../units';
 import { edgesOf, firstTouch, type AnywhereFit } from './largestFitAnywhere';
 
 /** Places a side at which a mark is looked at for a gap that something could lie in. */
@@ -75,7 +76,9 @@ function closedIn(rings: readonly Ring[], [x, y]: Point): boolean {
  * @param least gaps no wider than this are of no use
  */
 export function widestGap(rings: readonly Ring[], least: number): Gap | undefined {
-  const box = boxOfPoints(rings.flat());
+  const points = rings.flat();
+  const box = boxOfPoints(points);
+  countWork((GRID * GRID * points.length) / 100);
   let best: Gap | undefined;
   for (let i = 0; i < GRID * GRID; i++) {
     const at: Point = [

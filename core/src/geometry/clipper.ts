@@ -11,12 +11,12 @@ import {
   type Paths64,
   type PolyPath64,
 } from 'clipper2-ts';
-import { CLIPPER_PER_MM } from '../units';
+import { CLIPPER_PER_MM, countWork } from '../units';
 import type { Part, Point, Region, Ring } from './point';
 import { ringsOf } from './point';
 import { regionArea, signedArea } from './area';
 import { boxesMeet, boxOf, boxOfPoints } from './box';
-import { edgesMeet, type XY } from './crossings';
+import { countCrossings, edgesMeet, type XY } from './crossings';
 import { pointInRing } from './pointInRing';
 
 /*
@@ -54,7 +54,13 @@ export function withoutSpikes(path: readonly XY[]): XY[] {
 const toInteger = (ring: Ring): Path64 =>
   withoutSpikes(ring.map(([x, y]) => ({ x: Math.round(x * CLIPPER_PER_MM), y: Math.round(y * CLIPPER_PER_MM) }))) as Path64;
 const toPaths = (rings: readonly Ring[]): Paths64 => rings.map(toInteger).filter((path) => path.length >= 3);
+/** Of more points than this crossings are counted first: there may be as many as their square. */
+const MANY_POINTS = 600;
+/** The library takes about so many steps a point that goes in or comes out. */
+const STEPS = 4;
 const toRing = (path: Path64): Ring => path.map((p): Point => [p.x / CLIPPER_PER_MM, p.y / CLIPPER_PER_MM]);
+
+const pointsIn = (...paths: Paths64[]): number => paths.flat().reduce((sum, path) => sum + path.length, 0);
 
 /** The library's tree as parts. Now and then it hangs an island where a hole should be: what runs counter-clockwise is a part of its own. */
 function treeToRegion(tree: PolyTree64): Region {
@@ -102,15 +108,15 @@ function isWide(paths: Paths64): boolean {
  */
 function swept(paths: readonly (Paths64 | null)[], work: (paths: (Paths64 | null)[], tree: PolyTree64) => void): Region {
   const tree = new PolyTree64();
-  if (!isWide(paths.flatMap((some) => some ?? []))) {
-    work([...paths], tree);
-    return treeToRegion(tree);
-  }
-  work(
-    paths.map((some) => some && quarterTurned(some)),
-    tree,
-  );
-  return treeToRegion(tree).map(({ outer, holes }) => ({ outer: turnedBack(outer), holes: holes.map(turnedBack) }));
+  const all = paths.flatMap((some) => some ?? []);
+  const points = pointsIn(all);
+  countWork(STEPS * points);
+  if (points > MANY_POINTS) countCrossings(all);
+  const turned = isWide(all);
+  work(turned ? paths.map((some) => some && quarterTurned(some)) : [...paths], tree);
+  const found = treeToRegion(tree);
+  countWork(STEPS * found.reduce((sum, { outer, holes }) => holes.reduce((s, hole) => s + hole.length, sum + outer.length), 0));
+  return turned ? found.map(({ outer, holes }) => ({ outer: turnedBack(outer), holes: holes.map(turnedBack) })) : found;
 }
 
 const run = (type: ClipType, subject: Paths64, clip: Paths64 | null, fill: Fill): Region =>
@@ -127,8 +133,6 @@ const TURNS: readonly { there: (p: XY) => XY; back: (p: Point) => Point }[] = [
   { there: (p) => ({ x: p.x - p.y, y: p.x + p.y }), back: ([x, y]) => [(x + y) / 2, (y - x) / 2] },
   { there: (p) => ({ x: 3 * p.x - 4 * p.y, y: 4 * p.x + 3 * p.y }), back: ([x, y]) => [(3 * x + 4 * y) / 25, (3 * y - 4 * x) / 25] },
 ];
-
-const pointsIn = (...paths: Paths64[]): number => paths.flat().reduce((sum, path) => sum + path.length, 0);
 
 /** Whether two areas are the same but for rounding: each crossing moves by up to a thousandth of a mm. */
 const sameArea = (a: number, b: number, points: number): boolean => Math.abs(a - b) <= 0.02 + 0.0005 * Math.sqrt(Math.abs(a) * points);

@@ -1,3 +1,8 @@
+import { countWork } from '../units';
+
+/** So many pairs of edges are looked at in a step. */
+const PAIRS = 60;
+
 /** A point of whole numbers, thousandths of a mm. */
 export interface XY {
   x: number;
@@ -17,14 +22,8 @@ function meet(a: XY, b: XY, c: XY, d: XY): boolean {
   return true;
 }
 
-/**
- * Whether edges of rings cross or touch, each other's or their own; neighbours along a ring, which share a corner, do not count.
- * Edges are gone through from left to right.
- *
- * @param rings whole numbers, without repeated points and without points where a ring turns straight back
- * @param group of each ring: edges of one group are not compared; as many as there are rings
- */
-export function edgesMeet(rings: readonly (readonly XY[])[], group?: readonly number[]): boolean {
+/** Goes through pairs of edges that meet, from left to right, until it is told to stop; neighbours along a ring, which share a corner, do not count. */
+function eachMeeting(rings: readonly (readonly XY[])[], group: readonly number[] | undefined, stops: () => boolean): boolean {
   const count = rings.reduce((sum, ring) => sum + ring.length, 0);
   const from: XY[] = new Array<XY>(count);
   const to: XY[] = new Array<XY>(count);
@@ -47,16 +46,36 @@ export function edgesMeet(rings: readonly (readonly XY[])[], group?: readonly nu
     const [a, b] = [from[i]!, to[i]!];
     const [low, high] = a.y < b.y ? [a.y, b.y] : [b.y, a.y];
     let kept = 0;
+    countWork(active.length / PAIRS);
     for (const j of active) {
       const [c, d] = [from[j]!, to[j]!];
       if (c.x < left[i]! && d.x < left[i]!) continue;
       active[kept++] = j;
       if ((c.y < low && d.y < low) || (c.y > high && d.y > high)) continue;
       if (group ? group[ringOf[i]!] === group[ringOf[j]!] : ringOf[i] === ringOf[j] && (a === d || b === c)) continue;
-      if (meet(a, b, c, d)) return true;
+      if (meet(a, b, c, d) && stops()) return true;
     }
     active.length = kept;
     active.push(i);
   }
   return false;
+}
+
+/**
+ * Whether edges of rings cross or touch, each other's or their own; neighbours along a ring, which share a corner, do not count.
+ *
+ * @param rings whole numbers, without repeated points and without points where a ring turns straight back
+ * @param group of each ring: edges of one group are not compared; as many as there are rings
+ */
+export const edgesMeet = (rings: readonly (readonly XY[])[], group?: readonly number[]): boolean => eachMeeting(rings, group, () => true);
+
+/** The polygon library takes about so many steps for each pair of edges that cross. */
+const CROSSING = 4;
+
+/** Counts the work of the crossings of rings before the polygon library is at them: it cannot be stopped. */
+export function countCrossings(rings: readonly (readonly XY[])[]): void {
+  eachMeeting(rings, undefined, () => {
+    countWork(CROSSING);
+    return false;
+  });
 }

@@ -3,6 +3,7 @@ import { gridOfEdges } from './edgeGrid';
 import { edgeLength, ringLength } from './perimeter';
 import { nearAny } from './nearAny';
 import { forEachShape } from './sameShapes';
+import { countWork } from '../units';
 import { distance, type Part, type Point, type Region, type Ring } from './point';
 
 /** A place where a stroke is thin: its middle, mm, and the width there, mm. */
@@ -67,6 +68,7 @@ function fan(before: Point, after: Point): readonly Point[] {
 function placesOfPart(part: Part, step: number, under: number, tip: number): Found[] {
   const rings: readonly Ring[] = [part.outer, ...part.holes];
   const lengths = rings.map(ringLength);
+  countWork(Math.min(MOST_LOOKS, edgeLength([part]) / step) + rings.reduce((sum, ring) => sum + ring.length, 0));
   const grid = gridOfEdges(rings, under);
   const found: Found[] = [];
   /** Looks for the largest empty circle that touches the edge at a place, where its two feet are on opposite sides. */

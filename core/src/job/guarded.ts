@@ -1,3 +1,4 @@
+import { TooMuchWork } from '../units';
 import type { Reading, StationId } from './reading';
 
 /**
@@ -18,7 +19,9 @@ export function guarded(
 ): readonly Reading[] {
   try {
     return read();
-  } catch {
+  } catch (error) {
+    // too much work is the job's matter, and not this reading's
+    if (error instanceof TooMuchWork) throw error;
     return [
       {
         id: `${BROKEN}${kind}:${about}`,

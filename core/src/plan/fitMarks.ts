@@ -3,6 +3,7 @@ import { filmSurface } from '../blanks';
 import { LIMITS, TECHNIQUES } from '../facts';
 import { boxesMeet, boxOf, boxRegion, intersection, regionArea, type Box, type Region } from '../geometry';
 import { filmColours, type Job, type Shop } from '../job';
+import { ofMark } from './heavy';
 import type { Memo } from './memo';
 import { fitOne, type FittingWork, type LiesOn } from './planMark';
 
@@ -75,7 +76,7 @@ function seenAgainst(works: readonly FittingWork[], shop: Shop, memo: Memo): Fit
 export function fitMarks(job: Job, shop: Shop, faces: Faces, memo: Memo, quick: boolean): FittingWork[] {
   const works = job.marks.flatMap((mark) => {
     const zone = job.zones.find((z) => z.id === mark.zone) ?? job.zones[0];
-    return zone ? [fitOne(job, mark, zone, shop, faces, memo, quick)] : [];
+    return zone ? [ofMark(mark, () => fitOne(job, mark, zone, shop, faces, memo, quick))] : [];
   });
   return seenAgainst(works, shop, memo);
 }

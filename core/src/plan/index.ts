@@ -8,3 +8,4 @@ export * from './dayTape';
 export * from './priced';
 export * from './rankWays';
 export * from './report';
+export type { AsideReason } from './setAside';

@@ -10,6 +10,7 @@ import { asIs } from './asIs';
 import { drawReadings } from './drawReadings';
 import type { FilmWork } from './film';
 import { filmReadings } from './filmReadings';
+import { ofMark } from './heavy';
 import { liftReading } from './liftReading';
 import { listReadings, variantReadings } from './listReadings';
 import { markReadings } from './markReadings';
@@ -60,7 +61,7 @@ function ofMarks(job: Job, works: readonly FittingWork[], { shop, faces, filmLef
     ...works.flatMap((work) => filmReadings(work, job, shop)),
     ...works.flatMap(({ plan }) => guarded('fit', 'names', plan.mark.id, 'The list fitted', () => variantReadings(plan, job, shop))),
     ...works.flatMap(({ plan }) => guarded('fit', 'over', plan.mark.id, 'What lies under it', () => overReadings(job, plan, shop))),
-    ...works.flatMap((work) => markReadings(work, job, seen, memo)),
+    ...works.flatMap((work) => ofMark(work.plan.mark, () => markReadings(work, job, seen, memo))),
   ];
 }
 

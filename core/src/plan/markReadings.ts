@@ -11,6 +11,7 @@ import {
   type Tried,
 } from '../fit';
 import type { Film, Job, Mark, Reading } from '../job';
+import { TooMuchWork } from '../units';
 import type { Memo } from './memo';
 import type { FittingWork, RowWork } from './planMark';
 import { asIs } from './asIs';
@@ -26,6 +27,7 @@ function tried<T>(compute: () => T): Tried<T> {
   try {
     return { ok: true, value: compute() };
   } catch (error) {
+    if (error instanceof TooMuchWork) throw error;
     return { ok: false, error: String(error) };
   }
 }

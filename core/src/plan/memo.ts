@@ -1,3 +1,5 @@
+import { countWork, TooMuchWork, workDone, workLeft } from '../units';
+
 /** So deep an input is looked through for results of earlier stages. */
 const DEPTH = 5;
 /** So deep a result is looked through for what later stages take of it: the region of a layer. */
@@ -7,6 +9,26 @@ const MOST_ITEMS = 64;
 /** Longer data is kept by its hash. */
 const LONG = 400;
 
+/** The result of a stage and the steps that it took, or of how many steps it wanted more. */
+interface Kept {
+  readonly value?: unknown;
+  readonly steps: number;
+  readonly over?: number;
+}
+
+/** Works out a stage, and how much work it is. */
+function worked<I>(input: I, f: (input: I) => unknown): Kept {
+  const [before, left] = [workDone(), workLeft()];
+  try {
+    const value = f(input);
+    return { value, steps: workDone() - before };
+  } catch (error) {
+    // a stage within this one is more telling
+    if (!(error instanceof TooMuchWork) || error.stage !== undefined) throw error;
+    return { steps: 0, over: left };
+  }
+}
+
 /**
  * Keeps the results of stages by their inputs, so that a stage is computed again only when its input changed.
  *
@@ -14,8 +36,8 @@ const LONG = 400;
  * faces and maps of them too. Nothing that goes in or comes out is ever changed.
  */
 export class Memo {
-  #now = new Map<string, unknown>();
-  #before = new Map<string, unknown>();
+  #now = new Map<string, Kept>();
+  #before = new Map<string, Kept>();
   readonly #told: () => void;
 
   /** @param told whenever a stage was worked out: whoever waits knows then that it goes on */
@@ -32,16 +54,18 @@ export class Memo {
   stage<I extends object, R>(name: string, input: I, f: (input: I) => R): R {
     const given: object[] = [];
     const key = `${name} ${hashOf(textOf(input, DEPTH, given))}`;
-    if (this.#now.has(key)) return this.#now.get(key) as R;
-    const known = this.#before.has(key);
-    const value = known ? (this.#before.get(key) as R) : f(input);
-    if (!known) {
+    const known = this.#now.get(key) ?? this.#before.get(key);
+    // what is known counts as what it took: whether something is too much does not hang on what is remembered
+    const kept = known && (known.over === undefined || known.over >= workLeft()) ? known : worked(input, f);
+    this.#now.set(key, kept);
+    if (kept.over !== undefined || (kept === known && kept.steps > workLeft())) throw Object.assign(new TooMuchWork(), { stage: name });
+    if (kept === known) countWork(kept.steps);
+    else {
       for (const object of given) data.add(object);
-      if (typeof value === 'object' && value !== null) nameResult(value, NAMED);
+      if (typeof kept.value === 'object' && kept.value !== null) nameResult(kept.value, NAMED);
+      this.#told();
     }
-    this.#now.set(key, value);
-    if (!known) this.#told();
-    return value;
+    return kept.value as R;
   }
 
   /** Begins a plan: what neither the last plan nor this one uses is let go. */

@@ -40,7 +40,7 @@ import { jobReadings, withOverrides } from './jobReadings';
 import { Memo } from './memo';
 import { fitMarks } from './fitMarks';
 import { type MarkPlan } from './planMark';
-import { Aside, type AsideReason } from './setAside';
+import { Aside, type AsideReason, type SetAside } from './setAside';
 import { knifeOf, knifeSoFar } from './knife';
 import { withLearnt } from './learnt';
 import { daysSinceCut } from './sinceCut';
@@ -89,10 +89,10 @@ const NONE_CUT: ReadonlyMap<Id, number> = new Map();
 const HOUR_MS = 60 * MINUTE_MS;
 
 /** A job that was set aside: nothing derived, and one reading that says so. */
-function asidePlan(job: Job, why: AsideReason): JobPlan {
+function asidePlan(job: Job, { reason, heavy }: SetAside): JobPlan {
   return {
     job: job.id,
-    aside: why,
+    aside: reason,
     marks: [],
     layers: [],
     layouts: [],
@@ -105,14 +105,13 @@ function asidePlan(job: Job, why: AsideReason): JobPlan {
         station: 'draw',
         verdict: 'stop',
         title: 'Set aside',
-        value: why === 'slow' ? 'takes too long' : 'cannot be worked out',
+        value: heavy ? 'takes too much work' : 'cannot be worked out',
         limit: 'a plan',
-        why:
-          why === 'slow'
-            ? 'This job takes too long to work out, so it was set aside and the others go on without it.'
-            : 'Something in this job cannot be worked out, so it was set aside and the others go on without it.',
+        why: heavy
+          ? `This job takes too much work, so it was set aside and the others go on without it. What is heavy is ${heavy.part}.`
+          : 'Something in this job cannot be worked out, so it was set aside and the others go on without it.',
         remedies: [],
-        advice: 'Take back your last change, or take a simpler drawing.',
+        advice: heavy ? heavy.help : 'Take back your last change, or take a simpler drawing.',
       },
     ],
     handsLeft: 0,
@@ -125,10 +124,8 @@ export interface PlanOptions {
   readonly effort?: 'quick' | 'whole';
   /** Where the steps stand by the plan that people know: what need not move stays there. */
   readonly stands?: Stands | undefined;
-  /** Jobs that took too long before and are set aside from the start. */
-  readonly slow?: ReadonlySet<JobId>;
-  /** Told which job is begun; nothing when all of them are worked together. */
-  readonly onJob?: (job: JobId | undefined) => void;
+  /** Jobs that take much work, and whose makers want to wait for it. */
+  readonly patient?: ReadonlySet<JobId>;
 }
 
 /** Who and what there is, and when: the machines of one pair of hands need no calendar of their own. */
@@ -173,24 +170,18 @@ export function planWorkshop(
   now: number,
   faces: Faces,
   memo = new Memo(),
-  { effort = 'whole', slow = new Set(), onJob = () => undefined, stands }: PlanOptions = {},
+  { effort = 'whole', patient, stands }: PlanOptions = {},
 ): Plan {
   memo.next();
   const quick = effort === 'quick';
   const open = jobs.filter((job) => !job.closed);
-  const aside = new Aside();
-  for (const job of open) if (slow.has(job.id)) aside.why.set(job.id, 'slow');
+  const aside = new Aside(open, patient);
   const living = <J extends { readonly id: JobId }>(works: readonly J[]): J[] => works.filter(({ id }) => !aside.why.has(id));
   /** A stage of each job by itself, its result beside those of the stages before. */
   const each = <J extends { readonly id: JobId }, T>(works: readonly J[], stage: (work: J) => T): (J & T)[] =>
-    aside.each(living(works), (work) => {
-      onJob(work.id);
-      return { ...work, ...stage(work) };
-    });
-  const together = <J extends { readonly id: JobId }, T>(works: readonly J[], stage: (works: readonly J[]) => T): T => {
-    onJob(undefined);
-    return aside.together(living(works), stage);
-  };
+    aside.each(living(works), (work) => ({ ...work, ...stage(work) }));
+  const together = <J extends { readonly id: JobId }, T>(works: readonly J[], stage: (works: readonly J[]) => T): T =>
+    aside.together(living(works), stage);
 
   // what happened
   const shop = asCounted(stocked, events);
@@ -279,7 +270,7 @@ export function planWorkshop(
   // readings
   const read = each(stepped, (work) => {
     const { job } = work;
-    const placed = schedule.jobs.get(job.id) ?? asidePlan(job, 'failed').schedule;
+    const placed = schedule.jobs.get(job.id) ?? asidePlan(job, { reason: 'failed' }).schedule;
     const isCutOf = (film: Id) => isCut(job.id, film);
     const around = { shop, faces, shared, filmLeft, isCut: isCutOf, hours: schedule.windows.length > 0, quick };
     return {
@@ -287,7 +278,6 @@ export function planWorkshop(
       readings: withOverrides(job, jobReadings({ ...work, schedule: placed }, around, memo)),
     };
   });
-  onJob(undefined);
 
   const plans = new Map<JobId, JobPlan>();
   for (const { id, marks, film, layers, recipe, placed, readings } of read) {

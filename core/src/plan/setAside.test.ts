@@ -2,7 +2,11 @@ import { describe, expect, it } from '@jest/globals';
 import { shippedFaces } from '../../test/faces';
 import { DEMO_START, demoWorkshop, plateJob, textMark } from '../../test/sampleJobs';
 import type { Faces } from '../artwork';
+import { numbersFrom } from '../geometry';
 import { applyPatch, BROKEN, guarded, holdsCut, type Job, type Mark, type Shop } from '../job';
+import { workDone } from '../units';
+import { stepsFor } from './heavy';
+import { Memo } from './memo';
 import { planWorkshop } from './planWorkshop';
 
 const faces = shippedFaces();
@@ -12,6 +16,13 @@ const drawn = (path: unknown): Mark =>
   textMark('', {
     artwork: { kind: 'drawing', name: 'odd', leftOut: [], parts: [{ id: 'p', colour: '#000000', path: path as never, fill: 'nonzero' }] },
   });
+
+/** A line that crosses itself more often than anything can work with. */
+function scribble(corners: number): Mark {
+  const random = numbersFrom(7);
+  const corner = (): [number, number] => [random() * 100, random() * 100];
+  return drawn([['M', corner()], ...Array.from({ length: corners }, () => ['L', corner()]), ['Z']]);
+}
 
 /** Jobs that no plan can be made of, one after the other fault that has been met. */
 const BAD: Record<string, Partial<Job>> = {
@@ -73,16 +84,48 @@ describe('one bad job harms nobody else', () => {
     const date = odd!.jobs.get(demo.jobs[3]!.id)!.readings.find(({ id }) => id === 'date')!;
     expect(date).toMatchObject({ limit: 'no date' });
   });
-  it('a job that took too long before is set aside from the start, and a job that is begun is told', () => {
-    const begun: (string | undefined)[] = [];
-    const plan = planWorkshop([good('a'), good('b')], demo.shop, [], DEMO_START, faces, undefined, {
-      slow: new Set(['a']),
-      onJob: (job) => begun.push(job),
-    });
-    expect(plan.jobs.get('a')).toMatchObject({ aside: 'slow', layouts: [] });
-    expect(plan.jobs.get('b')!.aside).toBeUndefined();
-    expect(new Set(begun)).toEqual(new Set(['b', undefined]));
-    expect(begun.at(-1)).toBeUndefined();
+  it('a job that takes too much work is set aside by its steps, says what is heavy and what helps, and each plan says the same', () => {
+    const heavy: Job = { ...plateJob({ ...scribble(20_000), name: 'scribble' }), id: 'heavy' };
+    const memo = new Memo();
+    const steps: number[] = [];
+    for (let i = 0; i < 2; i++) {
+      const before = workDone();
+      const plan = planWorkshop([heavy, good('b')], demo.shop, [], DEMO_START, faces, memo);
+      steps.push(workDone() - before);
+      expect(plan.jobs.get('heavy')).toMatchObject({ aside: 'slow', layouts: [] });
+      expect(plan.jobs.get('heavy')!.readings).toMatchObject([
+        {
+          id: 'aside:job',
+          why: expect.stringMatching(/how it is drawn, of the mark “scribble”/),
+          advice: expect.stringMatching(/Simplify/),
+        },
+      ]);
+      expect(plan.faults).toEqual([]);
+      expect(plan.jobs.get('b')!.aside).toBeUndefined();
+    }
+    // the second time it is known
+    expect(steps[1]).toBeLessThan(steps[0]! / 10);
+  });
+  it('how much work a job is does not hang on what is remembered; tried longer it may take more', () => {
+    const job = good('a');
+    const stepsOf = (memo: Memo) => {
+      const before = workDone();
+      planWorkshop([job], demo.shop, [], DEMO_START, faces, memo);
+      return workDone() - before;
+    };
+    const memo = new Memo();
+    const first = stepsOf(memo);
+    expect(stepsOf(memo)).toBe(first);
+    expect(first).toBeGreaterThan(0);
+    expect(first).toBeLessThan(stepsFor(job, false) / 50);
+    expect(stepsFor(job, true)).toBeGreaterThan(4 * stepsFor(job, false));
+  });
+  it('no job of the demo comes near to what a job may take', () => {
+    for (const job of demo.jobs) {
+      const before = workDone();
+      planWorkshop([job], demo.shop, [], DEMO_START, faces);
+      expect([job.id, workDone() - before < stepsFor(job, false) / 20]).toEqual([job.id, true]);
+    }
   });
   it('a font with a broken glyph harms no other font', () => {
     const broken = {

@@ -5,6 +5,7 @@ import { contrastOf } from '../fit';
 import { boxHeight, boxOf, boxWidth } from '../geometry';
 import { applyPatch, isTaped, kindOf, type Film, type Remedy, type Id, type Job, type Mark, type Reading, type Shop } from '../job';
 import { gripReading } from '../tape';
+import { withinWork, workLeft } from '../units';
 import type { MarkPlan } from './planMark';
 import type { LayerPlan } from './steps';
 
@@ -174,7 +175,8 @@ export function soundRemedies(
       const ofFilm = marks.flatMap((plan) => stopOfFilm(job, document, plan, layers, stops, shop) ?? [])[0];
       if (ofFilm !== undefined || reading.verdict === 'fine' || !isTried(job, reading, patch)) return ofFilm;
       if (!after) return UNTRIED;
-      const then = after(document);
+      // one that is much work to try is not offered, and leaves enough for the job
+      const then = withinWork(workLeft() / 2, () => after(document));
       const own = then.find(({ id }) => id === reading.id);
       const fresh = then.find(({ id, verdict }) => verdict === 'stop' && !stops.has(id));
       return fresh?.title ?? (own !== undefined && own.verdict !== 'fine' ? own.title : undefined);

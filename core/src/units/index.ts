@@ -8,4 +8,5 @@ export { numbersIn, parseNumber } from './number';
 export * from './result';
 export * from './temperature';
 export * from './tolerances';
+export * from './work';
 export * from './xmlText';

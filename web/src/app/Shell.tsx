@@ -161,7 +161,7 @@ function useKeys(state: WorkshopState, open: (what: 'help' | 'find') => void): v
 const HEADER_BUTTON = 'btn btn-sm max-sm:px-2 border-white/25 bg-transparent text-[#f6f3ec] shadow-none';
 
 function Inside({ state }: { state: WorkshopState }) {
-  const { plan, error, fresh } = usePlanOf(state);
+  const { plan, error, fresh, again } = usePlanOf(state);
   const settled = useSettlingOf(state, plan, fresh, error);
   const settling = useMemo(() => ({ fresh, settled }), [fresh, settled]);
   const [theme, setTheme] = useState(readTheme);
@@ -256,8 +256,11 @@ function Inside({ state }: { state: WorkshopState }) {
               </div>
             </header>
             {error && (
-              <p role="alert" className="bg-error text-error-content px-6 py-2">
+              <p role="alert" className="bg-error text-error-content flex flex-wrap items-center gap-3 px-6 py-2">
                 {plainly(error)}
+                <button type="button" className="btn btn-xs" onClick={again}>
+                  Try again
+                </button>
               </p>
             )}
             <KeepingBands state={state} />

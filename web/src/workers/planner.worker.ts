@@ -20,7 +20,7 @@ import {
 import { ringsOf } from '@kolleta/core/geometry';
 import type { TechniqueId } from '@kolleta/core/facts';
 import { inspectPlaces, otherWays, overlapsOn, type InspectionMap } from '@kolleta/core/fit';
-import type { Film, FilmPiece, Job, JobId, KeptLayout, Machine, Shape, Shop, Tape, WorkEvent } from '@kolleta/core/job';
+import type { Film, FilmPiece, Job, KeptLayout, Machine, Shape, Shop, Tape, WorkEvent } from '@kolleta/core/job';
 import {
   Memo,
   cheaperWays,
@@ -28,21 +28,28 @@ import {
   priced,
   rankWays,
   type MarkPlan,
+  type AsideReason,
   type Plan,
+  type PlanOptions,
   type CheaperWay,
   type Priced,
   type WayRanking,
 } from '@kolleta/core/plan';
-import type { Stands } from '@kolleta/core/schedule';
 import { tapePlan, type Lift, type TapeBudget, type TapePlan } from '@kolleta/core/tape';
 import { Sender, type Carried } from './carried';
 import { faces, needFace, needWholeFaces, wholeFaces } from './faceStore';
 
 /** Those who wait for a plan hear that it goes on so often at most, ms. */
-const TELL_MS = 1_000;
-/** Told by the memory of the plan under way that a stage was worked out. */
+const TELL_MS = 10_000;
+/** Told of each stage that was worked out for the plan under way. */
 let goesOn = (): void => undefined;
 const memos = { workshop: new Memo(() => goesOn()), draft: new Memo(() => goesOn()) };
+
+/** What a plan may be told beside what it plans. */
+interface Wishes extends Pick<PlanOptions, 'stands' | 'patient'> {
+  /** No quick first plan. */
+  readonly whole?: boolean | undefined;
+}
 
 const senders = { workshop: new Sender(), draft: new Sender() };
 
@@ -66,10 +73,7 @@ async function plan(
   shop: Shop,
   events: WorkEvent[],
   now: number,
-  whole = false,
-  slow: readonly JobId[] = [],
-  onJob: (job: JobId | undefined) => void = () => undefined,
-  stands?: Stands,
+  { whole = false, stands, patient }: Wishes = {},
 ): Promise<Plan> {
   // a face that cannot be read is told by the marks that ask for it
   await Promise.allSettled([...new Set(facesIn(jobs))].map((id) => needFace(id, shop.faces)));
@@ -78,15 +82,7 @@ async function plan(
   const light = own ? { ...rest, faces: own.map((face) => ({ ...face, data: '' })) } : shop;
   const effort = which === 'workshop' && first && !whole ? 'quick' : 'whole';
   first = false;
-  let [at, told]: [JobId | undefined, number] = [undefined, 0];
-  const tell = (job: JobId | undefined) => {
-    [at, told] = [job, performance.now()];
-    onJob(job);
-  };
-  goesOn = () => {
-    if (performance.now() - told > TELL_MS) tell(at);
-  };
-  const options = { slow: new Set(slow), onJob: tell, stands };
+  const options = { stands, ...(patient ? { patient } : {}) };
   const plan = planWorkshop(jobs, light, events, now, faces, memos[which], { ...options, effort });
   const lacking = [...plan.jobs.values()].some((job) => job.readings.some((reading) => reading.id.startsWith('glyphs:')));
   if (!lacking || wholeFaces()) return plan;
@@ -98,14 +94,20 @@ async function plan(
 const planner = {
   plan,
   /** As `plan`, without what the page has from the plan `known`. */
-  async planAfter(known: number, ...asked: Parameters<typeof plan>): Promise<Carried<Plan>> {
+  async planAfter(known: number, alive: () => void, ...asked: Parameters<typeof plan>): Promise<Carried<Plan>> {
+    let told = performance.now();
+    goesOn = () => {
+      if (performance.now() - told < TELL_MS) return;
+      told = performance.now();
+      alive();
+    };
     return senders[asked[0]].send(await plan(...asked), known);
   },
   /** Plans one job to see whether it can be, and how much of it a page has to draw. */
-  async trial(job: Job, shop: Shop, now: number): Promise<{ aside: boolean; points: number; rings: number }> {
+  async trial(job: Job, shop: Shop, now: number): Promise<{ aside?: AsideReason | undefined; points: number; rings: number }> {
     const tried = (await plan('draft', [job], shop, [], now)).jobs.get(job.id);
     const rings = (tried?.marks ?? []).flatMap(({ flat }) => flat.flatMap((layer) => ringsOf(layer.region)));
-    return { aside: tried?.aside !== undefined, points: rings.reduce((sum, ring) => sum + ring.length, 0), rings: rings.length };
+    return { aside: tried?.aside, points: rings.reduce((sum, ring) => sum + ring.length, 0), rings: rings.length };
   },
   /** What would make a job cheaper. */
   async cheaperWays(job: Job, shop: Shop, events: WorkEvent[], now: number): Promise<CheaperWay[]> {

@@ -8,11 +8,8 @@ import type { Planner } from './planner.worker';
 import { newPlannerWorker } from './plannerWorker';
 import { WatchedWorker } from './watchedWorker';
 
-/** Several plans are made for one price: it takes its time. */
-const LIMIT_MS = 60_000;
-
 /** Prices are worked out beside the plan, in a worker of their own. */
-const worker = new WatchedWorker<Planner>('The pricing', newPlannerWorker, LIMIT_MS);
+const worker = new WatchedWorker<Planner>('The pricing', newPlannerWorker);
 
 /** What a job costs; the last answer stays while a new one is worked out. */
 export function usePriced(job: Job, run?: number): { priced: Priced | undefined; busy: boolean; error: Error | null } {

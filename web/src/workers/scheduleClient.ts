@@ -1,12 +1,8 @@
 import type { SchedulePlanner } from './schedule.worker';
 import { WatchedWorker } from './watchedWorker';
 
-/** It answers in a fraction of this, ms. */
-const LIMIT_MS = 30_000;
-
 /** Looks for better plans beside the planner, so that no edit waits for it. */
 export const scheduleWorker = new WatchedWorker<SchedulePlanner>(
   'The search for a better plan',
   () => new Worker(new URL('./schedule.worker.ts', import.meta.url), { type: 'module' }),
-  LIMIT_MS,
 );

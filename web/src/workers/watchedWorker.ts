@@ -4,39 +4,13 @@ import { Told } from '../storage/told';
 /** The worker was ended; what to do is in the message. */
 export class WorkerStopped extends Told {}
 
-/** Given up once, something is given so many times as long. */
-const PATIENCE = 4;
-
 /**
- * How long what tells that it goes on is still waited for, ms: so long from each sign, for what hangs gives none, and at most so many times that in all.
- *
- * @returns told what it is at, how long a sign is waited for, and the time
+ * A worker that gives no sign for so long is dead or hangs, ms. It says nothing about what it was at: that a machine is busy is nobody's fault, and
+ * what is too much work is counted (ADR 50).
  */
-export function patience(): (at: unknown, limit: number, now: number) => number {
-  let [what, since]: [unknown, number] = [undefined, 0];
-  return (at, limit, now) => {
-    if (at !== what || since === 0) [what, since] = [at, now];
-    return Math.min(limit, since + PATIENCE * limit - now);
-  };
-}
+const SILENT_MS = 5 * 60_000;
 
-/**
- * Tries again what was given up, with more time: a machine whose cores are at something else is slow for a while, and nobody can do anything about it.
- *
- * @param run tries, with so many times the usual time
- * @param again whether it is worth trying again
- * @throws what the second try throws
- */
-export async function withPatience<R>(run: (times: number) => Promise<R>, again: () => boolean): Promise<R> {
-  try {
-    return await run(1);
-  } catch (error) {
-    if (!(error instanceof WorkerStopped) || !again()) throw error;
-    return run(PATIENCE);
-  }
-}
-
-/** A worker under a watchdog: calls go one after the other; one that is not answered in time ends the worker, and the next call starts a new one. */
+/** A worker under a watchdog: calls go one after the other; one that stays silent ends the worker, and the next call starts a new one. */
 export class WatchedWorker<T> {
   readonly #make: () => Worker;
   readonly #limit: number;
@@ -48,9 +22,9 @@ export class WatchedWorker<T> {
 
   /**
    * @param name what it is to the user, as in "The planner"
-   * @param limit ms until a call is given up
+   * @param limit ms without a sign until a call is given up
    */
-  constructor(name: string, make: () => Worker, limit: number) {
+  constructor(name: string, make: () => Worker, limit = SILENT_MS) {
     this.#name = name;
     this.#make = make;
     this.#limit = limit;
@@ -78,28 +52,31 @@ export class WatchedWorker<T> {
   /**
    * Calls the worker under the watchdog, when the calls before are answered.
    *
-   * @param ask asks the worker; `alive`, told on the way, gives it time anew
-   * @throws WorkerStopped when it does not answer in time
+   * @param ask asks the worker; `alive`, told on the way, is a sign
+   * @throws WorkerStopped when it stays silent
    */
-  call<R>(ask: (remote: Remote<T>, alive: (ms: number) => void) => Promise<R>, limit = this.#limit): Promise<R> {
-    const turn = this.#tail.then(() => this.#run(ask, limit));
+  call<R>(ask: (remote: Remote<T>, alive: () => void) => Promise<R>): Promise<R> {
+    const turn = this.#tail.then(() => this.#run(ask));
     this.#tail = turn.catch(() => undefined);
     return turn;
   }
 
-  async #run<R>(ask: (remote: Remote<T>, alive: (ms: number) => void) => Promise<R>, limit: number): Promise<R> {
+  async #run<R>(ask: (remote: Remote<T>, alive: () => void) => Promise<R>): Promise<R> {
     const stopped = new Promise<never>((_, reject) => {
       this.#fail = reject;
     });
-    const ring = (ms: number) =>
-      setTimeout(() => this.stop('This took too long and was stopped. Undo the last change, or simplify the drawing.'), ms);
-    let timer = ring(limit);
+    const ring = () =>
+      setTimeout(
+        () => this.stop(`${this.#name} gives no answer and was stopped. Try it again, or reload the page; nothing is lost.`),
+        this.#limit,
+      );
+    let timer = ring();
     let over = false;
-    const alive = (ms: number) => {
+    const alive = () => {
       // what the worker told on the way may come in after its answer
       if (over) return;
       clearTimeout(timer);
-      timer = ring(ms);
+      timer = ring();
     };
     try {
       return await Promise.race([ask(this.#start(), alive), stopped]);

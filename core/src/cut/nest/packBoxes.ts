@@ -1,3 +1,4 @@
+import { countWork } from '../../units';
 import { packFree, type FreeRule } from './freeBoxes';
 import type { PackedBox, PackItem, Packing } from './packing';
 
@@ -49,6 +50,7 @@ export function packInOrder(items: readonly PackItem[], across: number, gap: num
     const turned = ways.includes(turn(item)) ? turn(item) : ways[0]!;
     const [width, height] = turned ? [item.height, item.width] : [item.width, item.height];
     // each box carries its gap to the right and above; the film is a gap wider, so none is wasted at the edge
+    countWork(skyline.length / 10);
     const place = lowest(skyline, width + gap, across + gap)!;
     boxes.push({ id: item.id, ...place, width, height, turned });
     skyline = raise(skyline, { x: place.x, width: width + gap, top: place.y + height + gap });

@@ -1,10 +1,13 @@
 import { inSentence } from '@kolleta/core/units';
 import { useState } from 'react';
+import { useQueryClient } from '@tanstack/react-query';
 import { useNavigate } from 'react-router';
-import type { Job } from '@kolleta/core/job';
+import type { Job, Reading } from '@kolleta/core/job';
+import type { AsideReason } from '@kolleta/core/plan';
 import { removeJob, restoreJob, undoJob } from '../../storage/editJob';
 import { plainly } from '../../storage/plainly';
 import { useTell } from '../../ui/toasts';
+import { tryLonger } from '../../workers/plannerClient';
 
 /** Deletes a job after a question; it can be brought back from what is told then. */
 export function DeleteJob({ job }: { job: Pick<Job, 'id' | 'name'> }) {
@@ -43,13 +46,12 @@ export function DeleteJob({ job }: { job: Pick<Job, 'id' | 'name'> }) {
 }
 
 /** A job that was set aside, or a station of it that cannot be shown: what happened, and the ways out. */
-export function SetAside({ job, why }: { job: Job; why: 'slow' | 'failed' | 'shown' }) {
+export function SetAside({ job, why, reading }: { job: Job; why: AsideReason | 'shown'; reading?: Reading | undefined }) {
   const tell = useTell();
-  const says = {
-    slow: 'It takes too long to work out. The other jobs are planned without it.',
-    failed: 'Something in it cannot be worked out. The other jobs are planned without it.',
-    shown: 'Something in it cannot be drawn here.',
-  }[why];
+  const queries = useQueryClient();
+  const says = why === 'shown' ? 'Something in it cannot be drawn here.' : reading?.why;
+  const [help, trying] =
+    why === 'slow' ? [reading?.advice, 'Try again, however long it takes'] : ['Take a simpler drawing at Draw.', undefined];
   const undo = async () => {
     try {
       const label = await undoJob(job.id);
@@ -61,10 +63,26 @@ export function SetAside({ job, why }: { job: Job; why: 'slow' | 'failed' | 'sho
   return (
     <section role="alert" aria-label="Set aside" className="sheet border-error border-l-4 px-4 py-3">
       <h2 className="text-lg font-bold">This job is set aside</h2>
-      <p className="mb-2">{says} Take back your last change, take a simpler drawing at Draw, or save the job as a file and delete it.</p>
-      <button type="button" className="btn btn-sm btn-primary" onClick={() => void undo()}>
-        Take back the last change
-      </button>
+      <p className="mb-2">
+        {says} {help} Or take back your last change, or save the job as a file and delete it.
+      </p>
+      <div className="flex flex-wrap gap-2">
+        <button type="button" className="btn btn-sm btn-primary" onClick={() => void undo()}>
+          Take back the last change
+        </button>
+        {trying && (
+          <button
+            type="button"
+            className="btn btn-sm"
+            onClick={() => {
+              tryLonger(job.id);
+              void queries.invalidateQueries({ queryKey: ['plan'] });
+            }}
+          >
+            {trying}
+          </button>
+        )}
+      </div>
     </section>
   );
 }

@@ -193,7 +193,7 @@ function OneJob({ id, station }: { id: string; station: string }) {
           attention: attentionAt(s.id, plan),
         }))}
       />
-      {plan?.aside && <SetAside job={job} why={plan.aside} />}
+      {plan?.aside && <SetAside job={job} why={plan.aside} reading={plan.readings[0]} />}
       {plan ? (
         <Boundary of={job} instead={plan.aside ? null : <SetAside job={job} why="shown" />}>
           <Owned by={mark?.id ?? ''}>

@@ -119,7 +119,11 @@ export function JobsPage() {
                       {job.count === 1 ? '' : `${job.count} `}
                       {job.count === 1 ? job.piece.name : plural(job.piece.name)}
                     </p>
-                    {own?.aside && <p className="text-error mt-1.5 text-[0.95rem]">Set aside: it cannot be worked out.</p>}
+                    {own?.aside && (
+                      <p className="text-error mt-1.5 text-[0.95rem]">
+                        Set aside: it {own.aside === 'slow' ? 'takes too much work' : 'cannot be worked out'}.
+                      </p>
+                    )}
                     {own?.schedule.unplaced !== undefined && (
                       <p className="text-error mt-1.5 text-[0.95rem]">It finds no room in your hours.</p>
                     )}

@@ -13,7 +13,6 @@ import { useWorkshop } from '../../storage/useWorkshop';
 import { Choice, CountWord, Sentence } from '../../ui/tokens';
 import { useTell } from '../../ui/toasts';
 import type { Planner } from '../../workers/planner.worker';
-import { timeFor } from '../../workers/plannerClient';
 import { newPlannerWorker } from '../../workers/plannerWorker';
 import type { OrderAnswer } from '../../workers/schedule.worker';
 import { scheduleWorker } from '../../workers/scheduleClient';
@@ -64,8 +63,8 @@ export function PromiseCard({ jobs, shop, problem }: { jobs: readonly Job[]; sho
       const names = jobs.map(({ name }) => name);
       const order = orderLike(model, asked, names, newId, now());
       const planned = async (one: Job) => {
-        trial.current ??= new WatchedWorker<Planner>('The trial', newPlannerWorker, timeFor(one));
-        const plan = await trial.current.call((planner) => planner.plan('draft', [one], shop, [], now(), true));
+        trial.current ??= new WatchedWorker<Planner>('The trial', newPlannerWorker);
+        const plan = await trial.current.call((planner) => planner.plan('draft', [one], shop, [], now(), { whole: true }));
         const stops = (plan.jobs.get(one.id)?.readings ?? []).filter(({ verdict, id }) => verdict === 'stop' && id !== 'date').length;
         return { job: plan.problem.jobs[0], stops };
       };

@@ -10,9 +10,6 @@ import { importerWorker } from '../../workers/importerClient';
 import { plansInTime } from '../../workers/trial';
 import { drawingText, MOST_BYTES } from './drawingText';
 
-/** A picture is traced for so long at most, ms. */
-const TRACE_LIMIT_MS = 60_000;
-
 /** A picture that is being traced. */
 export interface OpenPicture {
   readonly name: string;
@@ -141,17 +138,16 @@ export function useArtworkFile(
     return run(
       picture.name,
       () =>
-        importerWorker.call(
-          async (importer): Promise<Result<ImportedDrawing>> =>
-            importer.trace(
-              picture.picture,
-              options,
-              picture.name,
-              proxy((done: number) => {
-                if (runs.current === own) setShare(done);
-              }),
-            ),
-          TRACE_LIMIT_MS,
+        importerWorker.call(async (importer, alive): Promise<Result<ImportedDrawing>> =>
+          importer.trace(
+            picture.picture,
+            options,
+            picture.name,
+            proxy((done: number) => {
+              alive();
+              if (runs.current === own) setShare(done);
+            }),
+          ),
         ),
       keep,
     );
