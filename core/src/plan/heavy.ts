@@ -2,11 +2,11 @@ import type { Job } from '../job';
 import { TooMuchWork } from '../units';
 
 /**
- * A job may take so many steps of work, and so many more for each row of its list and each of its marks: some ten seconds of a quiet machine,
- * hundreds of times what a usual job takes.
+ * A job may take so many steps of work, and so many more for each row of its list and each of its marks: some six seconds of a quiet machine,
+ * many times what a usual job takes.
  */
-const JOB_STEPS = 8_000_000;
-const ROW_STEPS = 500_000;
+const JOB_STEPS = 4_000_000;
+const ROW_STEPS = 300_000;
 /** Tried again because its maker asks for it, it may take so many times as many. */
 const PATIENT = 8;
 

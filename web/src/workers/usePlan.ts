@@ -40,7 +40,10 @@ export const planQuery = (state: WorkshopState, turn: number) => ({
 /** The plan of a workshop: again on every edit and event and when a wait ends, not on ticks. */
 export function usePlanOf(state: WorkshopState): { plan: Plan | undefined; error: Error | null; fresh: boolean; again: () => void } {
   const [turn, setTurn] = useState(0);
-  const { data, error, isPlaceholderData, refetch } = useQuery({ ...planQuery(state, turn), placeholderData: keepPreviousData });
+  const { data, error, isPlaceholderData, isFetching, refetch } = useQuery({
+    ...planQuery(state, turn),
+    placeholderData: keepPreviousData,
+  });
   useEffect(() => {
     if (data && !data.complete) {
       setTurn((n) => n + 1);
@@ -56,7 +59,7 @@ export function usePlanOf(state: WorkshopState): { plan: Plan | undefined; error
     keepBench(state, data);
     keepStanding(state, data);
   }, [data, isPlaceholderData, state]);
-  return { plan: data, error, fresh: data?.complete === true && !isPlaceholderData, again: () => void refetch() };
+  return { plan: data, error, fresh: data?.complete === true && !isPlaceholderData && !isFetching, again: () => void refetch() };
 }
 
 export const PlanContext = createContext<Plan | undefined>(undefined);

@@ -7,6 +7,7 @@ import type { AsideReason } from '@kolleta/core/plan';
 import { removeJob, restoreJob, undoJob } from '../../storage/editJob';
 import { plainly } from '../../storage/plainly';
 import { useTell } from '../../ui/toasts';
+import { useSettling } from '../../workers/settled';
 import { tryLonger } from '../../workers/plannerClient';
 
 /** Deletes a job after a question; it can be brought back from what is told then. */
@@ -49,6 +50,7 @@ export function DeleteJob({ job }: { job: Pick<Job, 'id' | 'name'> }) {
 export function SetAside({ job, why, reading }: { job: Job; why: AsideReason | 'shown'; reading?: Reading | undefined }) {
   const tell = useTell();
   const queries = useQueryClient();
+  const { fresh } = useSettling();
   const says = why === 'shown' ? 'Something in it cannot be drawn here.' : reading?.why;
   const [help, trying] =
     why === 'slow' ? [reading?.advice, 'Try again, however long it takes'] : ['Take a simpler drawing at Draw.', undefined];
@@ -74,12 +76,13 @@ export function SetAside({ job, why, reading }: { job: Job; why: AsideReason | '
           <button
             type="button"
             className="btn btn-sm"
+            disabled={!fresh}
             onClick={() => {
               tryLonger(job.id);
               void queries.invalidateQueries({ queryKey: ['plan'] });
             }}
           >
-            {trying}
+            {fresh ? trying : 'Working it out…'}
           </button>
         )}
       </div>

@@ -192,7 +192,7 @@ export function CutStation({ job, plan, shop, edit, fix, mark }: StationProps) {
     </SheetDrawing>
   ) : (
     <p className="m-auto max-w-sm p-6 text-center">
-      <OnceKnown>
+      <OnceKnown of={plan}>
         Nothing can be cut yet.{' '}
         {stopAt ? (
           <>

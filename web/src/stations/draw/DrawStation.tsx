@@ -174,7 +174,7 @@ export function DrawStation({ job, plan, shop, edit, fix, mark, chooseMark }: St
             </Scaled>
           ) : (
             <p className="bg-base-100 text-base-content m-auto max-w-sm rounded-lg p-5 text-center">
-              <OnceKnown>
+              <OnceKnown of={plan}>
                 Nothing to cut yet. Type the words at the side, or drop an SVG or DXF drawing on this sheet: its filled shapes become film,
                 colour by colour. A PNG or JPEG picture is traced.
               </OnceKnown>

@@ -122,7 +122,7 @@ function CareBars({ plan, shop }: Pick<StationProps, 'plan' | 'shop'>) {
   if (packed === undefined)
     return (
       <p className="quiet px-4 pb-4">
-        <OnceKnown>The job finds no room in your hours: nothing is packed, and nothing cures yet.</OnceKnown>
+        <OnceKnown of={plan}>The job finds no room in your hours: nothing is packed, and nothing cures yet.</OnceKnown>
       </p>
     );
   const from = Math.min(...waits.map((w) => w.from), packed);

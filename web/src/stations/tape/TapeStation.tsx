@@ -67,7 +67,7 @@ export function TapeStation({ job, plan, shop, edit, fix, mark, chooseMark }: St
       </>
     ) : (
       <p className="m-auto p-6">
-        <OnceKnown>Nothing to lift yet.</OnceKnown>
+        <OnceKnown of={plan}>Nothing to lift yet.</OnceKnown>
       </p>
     );
   return (

@@ -133,7 +133,7 @@ export function WeedStation({ job, plan, shop, edit, fix, mark, chooseMark }: St
       </>
     ) : (
       <p className="m-auto p-6">
-        <OnceKnown>Nothing to weed yet.</OnceKnown>
+        <OnceKnown of={plan}>Nothing to weed yet.</OnceKnown>
       </p>
     );
   return (
