@@ -39,8 +39,9 @@ describe('the outline under a press', () => {
         const paint: Paint = ([x, y]) => (((x - 210) / a) ** 2 + ((y - 160) / b) ** 2 < 1 ? PLATE : WOOD);
         const ring = ringOf(outlineUnder(picture(...SIZE, paint), [210 + a * off, 160 + b * off], ALIKE_USUAL));
         const box = boxOfPoints(ring);
-        expect(Math.abs(boxWidth(box) - 2 * a)).toBeLessThan(0.5);
-        expect(Math.abs(boxHeight(box) - 2 * b)).toBeLessThan(0.5);
+        // the picture is drawn by thirds of a pixel: a bow that ends within one loses it on both sides
+        expect(Math.abs(boxWidth(box) - 2 * a)).toBeLessThan(0.75);
+        expect(Math.abs(boxHeight(box) - 2 * b)).toBeLessThan(0.75);
         expect(Math.abs(regionArea(regionOf([ring])) / (Math.PI * a * b) - 1)).toBeLessThan(0.01);
       }),
       law(3, 20),

@@ -102,6 +102,8 @@ export function cutReadings(
     const largest = job.marks.filter((mark) => own.tooWide.some((one) => one.mark.split(/[~+]/)[0] === mark.id));
     const room = own.width - 2 * margin;
     const smaller = room - LAYOUT.belowWidest;
+    // copies of a spread that are cut in one are together wider than the mark
+    const narrows = smaller >= LAYOUT.narrowest && largest.every(({ spread }) => !spread);
     const side = Math.max(...own.tooWide.map((one) => one.side));
     const long = own.tooWide.reduce((sum, one) => sum + one.long, own.taken) + 2 * margin;
     const wider = shop.films.filter((f) => {
@@ -118,7 +120,7 @@ export function cutReadings(
       limit: `${say(side + 2 * margin)} for the smaller side of the mark`,
       why: wideWords(own),
       remedies: [
-        ...(smaller >= LAYOUT.narrowest
+        ...(narrows
           ? [
               {
                 label: `Make it ${say(smaller)} wide`,
@@ -131,7 +133,7 @@ export function cutReadings(
           .slice(0, 2)
           .map((f) => ({ label: `${f.name} — ${say(f.width)} wide`, patch: useInstead(job, film.id, f.id) })),
       ],
-      ...(smaller >= LAYOUT.narrowest || wider.length > 0
+      ...(narrows || wider.length > 0
         ? {}
         : { advice: `Buy ${film.name} of at least ${say(side + 2 * margin)}, or make the mark smaller at Fit.` }),
     });

@@ -46,7 +46,7 @@ describe('the law of remedies', () => {
   it('over every shape, ground, technique, artwork, list, spread and change: each clears its reading, raises no stop and changes something', () => {
     const met = new Set<string>();
     const faults: string[] = [];
-    for (const seed of seeds([16, 18, 20, 26, 34, 38, 4748, 4766, 4803, 4809, 20345, 20346, 20360], 120))
+    for (const seed of seeds([16, 18, 20, 26, 34, 38, 4748, 4766, 4803, 4809, 20345, 20346, 20350, 20360], 120))
       faults.push(...faultsOf(randomJob(numbersFrom(seed), shop), met).map((fault) => `${seed}: ${fault}`));
     for (const [kind, what, make, own] of knownCases(shop)) {
       const [job, there] = [make(), own?.() ?? shop];
