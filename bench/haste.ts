@@ -1,4 +1,5 @@
 // Longer than 300 lines: the four faults of haste share how they type, press and look at what was saved.
+import { spawn } from 'node:child_process';
 import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
 import { inBrowser } from './inBrowser';
@@ -283,6 +284,42 @@ async function badJobs(page: Page, address: string): Promise<Figure> {
   return none('fault/bad-jobs', harmed, tried);
 }
 
+/** So many processes do nothing but work, and so many edits are made beside them. */
+const BUSY = 6;
+const BUSY_EDITS = 30;
+
+/** The jobs as they are shown, once the plan is there. */
+async function shownJobs(page: Page, address: string): Promise<string> {
+  await page.goto(`${address}#/jobs`);
+  await saved(page);
+  await planned(page);
+  return page.getByRole('main').innerText();
+}
+
+/** Edits beside processes that take all cores: how many are not there afterwards, jobs that are set aside, and what is shown otherwise than at rest. */
+async function busyMachine(page: Page, address: string): Promise<Figure> {
+  const busy = Array.from({ length: BUSY }, () => spawn(process.execPath, ['-e', 'for (;;);'], { stdio: 'ignore' }));
+  let wrong = 0;
+  const stations = ['regatta-prizes/measure', 'honour-board/measure', 'crew-flasks/measure', 'tankards/measure', 'door-hours/measure'];
+  let shown: string;
+  try {
+    for (let i = 0; i < BUSY_EDITS; i++) {
+      await page.goto(`${address}#/job/${stations[i % stations.length]!}`);
+      const client = page.getByLabel('Client', { exact: true });
+      await client.fill(`Client ${i}`);
+      await client.press('Enter');
+    }
+    shown = await shownJobs(page, address);
+  } finally {
+    for (const one of busy) one.kill('SIGKILL');
+  }
+  for (let i = BUSY_EDITS - stations.length; i < BUSY_EDITS; i++) if (!shown.includes(`Client ${i}`)) wrong += 1;
+  if (/set aside/i.test(shown)) wrong += 1;
+  await page.reload();
+  if ((await shownJobs(page, address)) !== shown) wrong += 1;
+  return none('fault/busy-machine', wrong, BUSY_EDITS);
+}
+
 /** Measures in a browser of its own, with the demo workshop open. */
 const inDemo = (measure: (page: Page, address: string) => Promise<Figure>) => (): Promise<Figure[]> =>
   inBrowser(async (browser, address) => {
@@ -302,4 +339,5 @@ export const HASTE: [string, () => Promise<Figure[]>][] = [
   ['fault/quick-edits', inDemo(quickEdits)],
   ['fault/stale-cuts', inDemo(staleCuts)],
   ['fault/bad-jobs', inDemo(badJobs)],
+  ['fault/busy-machine', inDemo(busyMachine)],
 ];

@@ -1,9 +1,11 @@
 import { readdirSync } from 'node:fs';
-import type { Job } from '../core/src/job';
+import { simpleShape } from '../core/src/artwork';
+import type { Segment } from '../core/src/geometry';
+import type { Job, Mark } from '../core/src/job';
 import { Memo, planWorkshop } from '../core/src/plan';
 import { shippedFaces } from '../core/test/faces';
 import { DEMO_START, demoWorkshop, plateJob, textMark } from '../core/test/sampleJobs';
-import { atMost, median, timed, type Figure } from './figure';
+import { atMost, median, seeded, timed, type Figure } from './figure';
 import { inBrowser } from './inBrowser';
 
 /** A job of 60 letters in a script face, its mark moved by half a millimetre a time. */
@@ -17,6 +19,48 @@ function nudgedJob(i: number): Job {
     spacing: 0,
   }));
   return plateJob({ ...mark, artwork: { kind: 'text', align: 'centre', lineSpacing: 1, lines } });
+}
+
+/** A tile of 150 × 200 mm with a hole in its middle. */
+function holedTile(mark: Mark): Job {
+  const job = plateJob(mark);
+  const hole = { id: 'h', kind: 'hole' as const, x: 0, y: 96, width: 8, height: 8, round: true, clear: 4 };
+  const sides = { width: 150, height: 200 };
+  return {
+    ...job,
+    piece: { ...job.piece, shape: { kind: 'flat', ...sides }, features: [hole] },
+    zones: job.zones.map((zone) => ({ ...zone, ...sides })),
+  };
+}
+const heartTile = (): Job =>
+  holedTile(
+    textMark('Tern', {
+      edits: [{ id: 'e', kind: 'outOf', name: 'heart', path: simpleShape('heart'), fill: 'nonzero', by: 1.2, right: 0, up: 0 }],
+    }),
+  );
+const backedTags = (): Job => ({
+  ...holedTile(textMark('{Name}', { edits: [{ id: 'e', kind: 'backing', film: 'gold-metallic', by: 2 }] })),
+  count: 24,
+  list: { columns: ['Name'], rows: Array.from({ length: 24 }, (_, i) => ({ id: `r${i}`, cells: [`Crew ${i}`] })) },
+});
+function crowdedPlate(): Job {
+  const at = (i: number) => ({ x: (i % 8) * 20 - 70, y: Math.floor(i / 8) * 12 - 45 });
+  const marks = Array.from({ length: 60 }, (_, i) => ({
+    ...textMark(`Tern ${i}`, { size: { mode: 'width', width: 15 }, offset: at(i) }),
+    id: `m${i}`,
+  }));
+  return { ...plateJob(marks[0]!), marks };
+}
+/** A line that crosses itself more often than anything can work with. */
+function scribbledPlate(): Job {
+  const random = seeded(5);
+  const path = [
+    ['M', [0, 0]],
+    ...Array.from({ length: 6000 }, () => ['L', [random() * 100, random() * 100]]),
+    ['Z'],
+  ] as unknown as readonly Segment[];
+  const parts = [{ id: 'p', colour: '#000000', fill: 'nonzero' as const, path }];
+  return plateJob({ ...textMark(''), artwork: { kind: 'drawing', name: 'scribble', leftOut: [], parts } });
 }
 
 /** The nudge as the page sees it: asked of the built worker, with all that crosses to it and back. */
@@ -93,6 +137,19 @@ export async function planFigures(): Promise<Figure[]> {
     return { ...plateJob(mark), id: `quick${i}` };
   });
   const firstOfQuick = await timed(() => planWorkshop(quickMarks, shop, [], DEMO_START, faces, new Memo(), { effort: 'quick' }));
+  // the job on the screen of fifteen, and jobs that were slow once
+  const fifteenMemo = new Memo();
+  const fifteen = await timed((i) =>
+    planWorkshop(
+      many.slice(0, 15).map((job, k) => (k === 7 ? { ...job, marks: job.marks.map((m) => ({ ...m, offset: { x: i, y: 0 } })) } : job)),
+      shop,
+      events,
+      DEMO_START,
+      faces,
+      fifteenMemo,
+    ),
+  );
+  const alone = (job: Job) => timed(() => planWorkshop([job], shop, [], DEMO_START, faces, new Memo()));
   const manyMemo = new Memo();
   const manyMoved = (i: number) =>
     many.map((job, k) => (k === 7 ? { ...job, marks: job.marks.map((m) => ({ ...m, offset: { x: i, y: 0 } })) } : job));
@@ -112,6 +169,11 @@ export async function planFigures(): Promise<Figure[]> {
     atMost('plan/300-quick-marks-first-shown', firstOfQuick, 3000, 'ms'),
     atMost('plan/300-jobs-without-worker', hundreds, 3000, 'ms'),
     atMost('plan/10-open-290-closed-without-worker', closed, 100, 'ms'),
+    atMost('plan/15-open-jobs-an-edit-without-worker', fifteen, 300, 'ms'),
+    atMost('plan/heart-beside-a-hole', await alone(heartTile()), 600, 'ms'),
+    atMost('plan/24-names-backed-beside-a-hole', await alone(backedTags()), 2500, 'ms'),
+    atMost('plan/60-marks-in-one-place', await alone(crowdedPlate()), 4000, 'ms'),
+    atMost('plan/too-much-is-told', await alone(scribbledPlate()), 1000, 'ms'),
     atMost('plan/nudge/60-glyphs', await nudgeInWorker(), 100, 'ms'),
     atMost('plan/nudge/60-glyphs-without-worker', nudged, 100, 'ms'),
     atMost('plan/nudge/demo-without-worker', demo, 100, 'ms'),

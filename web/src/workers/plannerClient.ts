@@ -4,7 +4,7 @@ import type { Plan } from '@kolleta/core/plan';
 import type { Stands } from '@kolleta/core/schedule';
 import type { Planner } from './planner.worker';
 import { Receiver } from './carried';
-import { takePlannerWorker } from './plannerWorker';
+import { newPlannerWorker, takePlannerWorker } from './plannerWorker';
 import { WatchedWorker } from './watchedWorker';
 
 /** Jobs that take too much work and that are tried all the same, because their maker asked. */
@@ -14,6 +14,10 @@ export const tryLonger = (job: JobId): void => void patient.add(job);
 
 /** The worker that plans. */
 export const plannerWorker = new WatchedWorker<Planner>('The planner', takePlannerWorker);
+/** Drafts are planned beside the workshop: a word that is typed on a page just opened does not wait for all jobs. */
+const draftWorker = new WatchedWorker<Planner>('The planner of drafts', newPlannerWorker);
+/** Makes the worker of drafts before the first word is typed. */
+export const warmDrafts = (): void => draftWorker.warm();
 
 interface Request {
   jobs: Job[];
@@ -31,10 +35,12 @@ class NewestWins {
   #running = false;
   #next: { request: Request; settle: { resolve: (plan: Plan) => void; reject: (error: unknown) => void }[] } | undefined;
   readonly #which: 'workshop' | 'draft';
+  readonly #worker: WatchedWorker<Planner>;
   readonly #receiver = new Receiver();
 
-  constructor(which: 'workshop' | 'draft') {
+  constructor(which: 'workshop' | 'draft', worker: WatchedWorker<Planner>) {
     this.#which = which;
+    this.#worker = worker;
   }
 
   plan(request: Request): Promise<Plan> {
@@ -45,7 +51,7 @@ class NewestWins {
   }
 
   async #plan({ jobs, shop, events, now, whole, stands }: Request): Promise<Plan> {
-    const carried = await plannerWorker.call((planner, alive) =>
+    const carried = await this.#worker.call((planner, alive) =>
       planner.planAfter(
         ...([this.#receiver.known, proxy(alive), this.#which] as const),
         // nobody plans by pictures
@@ -73,7 +79,7 @@ class NewestWins {
   }
 }
 
-const lines = { workshop: new NewestWins('workshop'), draft: new NewestWins('draft') };
+const lines = { workshop: new NewestWins('workshop', plannerWorker), draft: new NewestWins('draft', draftWorker) };
 
-/** Plans the workshop, or a draft beside it, in the worker. */
+/** Plans the workshop, or a draft beside it. */
 export const requestPlan = (which: 'workshop' | 'draft', request: Request): Promise<Plan> => lines[which].plan(request);

@@ -41,6 +41,11 @@ export class WatchedWorker<T> {
     return this.#remote;
   }
 
+  /** Makes the worker before anything asks for it, so that it is loaded by then. */
+  warm(): void {
+    this.#start();
+  }
+
   /** Ends the worker and tells the call that it is at; calls behind it get a new one. */
   stop(message: string): void {
     this.#worker?.terminate();

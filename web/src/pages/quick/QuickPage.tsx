@@ -1,4 +1,4 @@
-import { useMemo, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { useLocation, useNavigate } from 'react-router';
 import { usualBreathing, usualZone } from '@kolleta/core/blanks';
 import { BLANK_KINDS, BLANKS, FACES, LIMITS } from '@kolleta/core/facts';
@@ -15,7 +15,7 @@ import { useWorkshop } from '../../storage/useWorkshop';
 import { ReadingCard } from '../../ui/ReadingCard';
 import { useTell } from '../../ui/toasts';
 import { Choice, LengthWord } from '../../ui/tokens';
-import { plannerWorker } from '../../workers/plannerClient';
+import { plannerWorker, warmDrafts } from '../../workers/plannerClient';
 import { useDraftPlan } from '../../workers/usePlan';
 import { useWhen } from '../../workers/useWhen';
 import { sameRemedy } from '../../frame/useJobEdits';
@@ -38,6 +38,7 @@ export function QuickPage() {
   const words = line?.text ?? '';
   const { plan, working, error } = useDraftPlan(words.trim() ? draft : undefined);
   const when = useWhen({ draft, plan, working, error });
+  useEffect(warmDrafts, []);
   const system = shop.lengths;
   const change = (path: string[], value: unknown) => setDraft((job) => applyPatch(job, setAt(path, value)).document);
   const setMark = (field: string, value: unknown) => change(['marks', mark.id, field], value);
