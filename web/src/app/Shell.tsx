@@ -18,6 +18,7 @@ import { SettlingContext, useSettlingOf } from '../workers/settled';
 import { PlanContext, usePlanOf } from '../workers/usePlan';
 import type { WorkshopState } from '../storage/useWorkshop';
 import { stationsOf } from '../frame/stationList';
+import { Band, BandButton } from './Band';
 import { ClockBand } from './ClockBand';
 import { KeepingBands, KeptWord } from './KeepingBands';
 import { useSingleKeys } from './shortcuts';
@@ -161,7 +162,7 @@ function useKeys(state: WorkshopState, open: (what: 'help' | 'find') => void): v
 const HEADER_BUTTON = 'btn btn-sm max-sm:px-2 border-white/25 bg-transparent text-[#f6f3ec] shadow-none';
 
 function Inside({ state }: { state: WorkshopState }) {
-  const { plan, error, fresh, again } = usePlanOf(state);
+  const { plan, error, fresh, long, again } = usePlanOf(state);
   const settled = useSettlingOf(state, plan, fresh, error);
   const settling = useMemo(() => ({ fresh, settled }), [fresh, settled]);
   const [theme, setTheme] = useState(readTheme);
@@ -256,12 +257,16 @@ function Inside({ state }: { state: WorkshopState }) {
               </div>
             </header>
             {error && (
-              <p role="alert" className="bg-error text-error-content flex flex-wrap items-center gap-3 px-6 py-2">
-                {plainly(error)}
-                <button type="button" className="btn btn-xs" onClick={again}>
-                  Try again
-                </button>
-              </p>
+              <Band tone="error" label="No plan">
+                <p className="min-w-0 flex-1">{plainly(error)}</p>
+                <BandButton onClick={again}>Try again</BandButton>
+              </Band>
+            )}
+            {long && (
+              <Band tone="plain" label="The plan takes long">
+                <p className="min-w-0 flex-1">The plan takes long. What you see is from before your last change; nothing is lost.</p>
+                <BandButton onClick={again}>Begin it again</BandButton>
+              </Band>
             )}
             <KeepingBands state={state} />
             <ClockBand state={state} />

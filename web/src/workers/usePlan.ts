@@ -7,7 +7,7 @@ import { now } from '../storage/clock';
 import { keepStanding, standsFor } from '../storage/standing';
 import { useWorkshop, type WorkshopState } from '../storage/useWorkshop';
 import { numberOf } from './numberOf';
-import { requestPlan } from './plannerClient';
+import { plannerWorker, requestPlan } from './plannerClient';
 
 /** Timers longer than this are set again when they ring: browsers take no more. */
 const LONGEST_TIMER_MS = 6 * 3_600_000;
@@ -37,8 +37,19 @@ export const planQuery = (state: WorkshopState, turn: number) => ({
   retry: false,
 });
 
+/** A plan that is not there after this long is said to take long, ms: nothing else hangs on it. */
+const LONG_MS = 20_000;
+
 /** The plan of a workshop: again on every edit and event and when a wait ends, not on ticks. */
-export function usePlanOf(state: WorkshopState): { plan: Plan | undefined; error: Error | null; fresh: boolean; again: () => void } {
+export function usePlanOf(state: WorkshopState): {
+  plan: Plan | undefined;
+  error: Error | null;
+  fresh: boolean;
+  /** It takes longer than usual. */
+  long: boolean;
+  /** Begins it again, with another worker. */
+  again: () => void;
+} {
   const [turn, setTurn] = useState(0);
   const { data, error, isPlaceholderData, isFetching, refetch } = useQuery({
     ...planQuery(state, turn),
@@ -59,7 +70,22 @@ export function usePlanOf(state: WorkshopState): { plan: Plan | undefined; error
     keepBench(state, data);
     keepStanding(state, data);
   }, [data, isPlaceholderData, state]);
-  return { plan: data, error, fresh: data?.complete === true && !isPlaceholderData && !isFetching, again: () => void refetch() };
+  const fresh = data?.complete === true && !isPlaceholderData && !isFetching;
+  const waiting = !fresh && !error;
+  const [long, setLong] = useState(false);
+  useEffect(() => {
+    setLong(false);
+    if (!waiting) return undefined;
+    const timer = setTimeout(() => setLong(true), LONG_MS);
+    return () => clearTimeout(timer);
+  }, [waiting]);
+  const again = async () => {
+    plannerWorker.stop('The plan was begun again.');
+    // the one that was stopped is the one that this waits for
+    const stopped = await refetch();
+    if (stopped.error) await refetch();
+  };
+  return { plan: data, error, fresh, long, again: () => void again() };
 }
 
 export const PlanContext = createContext<Plan | undefined>(undefined);
