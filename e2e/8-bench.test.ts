@@ -1,4 +1,4 @@
-import { clockStands, expect, kept, onlyJobs, openBench, secondsPass, test } from './workshop';
+import { clockStands, expect, kept, onlyJobs, openBench, planned, secondsPass, test } from './workshop';
 
 test('the Bench: what goes wrong is kept and comes back; a timer survives a reload, and Done moves on', async ({ page }) => {
   onlyJobs(page, ['crew-flasks', 'honour-board', 'boat-numbers']);
@@ -50,6 +50,18 @@ test('a timer that runs out tells so', async ({ page }) => {
   for (let i = 0; i < 60 && (await told.count()) === 0; i++) await page.clock.runFor(2_000);
   await expect(told).toBeVisible();
   await expect(page.getByText('over by')).toBeVisible();
+  await test.step('a planner that died keeps nobody waiting', async () => {
+    const planner = page.workers().find((worker) => worker.url().includes('planner'))!;
+    await planner.evaluate(() => close());
+    await page.getByRole('button', { name: 'Done' }).first().click();
+    const band = page.getByRole('status', { name: 'The plan takes long' });
+    for (let i = 0; i < 60 && (await band.count()) === 0; i++) await page.clock.runFor(2_000);
+    await page.clock.resume();
+    await band.getByRole('button', { name: 'Begin it again' }).click();
+    await planned(page);
+    await expect(band).toHaveCount(0);
+    await expect(page.getByRole('region', { name: 'Now', exact: true }).getByRole('heading')).toHaveText('Tape 6 × crew name');
+  });
 });
 
 test('several timers run at once, each in its own time, and go on over a reload', async ({ page }) => {
