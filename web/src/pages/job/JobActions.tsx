@@ -53,7 +53,7 @@ export function SetAside({ job, why, reading }: { job: Job; why: AsideReason | '
   const { fresh } = useSettling();
   const says = why === 'shown' ? 'Something in it cannot be drawn here.' : reading?.why;
   const [help, trying] =
-    why === 'slow' ? [reading?.advice, 'Try again, however long it takes'] : ['Take a simpler drawing at Draw.', undefined];
+    why === 'slow' ? [reading?.advice, 'Try again, and wait longer'] : ['Take a simpler drawing at Draw.', undefined];
   const undo = async () => {
     try {
       const label = await undoJob(job.id);
