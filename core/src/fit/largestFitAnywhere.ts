@@ -78,7 +78,7 @@ export function firstTouch(art: Edges, radius: number, zone: Edges, x: number, y
   let least = Infinity;
   const zn = zone.ax.length;
   const an = art.ax.length;
-  let looks = zn;
+  countWork(zn / LOOKS);
   let [nearest, near] = [0, Infinity];
   const away = new Float64Array(zn);
   for (let j = 0; j < zn; j++) {
@@ -97,7 +97,7 @@ export function firstTouch(art: Edges, radius: number, zone: Edges, x: number, y
     const px = zone.ax[j]! - x;
     const py = zone.ay[j]! - y;
     const pd = px * dy - py * dx;
-    looks += an;
+    countWork(an / LOOKS);
     for (let i = 0; i < an; i++) {
       const vx = art.ax[i]!;
       const vy = art.ay[i]!;
@@ -108,10 +108,7 @@ export function firstTouch(art: Edges, radius: number, zone: Edges, x: number, y
       const u = (px * vy - py * vx) / cross;
       if (u >= -ENDS && u <= 1 + ENDS) {
         least = s;
-        if (least <= enough) {
-          countWork(looks / LOOKS);
-          return least;
-        }
+        if (least <= enough) return least;
       }
     }
   }
@@ -121,7 +118,7 @@ export function firstTouch(art: Edges, radius: number, zone: Edges, x: number, y
     const wy = zone.ay[j]! - y;
     if (wx * wx + wy * wy >= reach()) continue;
     let most = 1 / least;
-    looks += an;
+    countWork(an / LOOKS);
     for (let i = 0; i < an; i++) {
       const dx = art.dx[i]!;
       const dy = art.dy[i]!;
@@ -132,15 +129,11 @@ export function firstTouch(art: Edges, radius: number, zone: Edges, x: number, y
       const u = (art.ax[i]! * wy - art.ay[i]! * wx) / cross;
       if (u >= -ENDS && u <= 1 + ENDS) {
         most = k;
-        if (1 / most <= enough) {
-          countWork(looks / LOOKS);
-          return 1 / most;
-        }
+        if (1 / most <= enough) return 1 / most;
       }
     }
     if (most > 0) least = Math.min(least, 1 / most);
   }
-  countWork(looks / LOOKS);
   return least;
 }
 

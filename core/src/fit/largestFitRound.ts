@@ -27,6 +27,8 @@ const STARTS = 5;
 /** The outline is searched with corners no finer than this share of its size. */
 const COARSE = 0.004;
 const FINEST = 2e-4;
+/** The distance of a place from so many edges is found in a step. */
+const EDGES = 100;
 /** Area that may stick out for rounding, mm². */
 const SLACK = 0.02;
 
@@ -78,7 +80,7 @@ function closedIn(rings: readonly Ring[], [x, y]: Point): boolean {
 export function widestGap(rings: readonly Ring[], least: number): Gap | undefined {
   const points = rings.flat();
   const box = boxOfPoints(points);
-  countWork((GRID * GRID * points.length) / 100);
+  countWork((GRID * GRID * points.length) / EDGES);
   let best: Gap | undefined;
   for (let i = 0; i < GRID * GRID; i++) {
     const at: Point = [

@@ -15,7 +15,9 @@ import {
   type Region,
 } from '../geometry';
 import { largestIn } from './largestIn';
-import { outlinePoints } from './shapeMark';
+import type { Edit } from '../job';
+import { placeMark, sizeMark } from './fitMark';
+import { outlinePoints, shapeMark } from './shapeMark';
 import { bestTurn, turnDrawn } from './turnMark';
 import { law } from '../../test/depth';
 
@@ -48,6 +50,31 @@ describe('largest in a zone', () => {
         },
       ),
       law(8, 80),
+    );
+  });
+  it('law: a mark with a backing is as large as the same mark stouter by as much, and all of it lies in its place', () => {
+    fc.assert(
+      fc.property(
+        ...([fc.integer({ min: 10, max: 60 }), fc.integer({ min: -30, max: 30 }), fc.double({ min: 0.5, max: 8, noNaN: true })] as const),
+        (tall, x, by) => {
+          const zone = difference(box(-75, -100, 75, 100), box(x, -6, x + 12, 6));
+          const art = drawnOf(union(box(0, 0, 60, tall / 2), box(0, 0, 20, tall)));
+          const sized = (edit: Edit) => {
+            const mark = { edits: [edit], size: { mode: 'largest' as const }, offset: { x: 0, y: 0 }, optical: false };
+            return { mark, sizing: sizeMark(art, outlinePoints(art), mark, usableOf(zone)) };
+          };
+          const { mark, sizing } = sized({ id: 'b', kind: 'backing', film: 'g', by });
+          expect(sizing.scale).toBe(sized({ id: 't', kind: 'thicken', by }).sizing.scale);
+          const [backing] = placeMark(shapeMark(art, sizing.scale, mark), sizing).layers;
+          expect(backing!.film).toBe('g');
+          expect(regionArea(difference(backing!.region, zone))).toBeLessThan(0.5);
+          // and no smaller than beside the hole, on the wider side of it
+          const beside = (63 + Math.abs(x + 6) - 2 * by) / art.width;
+          const high = (200 - 2 * by) / art.height;
+          expect(sizing.scale).toBeGreaterThan(Math.min(beside, high) * 0.98);
+        },
+      ),
+      law(10, 100),
     );
   });
   it('law: turned for the best it is never smaller than upright', () => {

@@ -1,8 +1,9 @@
-import type { Job } from '../job';
+import { isPersonal } from '../artwork';
+import type { Id, Job } from '../job';
 import { TooMuchWork } from '../units';
 
 /**
- * A job may take so many steps of work, and so many more for each row of its list and each of its marks: some six seconds of a quiet machine,
+ * A job may take so many steps of work, and so many more for each row of its list and each of its marks: five to ten seconds of a quiet machine,
  * many times what a usual job takes.
  */
 const JOB_STEPS = 4_000_000;
@@ -20,17 +21,13 @@ export interface Heavy {
   readonly help: string;
 }
 
-const DRAWN: Heavy = { part: 'how it is drawn', help: 'Simplify its paths, or leave out what is not cut.' };
-const SIZED: Heavy = { part: 'its size in its place', help: 'Give it a width at Fit, or a place of a simpler outline.' };
-const CHANGED: Heavy = { part: 'its changes', help: 'Make fewer copies of it, or take a change away at Draw.' };
-const THIN: Heavy = { part: 'how thin it gets', help: 'Simplify its paths, or drop small parts at Draw.' };
+const SIZED: Partial<Heavy> = { part: 'its size in its place' };
+const CHANGED: Heavy = { part: 'what its changes make of it', help: 'Take a change away at Draw, or make fewer copies of it.' };
+const THIN: Partial<Heavy> = { part: 'how thin it gets' };
 const LAID: Heavy = { part: 'its layout on the film', help: 'Make fewer pieces in one job, or part it in two.' };
 
-/** What is heavy, by the stage that was at it. */
-const BY_STAGE: Readonly<Record<string, Heavy>> = {
-  draw: DRAWN,
-  outline: DRAWN,
-  turn: DRAWN,
+/** What is heavy, by the stage that was at it; of all other stages only that it is drawn so. What does not say what helps is helped by less of it. */
+const BY_STAGE: Readonly<Record<string, Partial<Heavy>>> = {
   exact: SIZED,
   'best turn': SIZED,
   scale: SIZED,
@@ -38,25 +35,37 @@ const BY_STAGE: Readonly<Record<string, Heavy>> = {
   shape: CHANGED,
   higher: CHANGED,
   scattered: CHANGED,
-  apart: LAID,
+  inspect: THIN,
+  thinness: THIN,
+  'thin remedies': THIN,
+  'thin row': THIN,
   layout: LAID,
   'parts key': LAID,
 };
 
+/** What makes any work on a mark less: of words there are no paths to simplify. */
+const LESS = {
+  text: 'Say less on it, or choose a plainer font.',
+  drawing: 'Simplify its paths, or leave out what is not cut.',
+} as const;
+
 /** What was too much of a job, and what would help. */
 export function heavyOf(error: TooMuchWork, job: Job): Heavy {
-  const { part, help } = BY_STAGE[error.stage ?? ''] ?? THIN;
-  const of = error.mark === undefined ? part : `${part}, of the mark “${error.mark}”`;
-  const rows = job.list?.rows.length ?? 0;
-  return rows > 1 ? { part: `${of}, ${rows} times`, help: `${help} Or part the list in two jobs.` } : { part: of, help };
+  const mark = job.marks.find(({ id }) => id === error.mark);
+  const { part = 'how it is drawn', help = LESS[mark?.artwork.kind ?? 'drawing'] } = BY_STAGE[error.stage ?? ''] ?? {};
+  const of = mark ? `${part}, of the mark “${mark.name}”` : part;
+  const rows = mark && job.list && isPersonal(mark, job.list) ? job.list.rows.length : 0;
+  return rows > 1
+    ? { part: `${of}, on each of the ${rows} in the list`, help: `${help} Or part the list in two jobs.` }
+    : { part: of, help };
 }
 
 /** Work on one mark: what is too much of it is told as that mark's. */
-export function ofMark<T>({ name }: { readonly name: string }, work: () => T): T {
+export function ofMark<T>({ id }: { readonly id: Id }, work: () => T): T {
   try {
     return work();
   } catch (error) {
-    if (error instanceof TooMuchWork) error.mark ??= name;
+    if (error instanceof TooMuchWork) error.mark ??= id;
     throw error;
   }
 }

@@ -4,10 +4,11 @@ import { DEMO_START, demoWorkshop, plateJob, textMark } from '../../test/sampleJ
 import type { Faces } from '../artwork';
 import { numbersFrom } from '../geometry';
 import { applyPatch, BROKEN, guarded, holdsCut, type Job, type Mark, type Shop } from '../job';
-import { workDone } from '../units';
-import { stepsFor } from './heavy';
+import { countWork, TooMuchWork, workDone } from '../units';
+import { heavyOf, ofMark, stepsFor } from './heavy';
 import { Memo } from './memo';
 import { planWorkshop } from './planWorkshop';
+import { Aside } from './setAside';
 
 const faces = shippedFaces();
 const demo = demoWorkshop();
@@ -119,6 +120,33 @@ describe('one bad job harms nobody else', () => {
     expect(first).toBeGreaterThan(0);
     expect(first).toBeLessThan(stepsFor(job, false) / 50);
     expect(stepsFor(job, true)).toBeGreaterThan(4 * stepsFor(job, false));
+  });
+  it('what a job may take is counted over all its stages, of each job by itself; one that is tried longer comes through', () => {
+    const most = stepsFor(good('a'), false);
+    const half = () => (countWork(most * 0.6), 'done');
+    const aside = new Aside([good('a'), good('b'), good('long')], new Set(['long']));
+    expect(['a', 'b', 'long', 'a', 'long'].map((id) => aside.try(id, half))).toEqual(['done', 'done', 'done', undefined, 'done']);
+    expect([...aside.why]).toMatchObject([['a', { reason: 'slow' }]]);
+    expect(aside.faults).toEqual([]);
+  });
+  it('what helps suits the mark: of words there are no paths to simplify; a list can be parted', () => {
+    const names: Mark = { ...textMark('{name}'), name: 'names' };
+    const rows = ['Ada', 'Bo'].map((name, i) => ({ id: `r${i}`, cells: [name] }));
+    const heavy = (mark: Mark, stage: string, more: Partial<Job> = {}) => {
+      const error = Object.assign(new TooMuchWork(), { stage });
+      expect(() =>
+        ofMark(mark, () => {
+          throw error;
+        }),
+      ).toThrow(error);
+      return heavyOf(error, plateJob(mark, more));
+    };
+    expect(heavy(names, 'scale', { list: { columns: ['name'], rows } })).toEqual({
+      part: 'its size in its place, of the mark “names”, on each of the 2 in the list',
+      help: 'Say less on it, or choose a plainer font. Or part the list in two jobs.',
+    });
+    expect(heavy(scribble(3), 'thinness').help).toMatch(/^Simplify its paths/);
+    expect(heavy(textMark('Tern'), 'usable')).toMatchObject({ part: expect.stringMatching(/^how it is drawn/) });
   });
   it('no job of the demo comes near to what a job may take', () => {
     for (const job of demo.jobs) {

@@ -1,6 +1,6 @@
 /*
  * Work counted in steps, so that what is too much is told by what was asked for and never by the clock: a machine that is busy is slow at
- * everything. The heavy loops count; a step is about what a microsecond does on a machine of 2026. The same job takes the same number of
+ * everything. The heavy loops count; a step takes one to a few microseconds on a machine of 2026. The same job takes the same number of
  * steps on every machine, in every tab and however often it is planned.
  */
 
@@ -8,7 +8,7 @@
 export class TooMuchWork extends Error {
   /** What was worked out then, as its stage is called. */
   stage?: string;
-  /** Of which mark, by its name. */
+  /** Of which mark, by its id. */
   mark?: string;
 }
 

@@ -8,6 +8,9 @@ interface Step {
   width: number;
 }
 
+/** So many levels of a skyline are looked along in a step. */
+const LEVELS = 10;
+
 /** The lowest place for a box on a skyline, leftmost among equals. */
 function lowest(skyline: readonly Step[], width: number, across: number): { x: number; y: number } | undefined {
   let best: { x: number; y: number } | undefined;
@@ -50,7 +53,7 @@ export function packInOrder(items: readonly PackItem[], across: number, gap: num
     const turned = ways.includes(turn(item)) ? turn(item) : ways[0]!;
     const [width, height] = turned ? [item.height, item.width] : [item.width, item.height];
     // each box carries its gap to the right and above; the film is a gap wider, so none is wasted at the edge
-    countWork(skyline.length / 10);
+    countWork(skyline.length / LEVELS);
     const place = lowest(skyline, width + gap, across + gap)!;
     boxes.push({ id: item.id, ...place, width, height, turned });
     skyline = raise(skyline, { x: place.x, width: width + gap, top: place.y + height + gap });
