@@ -363,7 +363,7 @@ test.describe('earlier data', () => {
   // a picture opened by itself is asked for its icon
   test.use({ tolerated: /404/ });
   test('every page opens what an earlier Kolleta kept here, and every file that one saved; the demo in it is left', async ({ page }) => {
-    type Saved = { jobs: { id: string }[] };
+    type Saved = { jobs: { id: string; name: string }[] };
     const everyPageOpens = async (jobs: Saved['jobs']) => {
       for (const place of [...PLACES, '/gather', ...jobs.flatMap(({ id }) => STATIONS.map((station) => `/job/${id}/${station}`))]) {
         await page.goto(`/#${place}`);
@@ -381,7 +381,10 @@ test.describe('earlier data', () => {
     await keepAsEarlier(page, { ...earlier, settings });
     await page.goto('/');
     await everyPageOpens(earlier.jobs.slice(0, 1));
+    // the page goes to the questions, and begins anew there: who went on before that would be brought back
+    const anew = page.waitForEvent('load');
     await page.getByRole('button', { name: 'Leave the demo' }).click();
+    await anew;
     await expect(page).toHaveURL(/#\/begin$/);
     for (const version of [1, 2, 3, 4, 5, 6]) {
       const file = JSON.parse(landed(`${version}.workshop.json`)) as Saved;
@@ -389,6 +392,8 @@ test.describe('earlier data', () => {
       await page.goto('/#/workshop');
       await drop(page, 'Workshop file', `${version}.json`, JSON.stringify({ ...file, jobs: some }));
       await page.getByRole('button', { name: 'Do it' }).click();
+      await page.goto(`/#/job/${some[0]!.id}/measure`);
+      await expect(page.getByRole('heading', { name: some[0]!.name })).toBeVisible();
       await everyPageOpens(some);
     }
   });
